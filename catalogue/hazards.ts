@@ -1,0 +1,142 @@
+import { z } from 'zod'
+import { hazardSchema, type Hazard } from '../core/hazard'
+
+/**
+ * What fails on a long ride. Rates, lives and multipliers are planning values
+ * from memory; a rider's own log replaces them.
+ */
+const written: z.input<typeof hazardSchema>[] = [
+  {
+    kind: 'sudden', id: 'puncture', name: 'flat: thorn, glass or pinch', strikes: 'wheel', settledBy: 'tube-{bead}',
+    applies: { all: ['tubed'] }, per1000km: 0.55, onThousandKm: 20, severity: 1,
+    onBike: [{ when: 'tough-tyre', times: 0.5 }, { when: 'light-tyre', times: 1.6 }, { when: 'small-wheel', times: 1.25 }],
+    onRoad: [{ when: 'asphalt', times: 0.7 }, { when: 'singletrack', times: 1.3 }, { when: 'thorns', times: 4 }],
+  },
+  {
+    kind: 'sudden', id: 'tubeless-hole', name: 'hole that sealant does not close', strikes: 'wheel', settledBy: 'tube-{bead}',
+    applies: { all: ['tubeless'] }, per1000km: 0.18, onThousandKm: 10, severity: 1,
+    onBike: [{ when: 'tough-tyre', times: 0.6 }, { when: 'light-tyre', times: 1.5 }],
+    onRoad: [{ when: 'asphalt', times: 0.6 }, { when: 'singletrack', times: 1.4 }, { when: 'thorns', times: 1.6 }],
+  },
+  {
+    kind: 'sudden', id: 'sidewall-cut', name: 'sidewall or tread cut', strikes: 'wheel', settledBy: 'tyre-{bead}',
+    per1000km: 0.05, severity: 1,
+    onBike: [{ when: 'tough-tyre', times: 0.5 }, { when: 'light-tyre', times: 1.8 }],
+    onRoad: [{ when: 'asphalt', times: 0.5 }, { when: 'track', times: 1.4 }, { when: 'singletrack', times: 1.8 }],
+    caution: 'A cut tyre may burst: ride gently, brake early, and have it replaced at the next shop.',
+  },
+  {
+    kind: 'sudden', id: 'valve-core', name: 'valve core bent or clogged', strikes: 'wheel', settledBy: 'valve-core-{valve}',
+    per1000km: 0.06, severity: 0.8, onBike: [{ when: 'tubeless', times: 1.8 }],
+  },
+  {
+    kind: 'sudden', id: 'burped-bead', name: 'tyre off the bead', strikes: 'wheel', settledBy: 'tube-{bead}',
+    applies: { all: ['tubeless'] }, per1000km: 0.05, severity: 1, onRoad: [{ when: 'singletrack', times: 2 }],
+  },
+  {
+    kind: 'sudden', id: 'chain-broken', name: 'chain broken or bent', settledBy: 'quick-link-{speeds}', per1000km: 0.07,
+    severity: 0.9, onRoad: [{ when: 'mud', times: 2 }, { when: 'sand', times: 1.5 }],
+  },
+  {
+    kind: 'sudden', id: 'hanger-bent', name: 'hanger bent', settledBy: 'hanger-{hanger}', applies: { all: ['derailleur'] },
+    per1000km: 0.06, severity: 0.25, onRoad: [{ when: 'singletrack', times: 2 }, { when: 'track', times: 1.3 }],
+  },
+  {
+    kind: 'sudden', id: 'hanger-sheared', name: 'hanger sheared in a harmless-looking fall', settledBy: 'hanger-{hanger}',
+    applies: { all: ['derailleur'] }, per1000km: 0.03, severity: 1, onRoad: [{ when: 'singletrack', times: 2 }],
+  },
+  {
+    kind: 'sudden', id: 'derailleur-torn', name: 'derailleur torn off', settledBy: 'derailleur-{speeds}',
+    applies: { all: ['derailleur'] }, per1000km: 0.015, severity: 1,
+    onRoad: [{ when: 'singletrack', times: 2 }, { when: 'mud', times: 2 }],
+  },
+  {
+    kind: 'sudden', id: 'pulley-bolt', name: 'pulley bolt lost', settledBy: 'pulley-bolt', applies: { all: ['derailleur'] },
+    per1000km: 0.02, severity: 0.9,
+  },
+  {
+    kind: 'sudden', id: 'shift-cable', name: 'shift cable broken', settledBy: 'shift-cable', applies: { all: ['cable-shift'] },
+    per1000km: 0.08, severity: 0.2,
+  },
+  {
+    kind: 'sudden', id: 'brake-cable', name: 'brake cable frayed or broken', settledBy: 'brake-cable',
+    applies: { all: ['cable-brake'] }, per1000km: 0.03, severity: 0.4,
+    caution: 'Brakes decide over life: have them looked at by a mechanic, and walk steep descents with one brake.',
+  },
+  {
+    kind: 'sudden', id: 'rotor-bent', name: 'rotor bent', settledBy: 'mechanic', applies: { all: ['disc-brake'] },
+    per1000km: 0.03, severity: 0.3, caution: 'A rotor gets hot enough to burn; let it cool before touching it.',
+  },
+  {
+    kind: 'sudden', id: 'hydraulic-down', name: 'hydraulic brake down', settledBy: 'mechanic', applies: { all: ['hydraulic'] },
+    per1000km: 0.02, severity: 0.4,
+    caution: 'Brakes decide over life: walk steep descents with one brake, and leave bleeding to a mechanic.',
+  },
+  {
+    kind: 'sudden', id: 'spoke-front', name: 'front spoke broken', settledBy: 'spoke-{spokeFront}', per1000km: 0.03,
+    severity: 0.35, onBike: [{ when: 'rack', times: 1.2 }],
+  },
+  {
+    kind: 'sudden', id: 'spoke-rear-left', name: 'rear left spoke broken', settledBy: 'spoke-{spokeRearLeft}',
+    per1000km: 0.05, severity: 0.4, onBike: [{ when: 'rack', times: 1.8 }],
+  },
+  {
+    kind: 'sudden', id: 'spoke-rear-drive', name: 'rear drive-side spoke broken', settledBy: 'spoke-{spokeRearDrive}',
+    per1000km: 0.09, severity: 0.45, onBike: [{ when: 'rack', times: 1.8 }],
+  },
+  {
+    kind: 'sudden', id: 'wheel-out-of-true', name: 'wheel out of true', strikes: 'wheel', settledBy: 'mechanic',
+    per1000km: 0.06, severity: 0.25, onRoad: [{ when: 'singletrack', times: 1.6 }],
+  },
+  {
+    kind: 'sudden', id: 'rack-bolt', name: 'rack bolt lost or broken', settledBy: 'rack-bolt', applies: { all: ['rack'] },
+    per1000km: 0.15, severity: 0.35, onRoad: [{ when: 'track', times: 1.5 }, { when: 'singletrack', times: 1.5 }],
+  },
+  {
+    kind: 'sudden', id: 'cleat-bolt', name: 'cleat bolt lost', settledBy: 'cleat-bolt', applies: { all: ['cleats'] },
+    per1000km: 0.06, severity: 0.12,
+  },
+  {
+    kind: 'sudden', id: 'seat-clamp', name: 'seat clamp bolt broken', settledBy: 'seat-bolt', per1000km: 0.02, severity: 0.5,
+    caution: 'On a carbon post or frame, tighten only with a torque key and to the maker’s value.',
+  },
+  {
+    kind: 'sudden', id: 'rotor-bolt', name: 'rotor bolt lost', settledBy: 'rotor-bolt', applies: { all: ['disc-brake'] },
+    per1000km: 0.03, severity: 0.3, caution: 'A loose rotor can lock the wheel: check the others too, and use thread locker.',
+  },
+  {
+    kind: 'sudden', id: 'loose-bolt', name: 'crank, stem or headset loose', settledBy: 'mechanic', per1000km: 0.12,
+    severity: 0.5, onRoad: [{ when: 'singletrack', times: 1.5 }],
+    caution: 'Steering and carbon want a torque key and the maker’s value; if in doubt, walk to a mechanic.',
+  },
+  {
+    kind: 'sudden', id: 'bag-strap', name: 'bag strap or buckle broken', settledBy: 'strap', per1000km: 0.12, severity: 0.18,
+    onRoad: [{ when: 'singletrack', times: 1.5 }],
+  },
+  { kind: 'sudden', id: 'bag-torn', name: 'bag torn or zip broken', settledBy: 'thread', per1000km: 0.08, severity: 0.12 },
+  {
+    kind: 'wearing', id: 'pads-worn', name: 'brake pads worn out', settledBy: 'brake-pads-{pad}', part: 'pads',
+    lifeKm: 2500, spread: 0.45, severity: 0.5,
+    onRoad: [{ when: 'wet', times: 2.5 }, { when: 'mud', times: 5 }, { when: 'asphalt', times: 0.7 }],
+    caution: 'Metal on metal does not stop a bike: walk descents until the pads are changed.',
+  },
+  {
+    kind: 'wearing', id: 'chain-worn', name: 'chain worn out and skipping', settledBy: 'chain-{speeds}', part: 'chain',
+    lifeKm: 3000, spread: 0.3, severity: 0.15,
+    onRoad: [{ when: 'wet', times: 1.5 }, { when: 'sand', times: 2 }, { when: 'mud', times: 2.5 }],
+  },
+  {
+    kind: 'wearing', id: 'tread-worn', name: 'tyre worn through', strikes: 'wheel', settledBy: 'tyre-{bead}', part: 'tread',
+    lifeKm: 5000, spread: 0.25, severity: 0.8, onRoad: [{ when: 'asphalt', times: 1.2 }],
+  },
+  {
+    kind: 'wearing', id: 'sealant-dry', name: 'sealant dried out', strikes: 'wheel', settledBy: 'sealant',
+    applies: { all: ['tubeless'] }, part: 'sealant', lifeKm: 2200, spread: 0.4, severity: 0.15,
+  },
+  {
+    kind: 'wearing', id: 'chain-dry', name: 'chain dry and squealing', settledBy: 'lube', part: 'lube', lifeKm: 220,
+    spread: 0.4, severity: 0.03, onRoad: [{ when: 'wet', times: 2.5 }, { when: 'sand', times: 1.6 }],
+  },
+]
+
+export const hazards: Hazard[] = z.array(hazardSchema).parse(written)

@@ -1,0 +1,14 @@
+import type { Reference } from '../core/reference'
+import { families } from './families'
+import { fixes } from './fixes'
+import { functions } from './functions'
+import { hazards } from './hazards'
+import { items } from './items'
+import { services } from './services'
+import { techniques } from './techniques'
+
+/** The reference data that trips are reckoned against. */
+export const catalogue: Reference = { families, services, functions, techniques, hazards, fixes, items }
+
+export { bikeFrom, bikeStarts } from './bikes'
+export { demoGpx, demoTrip } from './demo'

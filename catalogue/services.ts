@@ -1,0 +1,56 @@
+import type { ServiceKind } from '../core/supply'
+
+/** What each kind of place usually stocks: chances for a usual size. Planning values, from memory. */
+export const services: ServiceKind[] = [
+  {
+    id: 'bike-shop',
+    name: 'bike shop',
+    mends: true,
+    stocks: {
+      tube: 0.98, tyre: 0.92, patch: 0.98, 'sticker-patch': 0.9, boot: 0.7, plug: 0.85, sealant: 0.9, cartridge: 0.85,
+      'valve-core': 0.85, 'quick-link': 0.92, 'chain-piece': 0.9, chain: 0.92, hanger: 1, derailleur: 0.8,
+      'pulley-bolt': 0.85, 'shift-cable': 0.98, 'brake-cable': 0.98, 'brake-pads': 0.9, spoke: 0.9, 'fibre-spoke': 0.1,
+      'rack-bolt': 0.95, 'cleat-bolt': 0.9, 'seat-bolt': 0.85, 'rotor-bolt': 0.85, 'zip-tie': 0.95, strap: 0.8,
+      tape: 0.8, glue: 0.6, lube: 0.98, mechanic: 0.95,
+    },
+  },
+  {
+    id: 'workshop',
+    name: 'village workshop',
+    mends: true,
+    stocks: {
+      tube: 0.4, patch: 0.7, 'brake-cable': 0.5, 'shift-cable': 0.35, 'rack-bolt': 0.9, 'seat-bolt': 0.6, 'zip-tie': 0.9,
+      tape: 0.95, wire: 0.95, glue: 0.8, lube: 0.9, strap: 0.7, mechanic: 0.7,
+    },
+  },
+  {
+    id: 'hardware-store',
+    name: 'hardware store',
+    mends: false,
+    stocks: {
+      tube: 0.3, patch: 0.7, 'rack-bolt': 0.95, 'seat-bolt': 0.6, 'zip-tie': 0.98, tape: 0.98, strap: 0.9, thread: 0.8,
+      glue: 0.95, wire: 0.98, lube: 0.7,
+    },
+  },
+  {
+    id: 'outdoor-shop',
+    name: 'outdoor shop',
+    mends: false,
+    stocks: { tube: 0.5, patch: 0.65, 'zip-tie': 0.6, strap: 0.95, tape: 0.9, thread: 0.85, glue: 0.8, lube: 0.4 },
+  },
+  {
+    id: 'supermarket',
+    name: 'supermarket',
+    mends: false,
+    stocks: { tube: 0.25, patch: 0.3, 'zip-tie': 0.5, tape: 0.85, thread: 0.8, glue: 0.8 },
+  },
+  {
+    id: 'fuel-station',
+    name: 'fuel station',
+    mends: false,
+    stocks: { tube: 0.1, patch: 0.25, 'zip-tie': 0.7, tape: 0.85, glue: 0.6, strap: 0.6, lube: 0.3 },
+  },
+  { id: 'post', name: 'post pick-up', mends: false, stocks: {} },
+  { id: 'water', name: 'water', mends: false, stocks: {} },
+  { id: 'bed', name: 'bed', mends: false, stocks: {} },
+]

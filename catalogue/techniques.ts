@@ -1,0 +1,25 @@
+import type { Technique } from '../core/crew'
+
+export const techniques: Technique[] = [
+  { id: 'change-tube', name: 'change a tube', difficulty: 'easy' },
+  { id: 'patch-tube', name: 'patch a tube', difficulty: 'medium' },
+  { id: 'plug-tubeless', name: 'plug a tubeless tyre', difficulty: 'easy' },
+  { id: 'seat-bead', name: 'seat a tubeless bead', difficulty: 'medium' },
+  { id: 'boot-tyre', name: 'boot a cut tyre', difficulty: 'medium' },
+  { id: 'sew-tyre', name: 'sew and glue a tyre or bag', difficulty: 'hard' },
+  { id: 'valve-care', name: 'clear or change a valve core', difficulty: 'easy' },
+  { id: 'join-chain', name: 'join a chain', difficulty: 'medium' },
+  { id: 'change-hanger', name: 'change a hanger', difficulty: 'medium' },
+  { id: 'straighten', name: 'straighten a hanger or rotor by hand', difficulty: 'hard' },
+  { id: 'make-single-speed', name: 'shorten the chain to a single speed', difficulty: 'hard' },
+  { id: 'change-shift-cable', name: 'change a shift cable', difficulty: 'medium' },
+  { id: 'change-brake-cable', name: 'change a brake cable', difficulty: 'medium' },
+  { id: 'change-pads', name: 'change brake pads', difficulty: 'easy' },
+  { id: 'change-spoke', name: 'change a spoke', difficulty: 'medium' },
+  { id: 'change-drive-spoke', name: 'change a drive-side spoke', difficulty: 'hard' },
+  { id: 'true-wheel', name: 'true a wheel', difficulty: 'medium' },
+  { id: 'tighten', name: 'tighten a bolt', difficulty: 'easy' },
+  { id: 'lash', name: 'lash with ties, tape or straps', difficulty: 'easy' },
+  { id: 'lube-chain', name: 'clean and lube a chain', difficulty: 'easy' },
+  { id: 'ride-gently', name: 'limp on what is left', difficulty: 'easy' },
+]

@@ -1,0 +1,49 @@
+import { calc } from './calc'
+import { demo } from './demo'
+import { gaps } from './gaps'
+import { gpx } from './gpx'
+import { kit } from './kit'
+import { ledger } from './ledger'
+import { schema } from './schema'
+import { solve } from './solve'
+import { faultLines } from '../core/trip'
+import { UsageError } from './usage'
+
+/** A command takes its words and answers with what is to be printed as JSON, or with plain text. */
+type Command = (words: string[]) => unknown
+
+const commands: Record<string, { run: Command; usage: string }> = {
+  schema: { run: schema, usage: 'schema' },
+  gpx: { run: gpx, usage: 'gpx FILE' },
+  gaps: { run: gaps, usage: 'gaps TRIP' },
+  ledger: { run: ledger, usage: 'ledger TRIP' },
+  solve: { run: solve, usage: 'solve LEDGER [--proof] [--brute]' },
+  kit: { run: kit, usage: 'kit TRIP' },
+  calc: { run: calc, usage: 'calc push-out --km 10 --climb-m 300 [--method naismith|tobler] [--factor 1.15]' },
+  demo: { run: demo, usage: 'demo [--gpx]' },
+}
+
+function helpText(): string {
+  const lines = Object.values(commands).map(({ usage }) => `  rag-tin ${usage}`)
+  return `usage:\n${lines.join('\n')}\nFILE, TRIP and LEDGER may be "-" for standard input.`
+}
+
+async function main([name, ...words]: string[]): Promise<number> {
+  const command = name === undefined ? undefined : commands[name]
+  if (!command) {
+    process.stderr.write(`${name ? `“${name}” is not a command\n` : ''}${helpText()}\n`)
+    return 2
+  }
+  try {
+    const answer = await command.run(words)
+    process.stdout.write(typeof answer === 'string' ? answer : `${JSON.stringify(answer)}\n`)
+    return 0
+  } catch (error) {
+    const lines = error instanceof UsageError ? [error.message, `usage: rag-tin ${command.usage}`] : faultLines(error)
+    if (!lines) throw error
+    process.stderr.write(`${lines.join('\n')}\n`)
+    return 2
+  }
+}
+
+process.exitCode = await main(process.argv.slice(2))

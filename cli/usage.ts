@@ -1,0 +1,48 @@
+import { readFileSync, statSync } from 'node:fs'
+import { parseArgs, type ParseArgsConfig } from 'node:util'
+import { Fault } from '../core/fault'
+import { largestGpxBytes } from '../core/road'
+
+/** The command line itself was wrong; the usage is shown with it. */
+export class UsageError extends Error {}
+
+/** Parses a command's words; unknown options and missing values are usage errors. */
+export function wordsOf<T extends ParseArgsConfig['options']>(words: string[], options: T) {
+  try {
+    return parseArgs({ args: words, options, allowPositionals: true })
+  } catch (error) {
+    throw new UsageError(error instanceof Error ? error.message : String(error))
+  }
+}
+
+/** The single file a command works on, as text. */
+export function fileText(positionals: string[]): string {
+  if (positionals.length !== 1) throw new UsageError(`one file is needed, not ${positionals.length}`)
+  const path = positionals[0]!
+  try {
+    if (path === '-') return readFileSync(0, 'utf8')
+    const { size } = statSync(path)
+    if (size > largestGpxBytes) {
+      throw new Fault(
+        path,
+        `${Math.round(size / 1024 / 1024)} MB`,
+        'a file of 48 MB at most; thin the track or cut it in two',
+      )
+    }
+    return readFileSync(path, 'utf8')
+  } catch (error) {
+    if (error instanceof Fault) throw error
+    const why = error instanceof Error && 'code' in error && error.code === 'ENOENT' ? 'no such file' : String(error)
+    throw new Fault(path, why, 'a file that can be read')
+  }
+}
+
+/** A number given as an option, within limits. */
+export function numberOption(text: string | undefined, name: string, least: number, most: number): number {
+  if (text === undefined) throw new UsageError(`--${name} is needed`)
+  const value = text.trim() === '' ? NaN : Number(text)
+  if (!Number.isFinite(value) || value < least || value > most) {
+    throw new Fault(`--${name}`, `“${text}”`, `a number from ${least} to ${most}`)
+  }
+  return value
+}

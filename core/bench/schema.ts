@@ -1,0 +1,40 @@
+import { z } from 'zod'
+
+const id = z.string().min(1).max(60)
+
+/** How many to carry at least and at most, whatever the ledger says. */
+export const pinSchema = z
+  .object({ min: z.number().int().min(0).max(99), max: z.number().int().min(0).max(99) })
+  .refine((pin) => pin.max >= pin.min, { message: 'a pin whose max is not below its min', path: ['max'] })
+export type Pin = z.infer<typeof pinSchema>
+
+/** A thing laid on the bench: what it weighs, what it does, how many there are. */
+export const thingSchema = z.object({
+  id,
+  name: z.string().min(1).max(120),
+  massG: z.number().gt(0).max(20_000),
+  count: z.number().int().min(1).max(99).default(1),
+  /** Functions a tool offers. */
+  provides: z.array(id).max(60).default([]),
+  /** Supply classes it is a stock of, with the amount in one piece. */
+  units: z.record(z.string().max(60), z.number().gt(0).max(10_000)).default({}),
+  /** How far it can be trusted, 1 as new: an old tube, opened glue. */
+  condition: z.number().min(0).max(1).default(1),
+  pin: pinSchema.nullable().default(null),
+  /** The catalogue entry it was taken from. */
+  from: z.string().max(60).nullable().default(null),
+  note: z.string().max(1000).default(''),
+})
+export type Thing = z.infer<typeof thingSchema>
+
+/** A generic thing to be had: the planning values a bench starts from. */
+export const catalogueItemSchema = z.object({
+  id,
+  name: z.string(),
+  group: z.enum(['air and tyres', 'chain and gears', 'wheels', 'brakes', 'bolts', 'tools', 'cloth and cord', 'fluids']),
+  massG: z.number().gt(0),
+  provides: z.array(z.string()).default([]),
+  units: z.record(z.string(), z.number().gt(0)).default({}),
+  source: z.string().default('planning value'),
+})
+export type CatalogueItem = z.infer<typeof catalogueItemSchema>

@@ -1,0 +1,3 @@
+export * from './tyre'
+export * from './schema'
+export * from './traits'

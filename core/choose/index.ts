@@ -1,0 +1,6 @@
+export type { Choice } from './choice'
+export { chooseFast } from './fast'
+export { chooseBrute } from './brute'
+export { prove, type Proof, type ProofOptions } from './prove'
+export { explainKit, type Kit, type Verdict, type ItemClaim } from './verdicts'
+export { flipOf, type Flip } from './flip'

@@ -1,0 +1,29 @@
+import type { Difficulty, Rider, Skill, Technique } from './schema'
+
+/** Chance that a fix comes off, by difficulty and level. Planning values, from memory. */
+export const successBySkill: Record<Difficulty, readonly [number, number, number, number]> = {
+  easy: [0.25, 0.55, 0.92, 0.99],
+  medium: [0.08, 0.25, 0.8, 0.95],
+  hard: [0.02, 0.1, 0.6, 0.88],
+}
+
+/** The highest level anyone in the crew has in a technique. */
+export function bestHands(riders: readonly Rider[], techniqueId: string): { level: Skill; riderId: string | null } {
+  let best: { level: Skill; riderId: string | null } = { level: 0, riderId: null }
+  for (const rider of riders) {
+    const level = rider.skills[techniqueId] ?? rider.hands
+    if (best.riderId === null || level > best.level) best = { level, riderId: rider.id }
+  }
+  return best
+}
+
+/**
+ * Chance that the best hands present bring a fix off.
+ *
+ * @param helper chance (0 to 1) that a passer-by stops who has done it at home;
+ *   0 where outside help is not allowed
+ */
+export function handSuccess(level: Skill, technique: Technique, helper: number): number {
+  const row = successBySkill[technique.difficulty]
+  return row[level] + helper * Math.max(0, row[2] - row[level])
+}

@@ -1,0 +1,2 @@
+export * from './fault'
+export * from './from-schema'

@@ -1,0 +1,26 @@
+import { z } from 'zod'
+import { appliesSchema } from '../hazard'
+
+export const grades = ['lasting', 'to the next shop', 'walking pace'] as const
+export const gradeSchema = z.enum(grades)
+export type Grade = z.infer<typeof gradeSchema>
+
+/** One way to answer a hazard. */
+export const fixSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  answers: z.array(z.string()).min(1),
+  applies: appliesSchema,
+  /** Functions needed, all of them; the bike's sizes left open: "inflate-{valve}". */
+  needs: z.array(z.string()).default([]),
+  /** Stock used up, class → amount; the bike's sizes left open. */
+  uses: z.record(z.string(), z.number().gt(0)).default({}),
+  technique: z.string(),
+  minutes: z.number().gt(0),
+  grade: gradeSchema,
+  /** Success even with the best hands, for fixes that do not always hold. */
+  holds: z.number().gt(0).max(1).default(1),
+  caution: z.string().default(''),
+  source: z.string().default('planning value'),
+})
+export type Fix = z.infer<typeof fixSchema>

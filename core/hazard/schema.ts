@@ -1,0 +1,59 @@
+import { z } from 'zod'
+import { bikeTraits } from '../bike'
+import { surfaces } from '../road'
+
+/** What may be asked of the road where a hazard strikes. */
+export const roadTraits = [...surfaces, 'thorns', 'wet'] as const
+export type RoadTrait = (typeof roadTraits)[number]
+
+export const bikeTraitSchema = z.enum(bikeTraits)
+export const roadTraitSchema = z.enum(roadTraits)
+
+/** Which bikes something applies to. */
+export const appliesSchema = z
+  .object({ all: z.array(bikeTraitSchema).default([]), none: z.array(bikeTraitSchema).default([]) })
+  .prefault({})
+export type Applies = z.infer<typeof appliesSchema>
+
+const common = {
+  id: z.string(),
+  name: z.string(),
+  /** Struck once for each bike, or once for each wheel. */
+  strikes: z.enum(['bike', 'wheel']).default('bike'),
+  applies: appliesSchema,
+  /** Supply class that settles it for good, with the bike's sizes left open: "tube-{bead}". */
+  settledBy: z.string(),
+  /** Share of the push-out that the failure costs: 1 when nobody can ride on. */
+  severity: z.number().min(0).max(1),
+  onBike: z.array(z.object({ when: bikeTraitSchema, times: z.number().gt(0) })).default([]),
+  onRoad: z.array(z.object({ when: roadTraitSchema, times: z.number().gt(0) })).default([]),
+  caution: z.string().default(''),
+  source: z.string().default('planning value'),
+}
+
+/** Fails without warning, at a rate: a Poisson process along the road. */
+export const suddenHazardSchema = z.object({
+  kind: z.literal('sudden'),
+  ...common,
+  /** Events per 1000 km, a Gamma belief: its mean and the thousands of km of experience behind it. */
+  per1000km: z.number().gt(0),
+  onThousandKm: z.number().gt(0).default(5),
+})
+
+/** Parts of a bike whose remaining life is known at departure. */
+export const wearingParts = ['pads', 'chain', 'tread', 'sealant', 'lube'] as const
+
+/** Wears out: an amount used up along the road, with a spread. */
+export const wearingHazardSchema = z.object({
+  kind: z.literal('wearing'),
+  ...common,
+  part: z.enum(wearingParts),
+  /** Mean life of a new one in km of gravel. */
+  lifeKm: z.number().gt(0),
+  /** Standard deviation of a life as a share of its mean. */
+  spread: z.number().gt(0).max(1),
+})
+
+export const hazardSchema = z.discriminatedUnion('kind', [suddenHazardSchema, wearingHazardSchema])
+export type Hazard = z.infer<typeof hazardSchema>
+export type WearingHazard = z.infer<typeof wearingHazardSchema>

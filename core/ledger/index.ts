@@ -1,0 +1,4 @@
+export * from './schema'
+export * from './landscape'
+export * from './classes'
+export * from './build'

@@ -1,0 +1,155 @@
+import type { Hazard } from '../hazard'
+import { roadFactor, roadTraitsOf } from '../hazard'
+import type { Reference } from '../reference'
+import {
+  gapsBetween,
+  legEdges,
+  legsOfGap,
+  pointBefore,
+  pushOut,
+  walkGrid,
+  type Gap,
+  type Help,
+  type PushOut,
+  type Survey,
+  type WalkGrid,
+} from '../road'
+import { isHelp, offers, type Stop } from '../supply'
+import type { Trip } from '../trip'
+
+/** A gap with what matters of it: its legs, how much of it counts for a hazard, and the hours lost in it. */
+export interface Exposure {
+  readonly gap: Gap
+  readonly legs: number[]
+  /** Kilometres, each counted by how hard the road is there. */
+  readonly weightedKm: number
+  /** Hours of walking lost by a failure in it, the mean weighted the same way. */
+  readonly lossH: number
+}
+
+/** The road with its stops, ready to be asked about any class: what it costs to fail where. */
+export class Landscape {
+  readonly grid: WalkGrid
+  readonly edges: number[]
+  readonly lengthKm: number
+  private readonly gapsOf = new Map<string, Gap[]>()
+  private readonly factorsOf = new Map<string, Float64Array>()
+  private readonly exposuresOf = new Map<string, Exposure[]>()
+
+  constructor(
+    private readonly trip: Pick<Trip, 'road' | 'stops' | 'dials'>,
+    survey: Survey,
+    private readonly reference: Reference,
+  ) {
+    this.lengthKm = survey.lengthKm
+    const stopsAt = trip.stops.map((stop) => stop.roadKm)
+    const stretchEdges = trip.road.stretches.flatMap((stretch) => [stretch.fromKm, stretch.toKm])
+    this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges], trip.dials.walking)
+    this.edges = legEdges(stopsAt, survey.lengthKm)
+  }
+
+  /** Stops where a class can be had with at least the trusted chance. */
+  offering(classId: string): Stop[] {
+    const { services, families } = this.reference
+    return this.trip.stops.filter((stop) => offers(stop, classId, this.trip.dials.trust, services, families))
+  }
+
+  gaps(classId: string): Gap[] {
+    let gaps = this.gapsOf.get(classId)
+    if (!gaps) {
+      gaps = gapsBetween(
+        this.offering(classId).map((stop) => stop.roadKm),
+        this.lengthKm,
+      )
+      this.gapsOf.set(classId, gaps)
+    }
+    return gaps
+  }
+
+  /**
+   * Walking hours along the grid to the nearest place that settles the lack of
+   * a class: where it can be had, where the ride can be left (which ends it,
+   * at its own price), and both ends of the road.
+   */
+  pushOutFor(classId: string, pushFactor: number): PushOut {
+    const ends = [0, this.lengthKm].map((roadKm) => ({ roadKm, offRoadM: 0, extraH: 0 }))
+    const shops = this.offering(classId).map(({ roadKm, offRoadM }) => ({ roadKm, offRoadM, extraH: 0 }))
+    const exits = this.trip.stops
+      .filter((stop) => stop.exit !== null)
+      .map(({ roadKm, offRoadM }) => ({ roadKm, offRoadM, extraH: this.trip.dials.rideOverH }))
+    return pushOut(this.grid, [...ends, ...shops, ...exits], pushFactor)
+  }
+
+  /** The places of general help, in the order of `pushOutToHelp`'s answer: both ends, then the stops that mend or let one leave. */
+  helps(): (Help & { name: string })[] {
+    const help = (name: string, roadKm: number, offRoadM: number) => ({ name, roadKm, offRoadM, extraH: 0 })
+    const stops = this.trip.stops.filter((stop) => isHelp(stop, this.reference.services))
+    return [
+      help('the start', 0, 0),
+      help('the end', this.lengthKm, 0),
+      ...stops.map((stop) => help(stop.name, stop.roadKm, stop.offRoadM)),
+    ]
+  }
+
+  /** Walking hours along the grid to the nearest help of any kind. */
+  pushOutToHelp(pushFactor: number): PushOut {
+    return pushOut(this.grid, this.helps(), pushFactor)
+  }
+
+  /** What failing costs in each gap of the class that settles a hazard. */
+  exposures(hazard: Hazard, settledBy: string, pushFactor: number): Exposure[] {
+    const key = `${settledBy}|${pushFactor}|${JSON.stringify(hazard.onRoad)}`
+    let exposures = this.exposuresOf.get(key)
+    if (!exposures) {
+      const lossH = this.lossAlong(settledBy, pushFactor)
+      const factors = this.factorsAlong(hazard)
+      exposures = this.gaps(settledBy).map((gap) => this.exposure(gap, lossH, factors))
+      this.exposuresOf.set(key, exposures)
+    }
+    return exposures
+  }
+
+  /**
+   * Hours lost at each node: the push-out, with a night out for each day's
+   * walking it takes (a breakdown comes at any hour of the day alike, so
+   * nights = walk ÷ hours one can walk a day), or the wait for a lift if that
+   * is shorter.
+   */
+  private lossAlong(classId: string, pushFactor: number): Float64Array {
+    const { walkHoursPerDay, nightOutH, liftWaitH } = this.trip.dials
+    const withNights = 1 + nightOutH / walkHoursPerDay
+    return this.pushOutFor(classId, pushFactor).hours.map((hours) =>
+      Math.min(hours * withNights, liftWaitH ?? Infinity),
+    )
+  }
+
+  /** The road's factor on a hazard over each step of the grid. */
+  private factorsAlong(hazard: Hazard): Float64Array {
+    const key = JSON.stringify(hazard.onRoad)
+    let factors = this.factorsOf.get(key)
+    if (!factors) {
+      const { km } = this.grid
+      factors = new Float64Array(km.length - 1).fill(roadFactor(hazard, roadTraitsOf(undefined)))
+      for (const stretch of this.trip.road.stretches) {
+        const factor = roadFactor(hazard, roadTraitsOf(stretch))
+        // Stretches begin and end on nodes of the grid.
+        for (let i = pointBefore(km, stretch.fromKm); i < factors.length && km[i]! < stretch.toKm; i++)
+          factors[i] = factor
+      }
+      this.factorsOf.set(key, factors)
+    }
+    return factors
+  }
+
+  private exposure(gap: Gap, lossH: Float64Array, factors: Float64Array): Exposure {
+    const { km } = this.grid
+    let weightedKm = 0
+    let lost = 0
+    for (let i = pointBefore(km, gap.fromKm); i < factors.length && km[i + 1]! <= gap.toKm; i++) {
+      const weight = (km[i + 1]! - km[i]!) * factors[i]!
+      weightedKm += weight
+      lost += (weight * (lossH[i]! + lossH[i + 1]!)) / 2
+    }
+    return { gap, legs: legsOfGap(gap, this.edges), weightedKm, lossH: weightedKm > 0 ? lost / weightedKm : 0 }
+  }
+}

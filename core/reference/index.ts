@@ -1,0 +1,22 @@
+import { z } from 'zod'
+import { catalogueItemSchema } from '../bench'
+import { techniqueSchema } from '../crew'
+import { fixSchema } from '../fix'
+import { hazardSchema } from '../hazard'
+import { serviceKindSchema, supplyFamilySchema } from '../supply'
+
+/** A function of a tool, by the name people use. */
+export const toolFunctionSchema = z.object({ id: z.string(), name: z.string() })
+export type ToolFunction = z.infer<typeof toolFunctionSchema>
+
+/** All that a trip is reckoned against: what fails, what mends it, what exists and who stocks it. */
+export const referenceSchema = z.object({
+  families: z.array(supplyFamilySchema),
+  services: z.array(serviceKindSchema),
+  functions: z.array(toolFunctionSchema),
+  techniques: z.array(techniqueSchema),
+  hazards: z.array(hazardSchema),
+  fixes: z.array(fixSchema),
+  items: z.array(catalogueItemSchema),
+})
+export type Reference = z.infer<typeof referenceSchema>

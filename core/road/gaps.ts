@@ -1,0 +1,32 @@
+/** A stretch between two places where a supply class can be had. */
+export interface Gap {
+  readonly fromKm: number
+  readonly toKm: number
+  readonly km: number
+}
+
+/**
+ * The gaps of one supply class. The start counts as a place that has it, as
+ * everything can be bought before leaving; the last gap ends with the road.
+ *
+ * @param offeredAtKm where the class can be had, in any order
+ */
+export function gapsBetween(offeredAtKm: readonly number[], lengthKm: number): Gap[] {
+  const inside = offeredAtKm.filter((km) => km > 0 && km < lengthKm)
+  const edges = [0, ...[...new Set(inside)].sort((a, b) => a - b), lengthKm]
+  return edges.slice(1).map((toKm, i) => ({ fromKm: edges[i]!, toKm, km: toKm - edges[i]! }))
+}
+
+/** The places that part the road into legs: start, each distinct stop, end. */
+export function legEdges(stopsAtKm: readonly number[], lengthKm: number): number[] {
+  return [0, ...gapsBetween(stopsAtKm, lengthKm).map((gap) => gap.toKm)]
+}
+
+/** The numbers of the legs that a gap is made of. */
+export function legsOfGap(gap: Gap, edges: readonly number[]): number[] {
+  const legs: number[] = []
+  for (let leg = 0; leg + 1 < edges.length; leg++) {
+    if (edges[leg]! >= gap.fromKm && edges[leg + 1]! <= gap.toKm) legs.push(leg)
+  }
+  return legs
+}

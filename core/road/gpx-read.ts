@@ -1,0 +1,151 @@
+import { XMLParser, XMLValidator } from 'fast-xml-parser'
+import { mostPoints, type RoadPoint } from './schema'
+import { Fault } from '../fault'
+
+/** A named point of a GPX file that is not part of the line. */
+export interface Waypoint {
+  readonly name: string
+  readonly lat: number
+  readonly lon: number
+}
+
+export interface GpxRoad {
+  readonly name: string
+  readonly points: RoadPoint[]
+  readonly waypoints: Waypoint[]
+  /** Things worth knowing that do not stop the import, in sentences. */
+  readonly warnings: string[]
+}
+
+/** The largest file read, in bytes. A month's track at one point a second stays below it. */
+export const largestGpxBytes = 48 * 1024 * 1024
+
+interface XmlPoint {
+  '@lat'?: string
+  '@lon'?: string
+  ele?: string
+  name?: string
+}
+interface XmlLine {
+  name?: string
+  trkseg?: { trkpt?: XmlPoint[] }[]
+  rtept?: XmlPoint[]
+}
+interface XmlGpx {
+  gpx?: { metadata?: { name?: string }; trk?: XmlLine[]; rte?: XmlLine[]; wpt?: XmlPoint[] } | string
+}
+
+const lists = new Set(['trk', 'trkseg', 'trkpt', 'rte', 'rtept', 'wpt'])
+const parser = new XMLParser({
+  ignoreAttributes: false,
+  attributeNamePrefix: '@',
+  removeNSPrefix: true,
+  parseTagValue: false,
+  parseAttributeValue: false,
+  isArray: (name) => lists.has(name),
+})
+
+/**
+ * Reads a GPX 1.1 (or 1.0) document: its tracks with all their segments joined
+ * in order, or its routes where it has no track, and its waypoints.
+ *
+ * @throws Fault saying where in the file, what was found and how to mend it
+ * Source: GPX 1.1 schema documentation (topografix), element names and units.
+ */
+export function readGpx(text: string): GpxRoad {
+  if (text.length > largestGpxBytes) {
+    const size = Math.round(text.length / 1024 / 1024)
+    throw new Fault('the file', `${size} MB`, 'a GPX file of 48 MB at most; thin the track or cut it in two')
+  }
+  if (/<!(DOCTYPE|ENTITY)/i.test(text)) {
+    throw new Fault(
+      'the file',
+      'a DOCTYPE or ENTITY declaration',
+      'plain GPX, which has neither; export the track anew',
+    )
+  }
+  const soundness = XMLValidator.validate(text)
+  if (soundness !== true) {
+    const { line, col, msg } = soundness.err
+    throw new Fault(`line ${line}, column ${col}`, `not XML: ${msg.replace(/\.$/, '')}`, 'a GPX file; export it anew')
+  }
+  const document = parser.parse(text) as XmlGpx & Record<string, unknown>
+  const gpx = document.gpx
+  if (gpx === undefined) {
+    const root = Object.keys(document).find((name) => !name.startsWith('?')) ?? 'nothing'
+    throw new Fault('the outermost element', `<${root}>`, '<gpx>; save or convert the route as GPX 1.1')
+  }
+  if (typeof gpx === 'string') throw new Fault('the GPX file', 'no track and no route', 'one with at least two points')
+
+  const tracks = (gpx.trk ?? []).flatMap((track, t) =>
+    (track.trkseg ?? []).map((segment, s) => ({
+      where: `track ${t + 1}, segment ${s + 1}`,
+      points: segment.trkpt ?? [],
+    })),
+  )
+  const routes = (gpx.rte ?? []).map((route, r) => ({ where: `route ${r + 1}`, points: route.rtept ?? [] }))
+  const usesTracks = tracks.some((line) => line.points.length > 0)
+  const lines = usesTracks ? tracks : routes
+  const total = lines.reduce((sum, line) => sum + line.points.length, 0)
+  if (total < 2) {
+    const found = total === 0 ? 'no track or route point' : 'a single point'
+    throw new Fault('the GPX file', found, 'a track or route of at least two points')
+  }
+  if (total > mostPoints) {
+    throw new Fault('the GPX file', `${total} points`, `${mostPoints} at most; thin the track or cut it in two`)
+  }
+  const points = lines.flatMap((line) =>
+    line.points.map((point, i) => readPoint(point, `${line.where}, point ${i + 1}`)),
+  )
+  const waypoints = (gpx.wpt ?? []).map((point, i) => {
+    const [lat, lon] = readPoint(point, `waypoint ${i + 1}`)
+    return { name: nameOf(point) || `Waypoint ${i + 1}`, lat, lon }
+  })
+  const name = nameOf((usesTracks ? gpx.trk : gpx.rte)?.[0]) || nameOf(gpx.metadata) || ''
+  return { name, points, waypoints, warnings: warningsFor(points, usesTracks ? (gpx.rte ?? []).length : 0) }
+}
+
+function nameOf(holder: { name?: unknown } | undefined): string {
+  return typeof holder?.name === 'string' ? holder.name.trim().slice(0, 200) : ''
+}
+
+function readPoint(point: XmlPoint, where: string): RoadPoint {
+  return [
+    readNumber(point['@lat'], where, 'latitude', 90),
+    readNumber(point['@lon'], where, 'longitude', 180),
+    readElevation(point.ele, where),
+  ]
+}
+
+function readNumber(text: string | undefined, where: string, what: string, limit: number): number {
+  const value = text === undefined || text.trim() === '' ? NaN : Number(text)
+  if (!Number.isFinite(value) || Math.abs(value) > limit) {
+    throw new Fault(
+      where,
+      `${what} ${text === undefined ? 'missing' : `“${text.slice(0, 40)}”`}`,
+      `a number from −${limit} to ${limit}`,
+    )
+  }
+  return value
+}
+
+function readElevation(text: unknown, where: string): number | null {
+  if (text === undefined || text === '') return null
+  const value = Number(text)
+  if (!Number.isFinite(value) || value < -500 || value > 9000) {
+    throw new Fault(where, `elevation “${String(text).slice(0, 40)}”`, 'metres from −500 to 9000, or no <ele> at all')
+  }
+  return value
+}
+
+function warningsFor(points: readonly RoadPoint[], unusedRoutes: number): string[] {
+  const missing = points.filter((point) => point[2] === null).length
+  const warnings: string[] = []
+  if (missing === points.length) {
+    warnings.push('The file has no elevation, so climbs are unknown and walking is reckoned on the level.')
+  } else if (missing > 0) {
+    warnings.push(`${missing} of ${points.length} points have no elevation; it was filled in from their neighbours.`)
+  }
+  if (unusedRoutes > 0) warnings.push(`The file has tracks and routes; the tracks were used.`)
+  return warnings
+}

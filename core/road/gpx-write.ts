@@ -1,0 +1,43 @@
+import { XMLBuilder } from 'fast-xml-parser'
+import { positionAt, type Survey } from './survey'
+import type { Road } from './schema'
+
+interface NamedPlace {
+  readonly name: string
+  readonly roadKm: number
+  readonly about: string
+}
+
+const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true })
+
+/** Nine decimals of a degree are a tenth of a millimetre: enough to read the same road back. */
+const degrees = (value: number) => String(Number(value.toFixed(9)))
+
+/**
+ * Writes a road as GPX 1.1 with one track, its stops as waypoints.
+ * Source: GPX 1.1 schema documentation (topografix).
+ */
+export function writeGpx(road: Road, survey: Survey, stops: readonly NamedPlace[]): string {
+  return builder.build({
+    '?xml': { '@version': '1.0', '@encoding': 'UTF-8' },
+    gpx: {
+      '@version': '1.1',
+      '@creator': 'Rag Tin',
+      '@xmlns': 'http://www.topografix.com/GPX/1/1',
+      wpt: stops.map((stop) => {
+        const { lat, lon } = positionAt(road.points, survey, stop.roadKm)
+        return { '@lat': degrees(lat), '@lon': degrees(lon), name: stop.name, desc: stop.about }
+      }),
+      trk: {
+        name: road.name,
+        trkseg: {
+          trkpt: road.points.map(([lat, lon, eleM]) => ({
+            '@lat': degrees(lat),
+            '@lon': degrees(lon),
+            ...(eleM === null ? {} : { ele: String(eleM) }),
+          })),
+        },
+      },
+    },
+  })
+}

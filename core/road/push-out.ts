@@ -1,0 +1,88 @@
+import { levelHours, walkingAlong, type WalkingMethod } from './walking'
+import { valueAt, type Survey } from './survey'
+
+/** A place where a failure can be settled, or the ride left. */
+export interface Help {
+  readonly roadKm: number
+  readonly offRoadM: number
+  /** Hours it costs beyond the walk: the ride that ends there. */
+  readonly extraH: number
+}
+
+/** Evenly spaced places along the road at which walking is worked out, with every stop among them. */
+export interface WalkGrid {
+  readonly km: Float64Array
+  readonly aheadH: Float64Array
+  readonly backH: Float64Array
+  readonly method: WalkingMethod
+}
+
+/** Nodes enough that the push-out between two of them is a straight line to well under a minute on a touring road. */
+const nodes = 1200
+
+/**
+ * Lays the grid: walking times from the start at about 1200 nodes and at each
+ * of the given places.
+ */
+export function walkGrid(survey: Survey, places: readonly number[], method: WalkingMethod): WalkGrid {
+  const { ahead, back } = walkingAlong(survey, method)
+  const step = survey.lengthKm / nodes
+  const all = new Set<number>(places.filter((km) => km >= 0 && km <= survey.lengthKm))
+  for (let i = 0; i <= nodes; i++) all.add(i === nodes ? survey.lengthKm : i * step)
+  const km = Float64Array.from(all).sort()
+  const along = (values: Float64Array) => km.map((at) => valueAt(survey.km, values, at))
+  return { km, aheadH: along(ahead), backH: along(back), method }
+}
+
+export interface PushOut {
+  /** Hours from each grid node to the nearest help, pushing the bike. */
+  readonly hours: Float64Array
+  /** Which of the helps that is; −1 where none can be reached. */
+  readonly to: Int32Array
+}
+
+/**
+ * The push-out: from every node the least walking time to any place that
+ * helps, ahead or behind, with the distance off the road.
+ *
+ * @param pushFactor how much slower than a walker one is with a loaded bike (1 or more)
+ * Two sweeps over the grid; linear in nodes and helps.
+ */
+export function pushOut(grid: WalkGrid, helps: readonly Help[], pushFactor: number): PushOut {
+  const n = grid.km.length
+  const hours = new Float64Array(n).fill(Infinity)
+  const to = new Int32Array(n).fill(-1)
+  const order = helps.map((_, i) => i).sort((a, b) => helps[a]!.roadKm - helps[b]!.roadKm)
+  // In hours of plain walking, so that the whole may be scaled at the end.
+  const offH = helps.map((help) => levelHours(help.offRoadM / 1000, grid.method) + help.extraH / pushFactor)
+
+  const consider = (node: number, candidate: number, help: number) => {
+    if (help >= 0 && candidate < hours[node]!) {
+      hours[node] = candidate
+      to[node] = help
+    }
+  }
+  let best = Infinity
+  let which = -1
+  let next = 0
+  for (let node = 0; node < n; node++) {
+    while (next < order.length && helps[order[next]!]!.roadKm <= grid.km[node]!) {
+      const help = order[next++]!
+      const value = offH[help]! - valueAt(grid.km, grid.backH, helps[help]!.roadKm)
+      if (value < best) [best, which] = [value, help]
+    }
+    consider(node, best + grid.backH[node]!, which)
+  }
+  best = Infinity
+  which = -1
+  next = order.length - 1
+  for (let node = n - 1; node >= 0; node--) {
+    while (next >= 0 && helps[order[next]!]!.roadKm >= grid.km[node]!) {
+      const help = order[next--]!
+      const value = offH[help]! + valueAt(grid.km, grid.aheadH, helps[help]!.roadKm)
+      if (value < best) [best, which] = [value, help]
+    }
+    consider(node, best - grid.aheadH[node]!, which)
+  }
+  return { hours: hours.map((h) => h * pushFactor), to }
+}

@@ -1,0 +1,43 @@
+import { z } from 'zod'
+
+export const latitude = z.number().min(-90).max(90)
+export const longitude = z.number().min(-180).max(180)
+
+/** One point of the line: latitude and longitude in degrees (WGS 84), elevation in metres if known. */
+export const roadPointSchema = z.tuple([latitude, longitude, z.number().min(-500).max(9000).nullable()])
+export type RoadPoint = z.infer<typeof roadPointSchema>
+
+export const surfaces = ['asphalt', 'gravel', 'track', 'singletrack', 'sand', 'mud'] as const
+export const surfaceSchema = z.enum(surfaces)
+export type Surface = z.infer<typeof surfaceSchema>
+
+/** A part of the road with one character; where none is given, the road counts as gravel. */
+export const stretchSchema = z
+  .object({
+    id: z.string().min(1).max(60),
+    fromKm: z.number().min(0),
+    toKm: z.number().min(0),
+    surface: surfaceSchema,
+    thorns: z.boolean().default(false),
+    wet: z.boolean().default(false),
+  })
+  .refine((stretch) => stretch.toKm > stretch.fromKm, {
+    message: 'a stretch must end after it begins (toKm > fromKm)',
+    path: ['toKm'],
+  })
+export type Stretch = z.infer<typeof stretchSchema>
+
+/** The most points a road may have. A month of riding at one point each 10 m stays below it. */
+export const mostPoints = 250_000
+
+export const roadSchema = z.object({
+  name: z.string().max(200).default(''),
+  points: z
+    .array(roadPointSchema)
+    .max(mostPoints)
+    .refine((points) => points.length !== 1, { message: 'a road needs at least two points, or none yet' }),
+  stretches: z.array(stretchSchema).max(500).default([]),
+})
+export type Road = z.infer<typeof roadSchema>
+
+export const emptyRoad: Road = { name: '', points: [], stretches: [] }

@@ -1,0 +1,68 @@
+import { z } from 'zod'
+
+/** What tells one class of a family from another: nothing, or a size. */
+export const variantKinds = ['none', 'bead', 'speeds', 'shape', 'length', 'kind'] as const
+
+/** A kind of part that comes in sizes: tubes by bead diameter, quick links by number of sprockets. */
+export const supplyFamilySchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  variant: z.enum(variantKinds),
+  /** How usual a size is, 0 to 1, for shops that stock the family at all. */
+  commonness: z.record(z.string(), z.number().min(0).max(1)).default({}),
+  /** The same for sizes not named above. */
+  otherwise: z.number().min(0).max(1).default(1),
+  unit: z.string().default('piece'),
+})
+export type SupplyFamily = z.infer<typeof supplyFamilySchema>
+
+const variantPattern: Record<SupplyFamily['variant'], RegExp> = {
+  none: /^$/,
+  bead: /^\d{3}$/,
+  speeds: /^(?:[1-9]|1[0-4])$/,
+  shape: /^[a-z0-9]{1,8}$/,
+  length: /^\d{2,3}$/,
+  kind: /^[a-z]{2,12}$/,
+}
+
+export interface SupplyClass {
+  readonly family: SupplyFamily
+  readonly variant: string
+}
+
+/**
+ * Reads a supply class such as "tube-622": a family and, where the family
+ * comes in sizes, the size.
+ *
+ * @returns the class, or undefined when no family fits
+ */
+export function readClass(id: string, families: readonly SupplyFamily[]): SupplyClass | undefined {
+  for (const family of families) {
+    if (family.variant === 'none') {
+      if (id === family.id) return { family, variant: '' }
+    } else if (id.startsWith(`${family.id}-`)) {
+      const variant = id.slice(family.id.length + 1)
+      if (variantPattern[family.variant].test(variant)) return { family, variant }
+    }
+  }
+  return undefined
+}
+
+/** A class in words: "tube, 622", "quick link, 12-speed". */
+export function classInWords(id: string, families: readonly SupplyFamily[]): string {
+  const found = readClass(id, families)
+  if (!found) return id
+  const { family, variant } = found
+  switch (family.variant) {
+    case 'none':
+      return family.name
+    case 'speeds':
+      return `${family.name}, ${variant}-speed`
+    case 'length':
+      return `${family.name}, ${variant} mm`
+    case 'shape':
+      return `${family.name}, shape ${variant.toUpperCase()}`
+    default:
+      return `${family.name}, ${variant}`
+  }
+}

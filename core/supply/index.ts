@@ -1,0 +1,2 @@
+export * from './family'
+export * from './service'

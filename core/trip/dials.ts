@@ -1,0 +1,24 @@
+import { z } from 'zod'
+import { walkingMethods } from '../road'
+
+/** The settings a school of thought differs in. Every default is a planning value. */
+export const dialsSchema = z.object({
+  /** What an hour of walking is worth, in grams carried. */
+  gramsPerHour: z.number().gt(0).max(100_000).default(400),
+  /** The most the kit may weigh; null for no limit. */
+  budgetG: z.number().min(0).max(100_000).nullable().default(null),
+  /** The least chance of having a part for a shop to be counted on. */
+  trust: z.number().min(0).max(1).default(0.6),
+  walking: z.enum(walkingMethods).default('naismith'),
+  /** Hours of daylight one can walk in a day; longer walks are nights out. */
+  walkHoursPerDay: z.number().min(1).max(24).default(10),
+  /** What a night out costs on top, in hours. */
+  nightOutH: z.number().min(0).max(200).default(3),
+  /** What it costs that the ride ends at an exit, in hours. */
+  rideOverH: z.number().min(0).max(1000).default(12),
+  /** Chance that a passer-by with the skill stops; 0 where rules or the road forbid it. */
+  helper: z.number().min(0).max(1).default(0.05),
+  /** Hours until a lift comes, where one may be called; null where not. */
+  liftWaitH: z.number().min(0).max(500).nullable().default(null),
+})
+export type Dials = z.infer<typeof dialsSchema>

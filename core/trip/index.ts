@@ -1,0 +1,5 @@
+export * from './dials'
+export * from './schema'
+export * from './check'
+export * from './read'
+export * from './json-schema'

@@ -1,0 +1,81 @@
+import { checkAgainst, Fault, Faults } from '../fault'
+import type { Reference } from '../reference'
+import { kmAlong } from '../road'
+import { checkReferences } from './check'
+import { tripFormat, tripSchema, type Trip } from './schema'
+
+type Document = Record<string, unknown>
+
+/** Steps from each older format to the next one; `rag-tin.trip/1` is the first. */
+const migrations: ReadonlyMap<number, (document: Document) => Document> = new Map()
+const newest = Number(tripFormat.split('/')[1])
+
+/**
+ * Brings a trip document to the newest format.
+ *
+ * @throws Fault when it is not a trip document or comes from a newer Rag Tin
+ */
+export function migrate(
+  input: unknown,
+  steps: ReadonlyMap<number, (document: Document) => Document> = migrations,
+  target = newest,
+): Document {
+  if (input === null || typeof input !== 'object' || Array.isArray(input)) {
+    throw new Fault(
+      'the document',
+      Array.isArray(input) ? 'a list' : String(input),
+      'a trip document, which is an object',
+    )
+  }
+  let document = input as Document
+  const match = /^rag-tin\.trip\/(\d+)$/.exec(String(document.format))
+  if (!match) throw new Fault('format', JSON.stringify(document.format) ?? 'nothing', `"${tripFormat}"`)
+  let version = Number(match[1])
+  if (version > target) {
+    throw new Fault(
+      'format',
+      `"${String(document.format)}"`,
+      `"${tripFormat}" or older; a newer Rag Tin wrote this, open it there`,
+    )
+  }
+  for (; version < target; version++) {
+    const step = steps.get(version)
+    if (!step) throw new Fault('format', `"${String(document.format)}"`, `"${tripFormat}"`)
+    document = { ...step(document), format: `rag-tin.trip/${version + 1}` }
+  }
+  return document
+}
+
+/**
+ * Reads a trip document of any known version, with every check there is.
+ *
+ * @throws Faults (or a single Fault) saying where, what and what was expected
+ */
+export function readTrip(input: unknown, reference: Reference): Trip {
+  const trip = checkAgainst(tripSchema, migrate(input))
+  const km = kmAlong(trip.road.points)
+  checkReferences(trip, km.length > 0 ? km[km.length - 1]! : 0, reference)
+  return trip
+}
+
+/** Reads JSON text as a trip document. */
+export function readTripText(text: string, reference: Reference): Trip {
+  let input: unknown
+  try {
+    input = JSON.parse(text)
+  } catch (error) {
+    throw new Fault(
+      'the file',
+      `not JSON (${error instanceof Error ? error.message : 'unreadable'})`,
+      'a trip document',
+    )
+  }
+  return readTrip(input, reference)
+}
+
+/** Every fault in an error thrown by reading, as single lines for people. */
+export function faultLines(error: unknown): string[] | undefined {
+  if (error instanceof Faults) return error.faults.map((fault) => fault.message)
+  if (error instanceof Fault) return [error.message]
+  return undefined
+}

@@ -1,0 +1,36 @@
+import { z } from 'zod'
+import { thingSchema } from '../bench'
+import { bikeSchema } from '../bike'
+import { riderSchema } from '../crew'
+import { emptyRoad, roadSchema } from '../road'
+import { stopSchema } from '../supply'
+import { dialsSchema } from './dials'
+
+export const tripFormat = 'rag-tin.trip/1'
+
+/** The parts of a trip that are saved one by one, in the order of the work. */
+export const partSchemas = {
+  name: z.string().trim().min(1).max(120),
+  road: roadSchema,
+  stops: z.array(stopSchema).max(1000),
+  bikes: z.array(bikeSchema).max(20),
+  crew: z.array(riderSchema).max(20),
+  bench: z.array(thingSchema).max(500),
+  dials: dialsSchema,
+} as const
+export type PartName = keyof typeof partSchemas
+export const partNames = Object.keys(partSchemas) as PartName[]
+
+/** One whole plan. */
+export const tripSchema = z.object({
+  format: z.literal(tripFormat),
+  name: partSchemas.name,
+  road: partSchemas.road.default(emptyRoad),
+  stops: partSchemas.stops.default([]),
+  bikes: partSchemas.bikes.default([]),
+  crew: partSchemas.crew.default([]),
+  bench: partSchemas.bench.default([]),
+  dials: partSchemas.dials.prefault({}),
+})
+export type Trip = z.infer<typeof tripSchema>
+export type TripPart<P extends PartName> = Trip[P]

@@ -1,0 +1,3 @@
+export * from './factors'
+export * from './measure'
+export * from './words'

@@ -1,0 +1,46 @@
+import {
+  BAR_PER_PSI,
+  GRAMS_PER_OUNCE,
+  GRAMS_PER_POUND,
+  KM_PER_MILE,
+  METRES_PER_FOOT,
+  ML_PER_FLUID_OUNCE,
+  MM_PER_INCH,
+} from './factors'
+
+/** What a number measures; the core's unit for each is the first one listed. */
+const units = {
+  mass: { g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: GRAMS_PER_POUND, lbs: GRAMS_PER_POUND },
+  distance: { km: 1, m: 0.001, mi: KM_PER_MILE, ft: METRES_PER_FOOT / 1000 },
+  time: { h: 1, min: 1 / 60, d: 24 },
+  pressure: { bar: 1, psi: BAR_PER_PSI, kpa: 0.01 },
+  length: { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH },
+  volume: { ml: 1, l: 1000, 'fl oz': ML_PER_FLUID_OUNCE },
+} as const satisfies Record<string, Record<string, number>>
+
+export type Quantity = keyof typeof units
+
+const written = /^\s*([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z][a-z ]*)?\s*$/i
+
+export type Measured = { value: number } | { error: string }
+
+/**
+ * Reads a number as people type it: "2 oz", "1,2 lb", "45 psi", "8 mi", "140".
+ *
+ * @param text what was typed
+ * @param quantity what it measures; the answer is in the core's unit for it
+ *   (g, km, h, bar, mm, mL)
+ * @param plainUnit the unit meant when none is typed
+ * @returns the value, or an error that names what would be understood
+ */
+export function readMeasure(text: string, quantity: Quantity, plainUnit: string): Measured {
+  const known: Record<string, number> = units[quantity]
+  const match = written.exec(text)
+  if (!match) return { error: `“${text.trim()}” is not a number; try “12 ${plainUnit}”` }
+  const unit = (match[2] ?? plainUnit).trim().toLowerCase()
+  const factor = known[unit]
+  if (factor === undefined) {
+    return { error: `“${unit}” is not a unit of ${quantity}; use ${Object.keys(known).join(', ')}` }
+  }
+  return { value: Number(match[1]!.replace(',', '.')) * factor }
+}

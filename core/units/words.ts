@@ -1,0 +1,54 @@
+import { GRAMS_PER_OUNCE, GRAMS_PER_POUND, KM_PER_MILE, METRES_PER_FOOT } from './factors'
+
+/** Which customary units a rider reads. */
+export type UnitSystem = 'metric' | 'imperial'
+
+const thin = '\u202f'
+
+/** A whole number with thin spaces between thousands: 9 410. */
+function grouped(value: number): string {
+  const digits = Math.abs(Math.round(value)).toString()
+  const sign = Math.round(value) < 0 ? '−' : ''
+  return sign + (digits.length < 4 ? digits : digits.replace(/\B(?=(\d{3})+$)/g, thin))
+}
+
+/** Hours of walking in words: "5.2 h", "34 min", "20 s". */
+export function wordsForHours(hours: number): string {
+  const size = Math.abs(hours)
+  const sign = hours < 0 ? '−' : ''
+  if (size < 1 / 7200) return '0 min'
+  if (size < 0.75 / 60) return `${sign}${Math.round(size * 3600)} s`
+  if (size < 0.995) return `${sign}${Math.max(1, Math.round(size * 60))} min`
+  if (size < 99.95) return `${sign}${size.toFixed(1)} h`
+  return `${sign}${grouped(size)} h`
+}
+
+/** A mass in words: "1 184 g", or "2.6 lb" / "1.4 oz" for readers of ounces. */
+export function wordsForGrams(grams: number, system: UnitSystem): string {
+  if (system === 'imperial') {
+    return Math.abs(grams) >= GRAMS_PER_POUND
+      ? `${(grams / GRAMS_PER_POUND).toFixed(1)} lb`
+      : `${(grams / GRAMS_PER_OUNCE).toFixed(1)} oz`
+  }
+  return Math.abs(grams) < 9.95 && !Number.isInteger(grams) ? `${grams.toFixed(1)} g` : `${grouped(grams)} g`
+}
+
+/** A place or length along the road in words: "212 km", "131.7 mi". */
+export function wordsForKm(km: number, system: UnitSystem): string {
+  const value = system === 'imperial' ? km / KM_PER_MILE : km
+  const unit = system === 'imperial' ? 'mi' : 'km'
+  return `${Math.abs(value) < 9.95 ? value.toFixed(1) : grouped(value)} ${unit}`
+}
+
+/** A climb in words: "9 410 m", "30 873 ft". */
+export function wordsForClimb(metres: number, system: UnitSystem): string {
+  return system === 'imperial' ? `${grouped(metres / METRES_PER_FOOT)} ft` : `${grouped(metres)} m`
+}
+
+/** A probability in words: "61 %", "0.4 %", "< 0.1 %". */
+export function wordsForChance(probability: number): string {
+  const percent = probability * 100
+  if (percent > 0 && percent < 0.1) return `< 0.1${thin}%`
+  if (percent > 99.9 && percent < 100) return `> 99.9${thin}%`
+  return `${percent < 9.95 && percent > 0 ? percent.toFixed(1) : Math.round(percent)}${thin}%`
+}
