@@ -11,4 +11,3 @@ import { techniques } from './techniques'
 export const catalogue: Reference = { families, services, functions, techniques, hazards, fixes, items }
 
 export { bikeFrom, bikeStarts } from './bikes'
-export { demoGpx, demoTrip } from './demo'

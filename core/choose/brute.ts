@@ -23,14 +23,16 @@ export function chooseBrute(ledger: Ledger): Choice {
       `at most ${mostKits} kits and ${mostClaims} claims for --brute; solve it with --proof`,
     )
   }
-  let best: { counts: number[]; chosen: number[]; savedH: number; netH: number; massG: number } | undefined
+  let best:
+    { counts: number[]; chosen: number[]; savedH: number; priceH: number; netH: number; massG: number } | undefined
   const counts = problem.items.map((item) => item.min)
   for (;;) {
     const massG = counts.reduce((sum, n, i) => sum + n * problem.items[i]!.massG, 0)
     if (massG <= problem.budgetG + slack) {
       const { savedH, chosen } = bestAnswers(problem, counts)
-      const netH = savedH - counts.reduce((sum, n, i) => sum + n * problem.items[i]!.priceH, 0)
-      if (!best || netH > best.netH + 1e-12) best = { counts: [...counts], chosen, savedH, netH, massG }
+      const priceH = counts.reduce((sum, n, i) => sum + n * problem.items[i]!.priceH, 0)
+      const netH = savedH - priceH
+      if (!best || netH > best.netH + 1e-12) best = { counts: [...counts], chosen, savedH, priceH, netH, massG }
     }
     const next = counts.findIndex((n, i) => n < problem.items[i]!.max)
     if (next < 0) break
@@ -41,6 +43,7 @@ export function chooseBrute(ledger: Ledger): Choice {
   return {
     savedH: rest.savedH,
     massG: rest.massG,
+    priceH: rest.priceH,
     netH: rest.netH,
     counts: Object.fromEntries(problem.items.map((item, i) => [item.id, rest.counts[i]!])),
     answers: Object.fromEntries(

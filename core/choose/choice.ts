@@ -8,6 +8,8 @@ export interface Choice {
   readonly answers: Record<string, string>
   readonly savedH: number
   readonly massG: number
+  /** What carrying it costs, in hours at the dial. */
+  readonly priceH: number
   readonly netH: number
 }
 
@@ -30,6 +32,7 @@ export function choiceOf(state: KitState): Choice {
     answers,
     savedH,
     massG,
+    priceH,
     netH: savedH - priceH,
   }
 }

@@ -20,7 +20,10 @@ export interface Verdict {
   readonly item: string
   readonly verdict: 'take' | 'leave'
   readonly n: number
+  /** Mass of one. */
   readonly massG: number
+  /** What the pieces carried, or one of those left, cost in hours at the dial. */
+  readonly priceH: number
   /** Taken: hours lost if all of it stayed at home. Left: hours it would save if it came along. */
   readonly lostH: number
   /** Taken two or more: hours lost with one fewer. */
@@ -43,8 +46,8 @@ export interface Kit extends Choice {
   readonly emptyH: number
   /** Chance of getting through without an hour on foot. */
   readonly rideThrough: number
-  /** Chance that an answered claim comes off, claim by claim, and what it leaves: for display. */
-  readonly openClaims: string[]
+  /** Claims that nothing carried answers, the one with most hours expected first. */
+  readonly openClaims: { readonly claim: string; readonly expectedH: number }[]
 }
 
 /** A failure that costs less than this is no walk. */
@@ -65,7 +68,10 @@ export function explainKit(ledger: Ledger): Kit {
     emptyH,
     expectedH: emptyH - choice.savedH,
     rideThrough: rideThrough(ledger, choice),
-    openClaims: ledger.claims.filter((claim) => choice.answers[claim.id] === undefined).map((claim) => claim.id),
+    openClaims: ledger.claims
+      .filter((claim) => choice.answers[claim.id] === undefined)
+      .map((claim) => ({ claim: claim.id, expectedH: claim.probability * claim.lossH }))
+      .sort((a, b) => b.expectedH - a.expectedH),
   }
 }
 
@@ -89,7 +95,7 @@ function verdictOf(state: KitState, i: number, pinned: boolean): Verdict {
   const { items } = state.problem
   const item = items[i]!
   const n = state.counts[i]!
-  const common = { item: item.id, n, massG: item.massG, pinned }
+  const common = { item: item.id, n, massG: item.massG, priceH: item.priceH * Math.max(1, n), pinned }
   if (n > 0) {
     const { lostH, claims } = difference(state, [{ item: i, by: -n }])
     return {

@@ -40,6 +40,12 @@ export function wordsForKm(km: number, system: UnitSystem): string {
   return `${Math.abs(value) < 9.95 ? value.toFixed(1) : grouped(value)} ${unit}`
 }
 
+/** A stretch of the road in words: "km 71–311", "mi 44–193". */
+export function wordsForStretch(fromKm: number, toKm: number, system: UnitSystem): string {
+  const [unit, perUnit] = system === 'imperial' ? ['mi', KM_PER_MILE] : ['km', 1]
+  return `${unit} ${grouped(fromKm / perUnit)}–${grouped(toKm / perUnit)}`
+}
+
 /** A climb in words: "9 410 m", "30 873 ft". */
 export function wordsForClimb(metres: number, system: UnitSystem): string {
   return system === 'imperial' ? `${grouped(metres / METRES_PER_FOOT)} ft` : `${grouped(metres)} m`

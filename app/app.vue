@@ -1,0 +1,8 @@
+<script setup lang="ts">
+const { scheme } = useView()
+useHead({ htmlAttrs: { 'data-scheme': scheme } })
+</script>
+
+<template>
+  <NuxtPage />
+</template>

@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { readMeasure, type Quantity } from '~~/core/units'
+
+/** A number with a unit, typed as people type it; the value is in the core's unit. */
+const props = defineProps<{
+  label: string
+  modelValue: number | null
+  quantity: Quantity
+  /** The unit shown, and meant when none is typed. */
+  unit: string
+  /** How the value reads in that unit. */
+  perUnit?: number
+  least?: number
+  most?: number
+  decimals?: number
+  allowNone?: boolean
+  placeholder?: string
+  /** Hides the label from the eye; it stays for those who listen. */
+  labelHidden?: boolean
+}>()
+const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>()
+
+const id = useId()
+const shown = computed(() =>
+  props.modelValue === null
+    ? ''
+    : String(Number((props.modelValue / (props.perUnit ?? 1)).toFixed(props.decimals ?? 1))),
+)
+const typed = ref(shown.value)
+const error = ref('')
+watch(shown, (value) => {
+  typed.value = value
+  error.value = ''
+})
+
+function commit() {
+  if (typed.value === shown.value) {
+    error.value = ''
+    return
+  }
+  if (typed.value.trim() === '' && props.allowNone) {
+    error.value = ''
+    emit('update:modelValue', null)
+    return
+  }
+  const read = readMeasure(typed.value, props.quantity, props.unit)
+  if ('error' in read) {
+    error.value = read.error
+    return
+  }
+  const [least, most] = [props.least ?? 0, props.most ?? Infinity]
+  if (read.value < least || read.value > most) {
+    const limit = read.value < least ? `at least ${inUnit(least)}` : `at most ${inUnit(most)}`
+    error.value = `${props.label} must be ${limit}`
+    return
+  }
+  error.value = ''
+  emit('update:modelValue', read.value)
+}
+const inUnit = (value: number) => `${Number((value / (props.perUnit ?? 1)).toFixed(1))} ${props.unit}`
+
+function giveUp() {
+  typed.value = shown.value
+  error.value = ''
+}
+</script>
+
+<template>
+  <div class="relative">
+    <label :for="id" :class="labelHidden ? 'sr-only' : 'mb-1 block text-sm text-soft'">{{ label }}</label>
+    <div class="relative">
+      <input
+        :id="id"
+        v-model="typed"
+        class="slot figures pl-1! text-right"
+        :class="unit.length > 1 ? 'pr-8!' : 'pr-6!'"
+        inputmode="text"
+        autocomplete="off"
+        :placeholder="placeholder"
+        :aria-invalid="error !== ''"
+        :aria-describedby="error ? `${id}-error` : undefined"
+        @change="commit"
+        @keydown.enter="commit"
+        @keydown.esc="giveUp"
+      />
+      <span
+        class="pointer-events-none absolute inset-y-0 right-2 flex items-center text-xs text-soft"
+        aria-hidden="true"
+        >{{ unit }}</span
+      >
+    </div>
+    <p
+      v-if="error"
+      :id="`${id}-error`"
+      role="alert"
+      class="sheet absolute right-0 z-20 mt-1 w-56 border-madder p-2 text-xs text-madder shadow-md"
+    >
+      {{ error }}
+    </p>
+  </div>
+</template>

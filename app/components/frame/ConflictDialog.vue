@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { linesOf } from '~/composables/useApi'
+
+/** Two windows changed the same part: nothing is overwritten until somebody says which way to go on. */
+const store = useTripStore()
+const lines = ref<string[]>([])
+const busy = ref(false)
+const names: Record<string, string> = {
+  name: 'name',
+  road: 'road',
+  stops: 'stops',
+  bikes: 'bikes',
+  crew: 'crew',
+  bench: 'bench',
+  dials: 'dials',
+}
+const parts = computed(() => store.conflict?.parts ?? [])
+
+async function go(way: () => Promise<unknown>) {
+  busy.value = true
+  lines.value = []
+  try {
+    await way()
+  } catch (error) {
+    lines.value = linesOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+async function keepBoth() {
+  const id = await store.keepBoth()
+  await store.takeTheirs()
+  await navigateTo(`/trips/${id}/weigh`)
+}
+</script>
+
+<template>
+  <TinDialog open must-answer title="Changed in two windows">
+    <p>
+      The <strong>{{ parts.map(({ part }) => names[part]).join(' and ') }}</strong> of this trip
+      {{ parts.length > 1 ? 'were' : 'was' }} saved in another window at
+      {{ new Date(parts[0]?.savedAt ?? 0).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) }}, while you
+      changed it here. Nothing has been overwritten.
+    </p>
+    <div class="mt-4 flex flex-col gap-2">
+      <button type="button" class="knob knob-main justify-start" :disabled="busy" @click="go(store.takeTheirs)">
+        Take theirs; mine comes back with undo
+      </button>
+      <button type="button" class="knob justify-start" :disabled="busy" @click="go(store.keepMine)">
+        Keep mine, over theirs
+      </button>
+      <button type="button" class="knob justify-start" :disabled="busy" @click="go(keepBoth)">
+        Keep both: mine as a new trip
+      </button>
+    </div>
+    <FaultLines class="mt-3" :lines="lines" />
+  </TinDialog>
+</template>

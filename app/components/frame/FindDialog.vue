@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
+import { catalogue } from '~~/catalogue'
+import { claimInWords } from '~~/core/choose'
+import { classInWords } from '~~/core/supply'
+
+defineProps<{ open: boolean }>()
+const emit = defineEmits<{ close: [] }>()
+
+interface Found {
+  readonly key: string
+  readonly name: string
+  readonly what: string
+  readonly go: () => void
+}
+
+const store = useTripStore()
+const kit = useKitStore()
+const selection = useSelection()
+const { km, stretch } = useView()
+const asked = ref('')
+
+const everything = computed<Found[]>(() => {
+  const stage = (id: string) => void navigateTo(`/trips/${store.id}/${id}`)
+  const things = (store.trip?.bench ?? []).map((thing) => ({
+    key: `thing ${thing.id}`,
+    name: thing.name,
+    what: 'on the bench',
+    go: () => {
+      selection.thingId = thing.id
+      stage('weigh')
+    },
+  }))
+  const stops = (store.trip?.stops ?? []).map((stop) => ({
+    key: `stop ${stop.id}`,
+    name: stop.name,
+    what: `stop, ${km(stop.roadKm)}`,
+    go: () => {
+      selection.cursorKm = stop.roadKm
+      stage('road')
+    },
+  }))
+  const classes = Object.keys(kit.reckoning?.view?.gaps ?? {}).map((id) => ({
+    key: `class ${id}`,
+    name: classInWords(id, catalogue.families),
+    what: 'gaps on the road',
+    go: () => selection.showClass(id),
+  }))
+  const claims = (kit.reckoning?.built?.notes ?? []).map((note) => ({
+    key: `claim ${note.claim}`,
+    name: claimInWords(note, catalogue),
+    what: `claim, ${stretch(note.gap.fromKm, note.gap.toKm)}`,
+    go: () => {
+      const verdict = kit.reckoning?.kit?.verdicts.find(({ claims: list }) =>
+        list.some(({ claim }) => claim === note.claim),
+      )
+      if (verdict) selection.thingId = verdict.item
+      selection.showClass(note.settledBy, note.gap)
+      stage('weigh')
+    },
+  }))
+  return [...things, ...stops, ...classes, ...claims]
+})
+const found = computed(() => {
+  const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
+  if (words.length === 0) return everything.value.slice(0, 8)
+  return everything.value
+    .filter(({ name, what }) => words.every((word) => `${name} ${what}`.toLowerCase().includes(word)))
+    .slice(0, 12)
+})
+function go(choice: Found | null) {
+  if (!choice) return
+  choice.go()
+  asked.value = ''
+  emit('close')
+}
+</script>
+
+<template>
+  <TinDialog :open="open" title="Find in this trip" @close="$emit('close')">
+    <Combobox :model-value="null" @update:model-value="go">
+      <ComboboxInput
+        class="slot"
+        aria-label="A thing, a stop, a part or a failure"
+        placeholder="A thing, a stop, a part, a failure"
+        autocomplete="off"
+        @change="asked = $event.target.value"
+      />
+      <ComboboxOptions static class="mt-2 max-h-80 overflow-y-auto">
+        <ComboboxOption v-for="row in found" :key="row.key" v-slot="{ active }" :value="row" as="template">
+          <li class="flex cursor-pointer justify-between gap-3 rounded-sm px-2 py-1.5" :class="active ? 'bg-well' : ''">
+            <span class="truncate">{{ row.name }}</span><span class="shrink-0 text-sm text-soft">{{ row.what }}</span>
+          </li>
+        </ComboboxOption>
+      </ComboboxOptions>
+      <p v-if="!found.length" class="px-2 py-3 text-soft">Nothing by that name in this trip.</p>
+    </Combobox>
+  </TinDialog>
+</template>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+defineProps<{ open: boolean }>()
+defineEmits<{ close: [] }>()
+const keys: [string, string][] = [
+  ...stages.map((stage): [string, string] => [stage.key, `go to ${stage.name}`]),
+  ['/', 'find anything in this trip'],
+  ['?', 'this list'],
+  ['Ctrl Z', 'undo'],
+  ['Ctrl Shift Z', 'redo'],
+  ['↑ ↓', 'walk through a list'],
+  ['Enter', 'open the claims of a thing'],
+  ['Space', 'pin the verdict of a thing, or let go of it'],
+  ['← →', 'move the place on the road, or a stop, by 1 km; with Shift by 10'],
+  ['Esc', 'close what is open'],
+]
+</script>
+
+<template>
+  <TinDialog :open="open" title="Keys" @close="$emit('close')">
+    <dl class="grid grid-cols-[8rem_1fr] gap-y-1.5">
+      <template v-for="[key, what] in keys" :key="key">
+        <dt>
+          <kbd class="rounded-sm border border-line bg-well px-1.5 py-0.5 font-mono text-sm">{{ key }}</kbd>
+        </dt>
+        <dd>{{ what }}</dd>
+      </template>
+    </dl>
+  </TinDialog>
+</template>

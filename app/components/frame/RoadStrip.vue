@@ -1,0 +1,322 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { scaleLinear } from 'd3-scale'
+import { area, curveLinear, line } from 'd3-shape'
+import { catalogue } from '~~/catalogue'
+import { wordsForHours } from '~~/core/units'
+import { classInWords, isHelp } from '~~/core/supply'
+import { pointBefore } from '~~/core/road'
+
+/** The road from end to end: heights, hours to help, stops, gaps. Stops can be moved where editable. */
+const props = defineProps<{ editable?: boolean }>()
+const emit = defineEmits<{ move: [stopId: string, roadKm: number]; settle: [] }>()
+
+const store = useTripStore()
+const kit = useKitStore()
+const selection = useSelection()
+const { km, climb } = useView()
+
+const box = useTemplateRef('box')
+const { width } = useElementSize(box)
+const height = 128
+const base = 84
+const top = 22
+
+const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
+const view = computed(() => kit.reckoning?.view)
+const x = computed(() => scaleLinear([0, Math.max(lengthKm.value, 1e-6)], [6, Math.max(width.value - 6, 10)]))
+const hours = computed(() => scaleLinear([0, Math.max(view.value?.worst.worstH ?? 1, 0.5)], [base, top]))
+
+const walkPath = computed(() => {
+  const walk = view.value?.walkOut
+  if (!walk) return { fill: '', edge: '' }
+  const points = Array.from(walk.km, (at, i) => [x.value(at), hours.value(walk.hours[i]!)] as [number, number])
+  return {
+    fill:
+      area<[number, number]>(
+        (p) => p[0],
+        base,
+        (p) => p[1],
+      ).curve(curveLinear)(points) ?? '',
+    edge:
+      line<[number, number]>(
+        (p) => p[0],
+        (p) => p[1],
+      )(points) ?? '',
+  }
+})
+const hillPath = computed(() => {
+  const profile = kit.reckoning?.profile
+  if (!profile) return ''
+  const high = Math.max(...profile.eleM)
+  const low = Math.min(...profile.eleM)
+  const y = scaleLinear([low, Math.max(high, low + 50)], [base, base - 40])
+  const points = Array.from(profile.km, (at, i) => [x.value(at), y(profile.eleM[i]!)] as [number, number])
+  return (
+    area<[number, number]>(
+      (p) => p[0],
+      base,
+      (p) => p[1],
+    )(points) ?? ''
+  )
+})
+
+const stops = computed(() =>
+  (store.trip?.stops ?? []).map((stop) => ({
+    ...stop,
+    x: x.value(stop.roadKm),
+    helps: isHelp(stop, catalogue.services),
+  })),
+)
+const labels = computed(() =>
+  stripLabels(
+    stops.value.map(({ id, name, x: at, helps, services }) => ({
+      id,
+      name,
+      x: at,
+      weight: (helps ? 100 : 0) + services.length,
+    })),
+    width.value,
+  ),
+)
+
+const classes = computed(() =>
+  Object.keys(view.value?.gaps ?? {}).map((id) => ({ id, name: classInWords(id, catalogue.families) })),
+)
+const gaps = computed(() => (selection.classId ? (view.value?.gaps[selection.classId] ?? []) : []))
+const shownGap = computed(() => {
+  if (selection.gap && gaps.value.some((gap) => gap.fromKm === selection.gap!.fromKm)) return selection.gap
+  return gaps.value.reduce<(typeof gaps.value)[number] | undefined>((a, b) => (a && a.km >= b.km ? a : b), undefined)
+})
+
+const readout = computed(() => {
+  const walk = view.value?.walkOut
+  if (!walk) return ''
+  const i = pointBefore(walk.km, selection.cursorKm)
+  return `at ${km(selection.cursorKm)}: ${wordsForHours(walk.hours[i]!)} on foot to ${walk.to[i]}`
+})
+
+/** Whether what is written over the strip stands over its left half. */
+const titleOnLeft = computed(() => {
+  const at =
+    selection.classId && shownGap.value
+      ? (shownGap.value.fromKm + shownGap.value.toKm) / 2
+      : (view.value?.worst.atKm ?? 0)
+  return x.value(at) < width.value / 2
+})
+
+let dragging: string | undefined
+function kmAt(event: PointerEvent): number {
+  const left = box.value!.getBoundingClientRect().left
+  const at = x.value.invert(event.clientX - left)
+  return Math.min(Math.max(at, 0), lengthKm.value)
+}
+function press(event: PointerEvent, stopId?: string) {
+  if (stopId && props.editable) dragging = stopId
+  else dragging = 'cursor'
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+  if (dragging === 'cursor') {
+    selection.cursorKm = kmAt(event)
+    const inside = gaps.value.find((gap) => gap.fromKm <= selection.cursorKm && selection.cursorKm < gap.toKm)
+    if (inside) selection.gap = inside
+  }
+  event.stopPropagation()
+}
+function drag(event: PointerEvent) {
+  if (!dragging) return
+  const at = kmAt(event)
+  selection.cursorKm = at
+  if (dragging !== 'cursor') emit('move', dragging, Math.round(at * 10) / 10)
+  event.stopPropagation()
+}
+function release() {
+  if (dragging && dragging !== 'cursor') emit('settle')
+  dragging = undefined
+}
+
+const steps: Record<string, number> = {
+  ArrowLeft: -1,
+  ArrowRight: 1,
+  ArrowDown: -1,
+  ArrowUp: 1,
+  PageDown: -10,
+  PageUp: 10,
+}
+function stepOf(event: KeyboardEvent): number {
+  return (steps[event.key] ?? 0) * (event.shiftKey ? 10 : 1)
+}
+const onRoad = (at: number) => Math.min(Math.max(at, 0), lengthKm.value)
+function keyCursor(event: KeyboardEvent) {
+  const step = stepOf(event)
+  if (step === 0) return
+  event.preventDefault()
+  selection.cursorKm = onRoad(Math.round(selection.cursorKm) + step)
+}
+function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
+  const step = stepOf(event)
+  if (step === 0 || !props.editable) return
+  event.preventDefault()
+  event.stopPropagation()
+  emit('move', id, onRoad(Math.round((roadKm + step) * 10) / 10))
+}
+</script>
+
+<template>
+  <section aria-label="The road" class="flex border-b border-line bg-paper">
+    <div class="flex w-36 shrink-0 flex-col gap-0.5 py-2 pl-4 pr-2 max-md:hidden">
+      <p class="font-bold [font-stretch:108%]">The road</p>
+      <p v-if="lengthKm" class="text-sm text-soft">
+        <span class="figures">{{ km(lengthKm) }}</span><br />
+        <template v-if="kit.reckoning?.climbM != null"
+          ><span class="figures">{{ climb(kit.reckoning.climbM) }} up</span></template
+        >
+        <template v-else>climbs unknown</template>
+      </p>
+      <label v-if="view" class="mt-auto block text-xs text-soft">
+        show
+        <select
+          class="slot mt-0.5 min-h-7! truncate px-1! text-xs"
+          :value="selection.classId"
+          @change="selection.showClass(($event.target as HTMLSelectElement).value)"
+        >
+          <option value="">hours to help</option>
+          <option v-for="option in classes" :key="option.id" :value="option.id">without {{ option.name }}</option>
+        </select>
+      </label>
+    </div>
+    <div ref="box" class="relative min-w-0 flex-1 pr-3 select-none" :style="{ height: `${height}px` }">
+      <p v-if="kit.reckoning && !lengthKm" class="flex h-full items-center text-soft">
+        The road appears here once a GPX file is imported in stage 1, Road.
+      </p>
+      <svg
+        v-else-if="view && width > 40"
+        :width="width"
+        :height="height"
+        class="block touch-pan-y overflow-visible"
+        aria-hidden="false"
+        role="group"
+        aria-label="Hours to help along the road"
+        @pointerdown="press($event)"
+        @pointermove="drag"
+        @pointerup="release"
+        @pointercancel="release"
+      >
+        <rect width="100%" :height="height" fill="transparent" />
+        <template v-for="(gap, i) in gaps" :key="gap.fromKm">
+          <rect
+            :x="x(gap.fromKm)"
+            :width="Math.max(0, x(gap.toKm) - x(gap.fromKm))"
+            :y="4"
+            :height="base - 4"
+            :class="gap.fromKm === shownGap?.fromKm ? 'fill-brass-wash' : i % 2 ? 'fill-well' : 'fill-transparent'"
+          />
+          <line :x1="x(gap.toKm)" :x2="x(gap.toKm)" :y1="4" :y2="base" class="stroke-line" stroke-dasharray="2 3" />
+        </template>
+        <path :d="hillPath" class="fill-sand" opacity="0.42" />
+        <path :d="walkPath.fill" class="fill-petrol" opacity="0.14" />
+        <path :d="walkPath.edge" class="fill-none stroke-petrol" stroke-width="1.6" />
+        <line :x1="x(0)" :x2="x(lengthKm)" :y1="base" :y2="base" class="stroke-ink" stroke-width="1.5" />
+
+        <g v-if="selection.classId && shownGap">
+          <text
+            :x="Math.min(Math.max(x((shownGap.fromKm + shownGap.toKm) / 2), 120), width - 120)"
+            y="15"
+            text-anchor="middle"
+            class="fill-brass text-[12px] font-bold"
+          >
+            {{ km(shownGap.km) }} without {{ classInWords(selection.classId, catalogue.families) }}
+          </text>
+        </g>
+        <g v-else-if="view.worst.worstH > 0">
+          <line
+            :x1="x(view.worst.atKm)"
+            :x2="x(view.worst.atKm)"
+            :y1="hours(view.worst.worstH)"
+            :y2="base"
+            class="stroke-madder"
+            stroke-width="1.4"
+          />
+          <circle :cx="x(view.worst.atKm)" :cy="hours(view.worst.worstH)" r="4" class="fill-madder" />
+          <text
+            :x="x(view.worst.atKm) + (x(view.worst.atKm) > width - 260 ? -9 : 9)"
+            y="15"
+            :text-anchor="x(view.worst.atKm) > width - 260 ? 'end' : 'start'"
+            class="fill-madder text-[12px] font-bold"
+          >
+            farthest from help: {{ wordsForHours(view.worst.worstH) }} on foot at {{ km(view.worst.atKm) }}
+          </text>
+        </g>
+
+        <g
+          v-for="stop in stops"
+          :key="stop.id"
+          :class="editable ? 'cursor-ew-resize' : ''"
+          :tabindex="editable ? 0 : undefined"
+          :role="editable ? 'slider' : undefined"
+          :aria-label="editable ? `Stop ${stop.name}` : undefined"
+          :aria-valuemin="editable ? 0 : undefined"
+          :aria-valuemax="editable ? Math.round(lengthKm) : undefined"
+          :aria-valuenow="editable ? Math.round(stop.roadKm) : undefined"
+          :aria-valuetext="editable ? km(stop.roadKm) : undefined"
+          class="stop"
+          @pointerdown="press($event, stop.id)"
+          @pointermove="drag"
+          @pointerup="release"
+          @keydown="keyStop($event, stop.id, stop.roadKm)"
+        >
+          <title>{{ stop.name }}, {{ km(stop.roadKm) }}</title>
+          <rect :x="stop.x - 9" :y="base - 14" width="18" height="30" fill="transparent" />
+          <rect
+            :x="stop.x - (stop.helps ? 2.5 : 1.5)"
+            :y="base - (stop.helps ? 8 : 4)"
+            :width="stop.helps ? 5 : 3"
+            :height="stop.helps ? 16 : 8"
+            :class="stop.helps ? 'fill-ink' : 'fill-soft'"
+            rx="1"
+          />
+        </g>
+        <text
+          v-for="label in labels"
+          :key="label.id"
+          :x="label.x"
+          :y="base + 24 + label.row * 14"
+          :text-anchor="label.anchor"
+          class="pointer-events-none fill-ink text-[11px]"
+        >
+          {{ label.text }}
+        </text>
+
+        <g
+          role="slider"
+          tabindex="0"
+          aria-label="Place on the road"
+          :aria-valuemin="0"
+          :aria-valuemax="Math.round(lengthKm)"
+          :aria-valuenow="Math.round(selection.cursorKm)"
+          :aria-valuetext="readout"
+          class="cursor-col-resize"
+          @keydown="keyCursor"
+        >
+          <line
+            :x1="x(selection.cursorKm)"
+            :x2="x(selection.cursorKm)"
+            :y1="20"
+            :y2="base"
+            class="stroke-ink"
+            stroke-width="1"
+            stroke-dasharray="3 2"
+          />
+          <path :d="`M${x(selection.cursorKm) - 5} 18h10l-5 7z`" class="fill-ink" />
+        </g>
+      </svg>
+      <p
+        v-if="view"
+        class="pointer-events-none absolute top-1 bg-paper/80 px-1 text-xs text-soft"
+        :class="titleOnLeft ? 'right-3' : 'left-1'"
+        aria-hidden="true"
+      >
+        {{ readout }}
+      </p>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+const route = useRoute()
+const needs = useStageNeeds()
+const here = computed(() => route.path.split('/').at(-1))
+</script>
+
+<template>
+  <nav
+    aria-label="Stages"
+    class="flex shrink-0 border-line bg-well max-md:order-last max-md:border-t md:w-32 md:flex-col md:border-r md:pt-3"
+  >
+    <NuxtLink
+      v-for="(stage, i) in stages"
+      :key="stage.id"
+      :to="`/trips/${route.params.id}/${stage.id}`"
+      class="group relative flex flex-1 flex-col justify-center px-4 py-2 max-md:items-center max-md:min-h-12 md:flex-none md:py-2.5"
+      :class="here === stage.id ? 'bg-paper font-bold' : 'hover:bg-paper/60'"
+      :aria-current="here === stage.id ? 'page' : undefined"
+    >
+      <span
+        v-if="here === stage.id"
+        aria-hidden="true"
+        class="absolute bg-petrol max-md:inset-x-0 max-md:top-0 max-md:h-1 md:inset-y-0 md:left-0 md:w-1"
+      />
+      <span class="flex items-baseline gap-2">
+        <span class="figures text-xs text-soft" aria-hidden="true">{{ i + 1 }}</span>
+        {{ stage.name }}
+      </span>
+      <span v-if="needs[stage.id]" class="text-xs font-semibold text-brass md:pl-5">{{ needs[stage.id] }}</span>
+    </NuxtLink>
+  </nav>
+</template>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { wordsForChance, wordsForHours } from '~~/core/units'
+
+/** Grams against expected hours of walking, always in view, with the dial between them. */
+const store = useTripStore()
+const kitStore = useKitStore()
+const { grams } = useView()
+
+const kit = computed(() => kitStore.reckoning?.kit)
+const dials = computed(() => store.trip?.dials)
+function turn(gramsPerHour: number) {
+  store.edit('turn the dial', { dials: { ...dials.value!, gramsPerHour } }, 'dial')
+}
+</script>
+
+<template>
+  <section aria-labelledby="balance-title" class="px-4 py-3">
+    <div class="flex items-baseline justify-between">
+      <h2 id="balance-title" class="text-base">The balance</h2>
+      <span v-if="store.trip" class="text-xs text-soft">{{
+        store.trip.crew.length === 1 ? 'one rider' : `${store.trip.crew.length} riders together`
+      }}</span>
+    </div>
+    <template v-if="kit && dials">
+      <BeamScale
+        class="mt-1"
+        :grams="grams(kit.massG)"
+        :hours="wordsForHours(kit.savedH)"
+        :price-h="kit.priceH"
+        :saved-h="kit.savedH"
+      />
+      <DialSlider :model-value="dials.gramsPerHour" @update:model-value="turn" />
+      <dl class="mt-2 grid grid-cols-3 gap-3">
+        <div class="flex flex-col-reverse justify-end">
+          <dt class="text-xs text-soft">expected on foot, of {{ wordsForHours(kit.emptyH) }} bare-handed</dt>
+          <dd class="figures text-lg font-semibold">{{ wordsForHours(kit.expectedH) }}</dd>
+        </div>
+        <div class="flex flex-col-reverse justify-end">
+          <dt class="text-xs text-soft">chance of no hour on foot</dt>
+          <dd class="figures text-lg font-semibold">{{ wordsForChance(kit.rideThrough) }}</dd>
+        </div>
+        <ProofLine />
+      </dl>
+      <p class="mt-2 text-xs text-soft">Reckoned from planning values, not promised; every one can be changed.</p>
+    </template>
+    <p v-else class="mt-2 text-sm text-soft">
+      {{
+        kitStore.failure ||
+        (kitStore.busy ? 'Reckoning …' : 'The balance moves as soon as there is a road and something on the bench.')
+      }}
+    </p>
+    <FaultLines v-if="kitStore.reckoning?.problems.length" class="mt-2" :lines="kitStore.reckoning.problems" />
+  </section>
+</template>

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { Pin } from '@lucide/vue'
+import type { ScalePower } from 'd3-scale'
+import { wordsForHours } from '~~/core/units'
+import type { WeighedThing } from '~/composables/useVerdicts'
+
+/** One thing as a beam: the grams it costs to the left, the walking it spares to the right. */
+const props = defineProps<{ row: WeighedThing; scale: ScalePower<number, number>; selected: boolean }>()
+defineEmits<{ select: []; pin: [] }>()
+const { grams } = useView()
+
+const n = computed(() => Math.max(1, props.row.verdict.n))
+const taken = computed(() => props.row.verdict.verdict === 'take')
+const words = computed(() => {
+  const { verdict } = props.row
+  if (verdict.verdict === 'leave') return 'leave'
+  return verdict.n > 1 ? `take ${verdict.n}` : 'take'
+})
+/** The fulcrum stands nearer the grams; both sides keep one scale, so each is drawn as a share of its own width. */
+const [leftShare, rightShare] = [0.3, 0.7]
+const percent = (hours: number, share: number) => `${(props.scale(hours) * rightShare) / share}%`
+</script>
+
+<template>
+  <li class="group relative">
+    <button
+      type="button"
+      class="row grid w-full items-center gap-2 border-b border-line px-4 py-1 text-left"
+      :class="selected ? 'bg-brass-wash' : 'hover:bg-well/60'"
+      :aria-pressed="selected"
+      data-row
+      @click="$emit('select')"
+      @keydown.space.prevent="$emit('pin')"
+    >
+      <span class="flex min-w-0 items-center gap-1.5">
+        <span class="truncate" :class="taken ? 'font-semibold' : ''" :title="row.thing.name">{{ row.thing.name }}</span>
+        <Pin v-if="row.verdict.pinned" :size="13" class="shrink-0 text-brass" aria-label="pinned" />
+      </span>
+      <span class="figures text-right text-xs text-soft">{{ grams(row.verdict.massG * n) }}</span>
+      <span class="beam" aria-hidden="true">
+        <span class="flex h-3.5 justify-end overflow-hidden">
+          <span
+            class="h-full shrink-0 rounded-l-[2px] bg-sand"
+            :style="{ width: percent(row.verdict.priceH, leftShare) }"
+          />
+        </span>
+        <span class="h-5 bg-ink" />
+        <span class="h-3.5">
+          <span
+            class="block h-full rounded-r-[2px]"
+            :class="taken ? 'bg-petrol' : 'hatched'"
+            :style="{ width: percent(row.hours, rightShare) }"
+          />
+        </span>
+      </span>
+      <span class="figures text-xs" :class="taken ? 'font-semibold' : 'text-soft'">{{ wordsForHours(row.hours) }}</span>
+      <span class="flex justify-end">
+        <span
+          class="stamped rounded-[3px] px-1.5 py-0.5"
+          :class="taken ? 'bg-petrol text-on-petrol' : 'border border-line text-soft'"
+          >{{ words }}</span
+        >
+      </span>
+    </button>
+  </li>
+</template>
+
+<style scoped>
+.row {
+  grid-template-columns: minmax(0, 15rem) 4rem minmax(0, 1fr) 4.2rem 4.8rem;
+  min-height: 2rem;
+}
+.beam {
+  display: grid;
+  grid-template-columns: 3fr 2px 7fr;
+  align-items: center;
+}
+.hatched {
+  border: 1px solid var(--petrol);
+  background: repeating-linear-gradient(135deg, var(--petrol) 0 1px, transparent 1px 4px);
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { catalogue } from '~~/catalogue'
+import { claimInWords } from '~~/core/choose'
+import { wordsForChance, wordsForHours } from '~~/core/units'
+
+/** What the kit leaves to luck: claims that nothing carried answers. */
+const kit = useKitStore()
+const store = useTripStore()
+const selection = useSelection()
+const { stretch } = useView()
+const { notes, gap } = useVerdicts()
+
+const most = 7
+const open = computed(() => {
+  const claims = new Map((kit.reckoning?.built?.ledger.claims ?? []).map((claim) => [claim.id, claim]))
+  return (kit.reckoning?.kit?.openClaims ?? []).flatMap(({ claim, expectedH }) => {
+    const note = notes.value.get(claim)
+    const entry = claims.get(claim)
+    const inGap = !gap.value || (note && note.gap.fromKm < gap.value.toKm && gap.value.fromKm < note.gap.toKm)
+    return note && entry && inGap ? [{ note, entry, expectedH }] : []
+  })
+})
+const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id
+</script>
+
+<template>
+  <section v-if="kit.reckoning?.kit" aria-labelledby="open-title" class="border-t-2 border-ink px-4 py-3">
+    <h2 id="open-title" class="text-base">Left to luck</h2>
+    <p v-if="!open.length" class="mt-1 text-sm text-soft">The kit has an answer to every claim.</p>
+    <template v-else>
+      <p class="mt-1 text-sm text-soft">Nothing in the kit answers these {{ open.length }}; the largest:</p>
+      <ul class="mt-2 border-t border-line">
+        <li v-for="{ note, entry, expectedH } in open.slice(0, most)" :key="note.claim" class="border-b border-line">
+          <button
+            type="button"
+            class="grid w-full grid-cols-[3.4rem_1fr_auto] gap-2 py-1.5 text-left text-sm hover:bg-well"
+            @click="selection.showClass(note.settledBy, note.gap)"
+          >
+            <span class="figures font-semibold">{{ wordsForChance(entry.probability) }}</span>
+            <span
+              >{{ claimInWords(note, catalogue)
+              }}<span class="block text-xs text-soft"
+                >{{ bikeName(note.bike) }}, {{ stretch(note.gap.fromKm, note.gap.toKm) }},
+                {{ wordsForHours(entry.lossH) }} on foot</span
+              ></span
+            >
+            <span class="figures font-semibold text-madder">{{ wordsForHours(expectedH) }}</span>
+          </button>
+        </li>
+      </ul>
+    </template>
+  </section>
+</template>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { wordsForChance } from '~~/core/units'
+
+/** How far from the best the kit can be: proved, being proved, or stopped. */
+const kit = useKitStore()
+const words = computed(() => {
+  const gap = kit.proof.stage === 'done' ? kit.proof.proof.gap : kit.proof.stage === 'running' ? kit.proof.gap : null
+  if (gap === null) return '—'
+  return gap < 0.001 ? wordsForChance(Math.max(gap, 1e-6)) : `≤ ${wordsForChance(gap)}`
+})
+</script>
+
+<template>
+  <div>
+    <p class="figures text-lg font-semibold">
+      {{ words }}
+    </p>
+    <p class="text-xs text-soft" role="status">
+      <template v-if="kit.proof.stage === 'done'"
+        >from the best kit there is, proved in {{ kit.proof.proof.seconds.toFixed(1) }} s</template
+      >
+      <template v-else-if="kit.proof.stage === 'running'">
+        from the best, being proved
+        <button type="button" class="underline" @click="kit.stopProof()">stop</button>
+      </template>
+      <template v-else-if="kit.proof.stage === 'failed'">no proof: {{ kit.proof.message }}</template>
+      <template v-else-if="kit.reckoning?.kit">
+        not proved <button type="button" class="underline" @click="kit.startProof()">prove it</button>
+      </template>
+      <template v-else>no kit yet</template>
+    </p>
+  </div>
+</template>

@@ -1,0 +1,24 @@
+import { FetchError } from 'ofetch'
+
+/** What the server said was wrong, one line for each thing. */
+export function linesOf(error: unknown): string[] {
+  if (error instanceof FetchError) {
+    const lines = (error.data as { data?: { lines?: string[] } } | undefined)?.data?.lines
+    if (lines?.length) return lines
+    if (error.statusCode === undefined) return ['The server does not answer. Nothing is lost here; try again.']
+    return [`The server answered ${error.statusCode}. Try again.`]
+  }
+  return [error instanceof Error ? error.message : String(error)]
+}
+
+export const statusOf = (error: unknown) => (error instanceof FetchError ? error.statusCode : undefined)
+
+interface Request {
+  readonly method?: 'GET' | 'POST' | 'PATCH' | 'DELETE'
+  readonly body?: object
+}
+
+/** Asks the server; the caller says what the answer is. */
+export function api<T>(path: string, request: Request = {}): Promise<T> {
+  return $fetch<T, string>(path, request)
+}

@@ -1,0 +1,20 @@
+/** The stages in the order of the work; each has its key. */
+export const stages = [
+  { id: 'road', name: 'Road', key: 'r' },
+  { id: 'bench', name: 'Bench', key: 'b' },
+  { id: 'weigh', name: 'Weigh', key: 'w' },
+] as const
+export type StageId = (typeof stages)[number]['id']
+
+/** What each stage still lacks, in a few words; empty when it is in order. */
+export function useStageNeeds() {
+  const store = useTripStore()
+  return computed<Record<StageId, string>>(() => {
+    const trip = store.trip
+    return {
+      road: !trip || trip.road.points.length === 0 ? 'no road yet' : trip.stops.length === 0 ? 'no stops yet' : '',
+      bench: !trip || trip.bench.length === 0 ? 'nothing on it' : '',
+      weigh: '',
+    }
+  })
+}

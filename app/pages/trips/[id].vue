@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { statusOf, linesOf } from '~/composables/useApi'
+
+definePageMeta({ middleware: 'signed-in' })
+
+const route = useRoute()
+const store = useTripStore()
+const kit = useKitStore()
+const selection = useSelection()
+
+const lines = ref<string[]>([])
+const missing = ref(false)
+const showsFind = ref(false)
+const showsKeys = ref(false)
+const tripId = computed(() => String(route.params.id))
+
+async function load() {
+  missing.value = false
+  lines.value = []
+  kit.clear()
+  selection.clear()
+  try {
+    await store.load(tripId.value)
+  } catch (error) {
+    if (statusOf(error) === 404) missing.value = true
+    else lines.value = linesOf(error)
+  }
+}
+watch(tripId, load, { immediate: true })
+watch(
+  () => store.trip,
+  (trip) => trip && void kit.reckon(trip),
+)
+watch(
+  () => kit.reckoning?.view?.worst.atKm,
+  (atKm) => {
+    if (atKm !== undefined && selection.cursorKm === 0) selection.cursorKm = Math.round(atKm)
+  },
+)
+onBeforeUnmount(() => {
+  void store.save()
+  kit.clear()
+})
+
+useKeys(
+  {
+    ...Object.fromEntries(
+      stages.map((stage) => [stage.key, () => void navigateTo(`/trips/${tripId.value}/${stage.id}`)]),
+    ),
+    '/': () => (showsFind.value = true),
+    '?': () => (showsKeys.value = true),
+  },
+  { z: () => store.undo(), 'shift+z': () => store.redo(), y: () => store.redo() },
+)
+
+const leaving = (event: BeforeUnloadEvent) => {
+  if (store.dirty.size > 0 || store.saving === 'saving') event.preventDefault()
+}
+onMounted(() => window.addEventListener('beforeunload', leaving))
+onBeforeUnmount(() => window.removeEventListener('beforeunload', leaving))
+
+const stageName = computed(() => stages.find((stage) => route.path.endsWith(`/${stage.id}`))?.name ?? '')
+useHead({ title: () => `${stageName.value} · ${store.trip?.name ?? 'Trip'} · Rag Tin` })
+
+const moveStop = (id: string, roadKm: number) => {
+  const stops = store.trip!.stops.map((stop) => (stop.id === id ? { ...stop, roadKm } : stop))
+  store.edit(`move ${stops.find((stop) => stop.id === id)!.name}`, { stops }, `move ${id}`)
+}
+</script>
+
+<template>
+  <div class="flex h-full flex-col">
+    <TinHeader @find="showsFind = true" @keys="showsKeys = true" />
+    <main v-if="missing" class="mx-auto max-w-md p-8">
+      <h1 class="text-2xl">There is no such trip</h1>
+      <p class="mt-2 text-soft">It may be somebody else’s, or have been thrown away.</p>
+      <NuxtLink to="/trips" class="knob knob-main mt-4">All trips</NuxtLink>
+    </main>
+    <main v-else-if="lines.length" class="mx-auto w-full max-w-md p-8">
+      <h1 class="mb-3 text-2xl">The trip could not be opened</h1>
+      <FaultLines :lines="lines" />
+      <button type="button" class="knob mt-4" @click="load">Try again</button>
+    </main>
+    <p v-else-if="!store.trip" role="status" class="p-8 text-soft">Opening the tin …</p>
+    <template v-else>
+      <RoadStrip :editable="stageName === 'Road'" @move="moveStop" />
+      <FaultLines
+        v-if="store.problems.length"
+        class="m-2"
+        title="Not saved yet; what was saved before is safe."
+        :lines="store.problems"
+      />
+      <div class="flex min-h-0 flex-1 max-md:flex-col">
+        <StageNav />
+        <main class="min-h-0 min-w-0 flex-1 overflow-y-auto bg-paper">
+          <NuxtPage />
+        </main>
+        <aside
+          aria-label="Balance and claims"
+          class="min-h-0 shrink-0 overflow-y-auto border-line bg-ground max-lg:hidden lg:w-[21.5rem] lg:border-l"
+          tabindex="0"
+        >
+          <BalancePanel />
+          <ThingPanel v-if="selection.thingId" />
+          <OpenClaims v-else />
+        </aside>
+      </div>
+      <FindDialog :open="showsFind" @close="showsFind = false" />
+      <KeysDialog :open="showsKeys" @close="showsKeys = false" />
+      <ConflictDialog v-if="store.conflict" />
+    </template>
+  </div>
+</template>

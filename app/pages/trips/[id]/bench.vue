@@ -1,0 +1,230 @@
+<script setup lang="ts">
+import { catalogue } from '~~/catalogue'
+import { deedsInWords, doublesOf, laidOutG, type CatalogueItem, type Thing } from '~~/core/bench'
+import { GRAMS_PER_OUNCE } from '~~/core/units'
+import { Minus, Pencil, Plus, Trash2 } from '@lucide/vue'
+
+const store = useTripStore()
+const kit = useKitStore()
+const { system, grams } = useView()
+
+const bench = computed(() => store.trip!.bench)
+const filter = ref('')
+const shown = computed(() => {
+  const word = filter.value.trim().toLowerCase()
+  if (!word) return bench.value
+  return bench.value.filter((thing) =>
+    [thing.name, ...deedsInWords(thing, catalogue)].join(' ').toLowerCase().includes(word),
+  )
+})
+const laidG = computed(() => laidOutG(bench.value))
+const verdicts = computed(() => new Map(kit.reckoning?.kit?.verdicts.map((verdict) => [verdict.item, verdict])))
+
+const showsCatalogue = ref(false)
+const edited = shallowRef<Thing>()
+const isNew = ref(false)
+
+function put(label: string, next: Thing[], merge?: string) {
+  store.edit(label, { bench: next }, merge)
+}
+function change(thing: Thing, part: Partial<Thing>, label: string, merge?: string) {
+  put(
+    label,
+    bench.value.map((other) => (other.id === thing.id ? { ...thing, ...part } : other)),
+    merge,
+  )
+}
+function setCount(thing: Thing, count: number) {
+  const pin = thing.pin && {
+    min: Math.min(thing.pin.min, count),
+    max: Math.max(Math.min(thing.pin.max, count), Math.min(thing.pin.min, count)),
+  }
+  change(thing, { count, pin }, `count ${thing.name}`, `count ${thing.id}`)
+}
+function remove(thing: Thing) {
+  put(
+    `remove ${thing.name}`,
+    bench.value.filter((other) => other.id !== thing.id),
+  )
+}
+function take(item: CatalogueItem) {
+  const same = bench.value.find((thing) => thing.from === item.id)
+  if (same) {
+    setCount(same, Math.min(99, same.count + 1))
+    return
+  }
+  const { id, name, massG, provides, units } = item
+  const thing: Thing = {
+    id: crypto.randomUUID().slice(0, 8),
+    name,
+    massG,
+    count: 1,
+    provides,
+    units,
+    condition: 1,
+    pin: null,
+    from: id,
+    note: '',
+  }
+  put(`take ${name}`, [...bench.value, thing])
+}
+function makeOwn() {
+  isNew.value = true
+  edited.value = {
+    id: crypto.randomUUID().slice(0, 8),
+    name: '',
+    massG: 50,
+    count: 1,
+    provides: [],
+    units: {},
+    condition: 1,
+    pin: null,
+    from: null,
+    note: '',
+  }
+}
+function edit(thing: Thing) {
+  isNew.value = false
+  edited.value = thing
+}
+function keep(thing: Thing) {
+  if (isNew.value) put(`lay down ${thing.name}`, [...bench.value, thing])
+  else change(thing, thing, `change ${thing.name}`)
+  edited.value = undefined
+}
+function doubles(thing: Thing): string {
+  const names = doublesOf(thing, bench.value).map((other) => other.name)
+  return names.length ? `all of it also done by ${names.slice(0, 2).join(' and ')}` : ''
+}
+</script>
+
+<template>
+  <div class="pb-10">
+    <header
+      class="sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
+    >
+      <div>
+        <h1 class="text-2xl">Bench</h1>
+        <p class="text-sm text-soft">
+          <template v-if="bench.length"
+            ><span class="figures">{{ bench.length }}</span> things,
+            <span class="figures">{{ grams(laidG) }}</span> laid out. Weigh each; what it does decides what it is
+            worth.</template
+          >
+          <template v-else>Everything that might come along.</template>
+        </p>
+      </div>
+      <div class="ml-auto flex flex-wrap gap-2">
+        <input
+          v-if="bench.length > 5"
+          v-model="filter"
+          class="slot w-44!"
+          type="search"
+          aria-label="Show only things that match"
+          placeholder="show only …"
+        />
+        <button type="button" class="knob" @click="makeOwn"><Plus :size="15" aria-hidden="true" />One of my own</button>
+        <button type="button" class="knob knob-main" @click="showsCatalogue = true">Take from the catalogue</button>
+      </div>
+    </header>
+
+    <div v-if="!bench.length" class="max-w-xl p-6">
+      <h2 class="text-lg">An empty bench</h2>
+      <p class="mt-1 text-soft">
+        Lay out whatever you own: pump, levers, tubes, the folding tool, that odd hanger. Nothing is packed yet; Weigh
+        will say what earns its grams.
+      </p>
+    </div>
+    <template v-else>
+      <div class="bench-row border-b border-line px-4 py-1.5 text-xs text-soft" aria-hidden="true">
+        <span>thing</span><span class="max-md:hidden">what it does</span><span class="text-right">one weighs</span
+        ><span class="text-center">how many</span><span />
+      </div>
+      <ul aria-label="Things on the bench">
+        <li v-for="thing in shown" :key="thing.id" class="bench-row border-b border-line px-4 py-1.5">
+          <span class="min-w-0">
+            <span class="block truncate font-semibold" :title="thing.name">{{ thing.name }}</span>
+            <span v-if="thing.condition < 1" class="text-xs text-brass"
+              >trusted to {{ Math.round(thing.condition * 100) }} %
+            </span>
+            <span
+              v-if="verdicts.get(thing.id)"
+              class="text-xs"
+              :class="verdicts.get(thing.id)!.n ? 'font-semibold text-petrol' : 'text-soft'"
+              >{{ verdicts.get(thing.id)!.n ? `take ${verdicts.get(thing.id)!.n}` : 'leave' }}</span
+            >
+          </span>
+          <span class="min-w-0 text-sm max-md:hidden">
+            <span
+              class="block truncate"
+              :class="deedsInWords(thing, catalogue).length ? '' : 'text-brass'"
+              :title="deedsInWords(thing, catalogue).join(', ')"
+              >{{ deedsInWords(thing, catalogue).join(', ') || 'nothing said yet: answers no claim' }}</span
+            >
+            <span v-if="doubles(thing) || thing.note" class="block truncate text-xs text-soft">{{
+              [doubles(thing), thing.note].filter(Boolean).join('. ')
+            }}</span>
+          </span>
+          <MeasureField
+            :label="`Mass of ${thing.name}`"
+            label-hidden
+            :model-value="thing.massG"
+            quantity="mass"
+            :unit="system === 'metric' ? 'g' : 'oz'"
+            :per-unit="system === 'metric' ? 1 : GRAMS_PER_OUNCE"
+            :least="0.1"
+            :most="20000"
+            @update:model-value="$event !== null && change(thing, { massG: $event }, `weigh ${thing.name}`)"
+          />
+          <span class="flex items-center justify-center">
+            <button
+              type="button"
+              class="knob knob-bare"
+              :disabled="thing.count <= 1"
+              :aria-label="`One ${thing.name} fewer`"
+              @click="setCount(thing, thing.count - 1)"
+            >
+              <Minus :size="14" aria-hidden="true" />
+            </button>
+            <span class="figures w-6 text-center font-semibold">{{ thing.count }}</span>
+            <button
+              type="button"
+              class="knob knob-bare"
+              :disabled="thing.count >= 99"
+              :aria-label="`One ${thing.name} more`"
+              @click="setCount(thing, thing.count + 1)"
+            >
+              <Plus :size="14" aria-hidden="true" />
+            </button>
+          </span>
+          <span class="flex justify-end">
+            <button type="button" class="knob knob-bare" :aria-label="`Change ${thing.name}`" @click="edit(thing)">
+              <Pencil :size="15" aria-hidden="true" />
+            </button>
+            <button type="button" class="knob knob-bare" :aria-label="`Remove ${thing.name}`" @click="remove(thing)">
+              <Trash2 :size="15" aria-hidden="true" />
+            </button>
+          </span>
+        </li>
+      </ul>
+      <p v-if="!shown.length" class="px-4 py-4 text-soft">Nothing on the bench matches “{{ filter }}”.</p>
+    </template>
+
+    <CatalogueDialog :open="showsCatalogue" :bench="bench" @close="showsCatalogue = false" @take="take" />
+    <ThingDialog v-if="edited" :thing="edited" :is-new="isNew" @close="edited = undefined" @keep="keep" />
+  </div>
+</template>
+
+<style scoped>
+@reference '~/assets/tin.css';
+.bench-row {
+  @apply grid items-center gap-3;
+  grid-template-columns: minmax(9rem, 1.1fr) minmax(0, 1.9fr) 5.5rem 6rem 4.5rem;
+}
+@media (max-width: 47.99rem) {
+  .bench-row {
+    grid-template-columns: minmax(0, 1fr) 5.5rem 6.5rem 4.5rem;
+    gap: 0.25rem;
+  }
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { scalePow } from 'd3-scale'
+import { classInWords } from '~~/core/supply'
+import { catalogue } from '~~/catalogue'
+
+const store = useTripStore()
+const kit = useKitStore()
+const selection = useSelection()
+const { stretch } = useView()
+const { taken, left, gap } = useVerdicts()
+
+const all = computed(() => [...taken.value, ...left.value])
+/** Both sides of every beam are drawn on this one scale, so the longer side is the heavier. */
+const scale = computed(() => {
+  const most = Math.max(0.1, ...all.value.flatMap(({ verdict, hours }) => [verdict.priceH, hours]))
+  return scalePow().exponent(0.4).domain([0, most]).range([0, 100])
+})
+
+function select(id: string) {
+  selection.thingId = selection.thingId === id ? '' : id
+}
+function togglePin(id: string) {
+  const verdict = all.value.find(({ thing }) => thing.id === id)!.verdict
+  const bench = store.trip!.bench.map((thing) =>
+    thing.id === id ? { ...thing, pin: thing.pin ? null : { min: verdict.n, max: verdict.n } } : thing,
+  )
+  const thing = bench.find((candidate) => candidate.id === id)!
+  store.edit(`${thing.pin ? 'pin' : 'unpin'} ${thing.name}`, { bench })
+}
+
+const list = useTemplateRef('list')
+function walk(event: KeyboardEvent) {
+  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
+  if (step === 0) return
+  const rows = [...list.value!.querySelectorAll<HTMLElement>('[data-row]')]
+  const at = rows.indexOf(document.activeElement as HTMLElement)
+  if (at < 0) return
+  event.preventDefault()
+  rows[Math.min(Math.max(at + step, 0), rows.length - 1)]?.focus()
+}
+</script>
+
+<template>
+  <div class="pb-10">
+    <header class="sticky top-0 z-10 border-b border-line bg-paper px-4 pb-2 pt-3">
+      <div class="flex flex-wrap items-baseline gap-x-4">
+        <h1 class="text-2xl">Weigh</h1>
+        <p class="text-sm text-soft">
+          <template v-if="gap"
+            >Only what is at stake within {{ stretch(gap.fromKm, gap.toKm) }}, the gap without
+            {{ classInWords(selection.classId, catalogue.families) }}.
+            <button type="button" class="underline" @click="selection.showClass('')">
+              Show the whole road
+            </button></template
+          >
+          <template v-else
+            >Each thing against the walking it spares. The longer side of a beam is the heavier.</template
+          >
+        </p>
+      </div>
+      <div v-if="all.length" class="head mt-2 grid gap-2 text-xs text-soft" aria-hidden="true">
+        <span>on the bench</span><span /><span class="beam-head"
+          ><span class="text-right">grams it costs</span><span>walking it spares</span></span
+        ><span /><span class="text-right">verdict</span>
+      </div>
+    </header>
+
+    <div v-if="!store.trip!.road.points.length || !store.trip!.bench.length" class="max-w-xl p-6">
+      <h2 class="text-lg">Nothing to weigh yet</h2>
+      <p class="mt-1 text-soft">A verdict needs a road to walk out from and a thing to carry.</p>
+      <div class="mt-4 flex gap-2">
+        <NuxtLink v-if="!store.trip!.road.points.length" class="knob knob-main" :to="`/trips/${store.id}/road`"
+          >Import the road</NuxtLink
+        >
+        <NuxtLink
+          v-if="!store.trip!.bench.length"
+          class="knob"
+          :class="{ 'knob-main': store.trip!.road.points.length }"
+          :to="`/trips/${store.id}/bench`"
+          >Lay things on the bench</NuxtLink
+        >
+      </div>
+    </div>
+
+    <div v-else ref="list" @keydown="walk">
+      <h2 class="sr-only">What comes along</h2>
+      <ul aria-label="What comes along">
+        <BeamRow
+          v-for="row in taken"
+          :key="row.thing.id"
+          :row="row"
+          :scale="scale"
+          :selected="selection.thingId === row.thing.id"
+          @select="select(row.thing.id)"
+          @pin="togglePin(row.thing.id)"
+        />
+      </ul>
+      <p v-if="kit.reckoning?.kit && !taken.length" class="px-4 py-3 text-soft">
+        At this dial nothing earns its grams.
+      </p>
+      <div v-if="left.length" class="waterline flex items-center gap-3 px-4 py-2">
+        <h2 class="text-sm font-semibold text-soft">Below the waterline: stays at home</h2>
+      </div>
+      <ul aria-label="What stays at home">
+        <BeamRow
+          v-for="row in left"
+          :key="row.thing.id"
+          :row="row"
+          :scale="scale"
+          :selected="selection.thingId === row.thing.id"
+          @select="select(row.thing.id)"
+          @pin="togglePin(row.thing.id)"
+        />
+      </ul>
+      <AssumptionsSheet class="mx-4 mt-6" />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.head {
+  grid-template-columns: minmax(0, 15rem) 4rem minmax(0, 1fr) 4.2rem 4.8rem;
+}
+.beam-head {
+  display: grid;
+  grid-template-columns: 3fr 7fr;
+  gap: 0.75rem;
+}
+.waterline::after {
+  content: '';
+  flex: 1;
+  height: 6px;
+  background: radial-gradient(circle at 6px -3px, transparent 6px, var(--petrol) 6.5px, transparent 8px) repeat-x 0 0 /
+    12px 6px;
+}
+</style>

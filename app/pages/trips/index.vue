@@ -1,0 +1,213 @@
+<script setup lang="ts">
+import { FileUp, Trash2 } from '@lucide/vue'
+import { bikeFrom, bikeStarts } from '~~/catalogue'
+import { dialsSchema, tripFormat, type Trip } from '~~/core/trip'
+import { emptyRoad } from '~~/core/road'
+import { skillWords, type Skill } from '~~/core/crew'
+import { linesOf } from '~/composables/useApi'
+
+definePageMeta({ middleware: 'signed-in' })
+useHead({ title: 'Trips · Rag Tin' })
+
+interface TripLine {
+  id: string
+  name: string
+  updatedAt: string
+  lengthKm: number | null
+  things: number
+}
+
+const store = useTripStore()
+store.trip = undefined
+const { km } = useView()
+const trips = ref<TripLine[]>()
+const lines = ref<string[]>([])
+const thrownAway = shallowRef<TripLine>()
+const picker = useTemplateRef<HTMLInputElement>('picker')
+
+async function list() {
+  try {
+    trips.value = await api<TripLine[]>('/api/trips')
+  } catch (error) {
+    lines.value = linesOf(error)
+  }
+}
+void list()
+
+const name = ref('')
+const riders = ref<{ name: string; bike: string; hands: Skill }[]>([{ name: '', bike: 'gravel', hands: 2 }])
+const busy = ref(false)
+
+async function create(document: unknown) {
+  busy.value = true
+  lines.value = []
+  try {
+    const { id } = await api<{ id: string }>('/api/trips', {
+      method: 'POST',
+      body: document as Record<string, unknown>,
+    })
+    await navigateTo(`/trips/${id}/road`)
+  } catch (error) {
+    lines.value = linesOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+function begin() {
+  const trip: Trip = {
+    format: tripFormat,
+    name: name.value.trim() || 'A trip without a name',
+    road: emptyRoad,
+    stops: [],
+    bikes: riders.value.map((rider, i) => bikeFrom(rider.bike, `bike-${i + 1}`)),
+    crew: riders.value.map((rider, i) => ({
+      id: `rider-${i + 1}`,
+      name: rider.name.trim() || `Rider ${i + 1}`,
+      bikeId: `bike-${i + 1}`,
+      hands: rider.hands,
+      skills: {},
+    })),
+    bench: [],
+    dials: dialsSchema.parse({}),
+  }
+  void create(trip)
+}
+async function importTrip(file: File) {
+  try {
+    await create(JSON.parse(await file.text()))
+  } catch {
+    lines.value = [`${file.name}: not JSON; expected a trip document exported from Rag Tin`]
+  }
+}
+function picked(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (file) void importTrip(file)
+}
+const over = useFileDrop((file) => void importTrip(file))
+
+async function throwAway(trip: TripLine) {
+  await api(`/api/trips/${trip.id}`, { method: 'DELETE' })
+  thrownAway.value = trip
+  await list()
+}
+async function takeBack() {
+  await api(`/api/trips/${thrownAway.value!.id}/restore`, { method: 'POST' })
+  thrownAway.value = undefined
+  await list()
+}
+</script>
+
+<template>
+  <div class="flex min-h-full flex-col">
+    <TinHeader />
+    <main
+      class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-8 p-6 lg:grid-cols-[1.4fr_1fr]"
+      :class="over ? 'outline-4 outline-dashed -outline-offset-8 outline-petrol' : ''"
+    >
+      <section aria-labelledby="trips-title">
+        <h1 id="trips-title" class="text-2xl">Trips</h1>
+        <p
+          v-if="thrownAway"
+          role="status"
+          class="mt-3 flex items-center justify-between rounded border border-line bg-well px-3 py-2 text-sm"
+        >
+          “{{ thrownAway.name }}” was thrown away.<button type="button" class="knob" @click="takeBack">
+            Take it back
+          </button>
+        </p>
+        <p v-if="!trips" role="status" class="mt-4 text-soft">Looking …</p>
+        <p v-else-if="!trips.length" class="mt-4 text-soft">
+          None yet. Begin one at the side, or drop a trip document exported from Rag Tin here.
+        </p>
+        <ul class="mt-4 space-y-3">
+          <li v-for="trip in trips" :key="trip.id" class="sheet flex items-center gap-4 py-2 pl-4 pr-2">
+            <NuxtLink :to="`/trips/${trip.id}/weigh`" class="min-w-0 flex-1 py-1.5">
+              <span class="block truncate text-lg font-bold [font-stretch:108%]">{{ trip.name }}</span>
+              <span class="text-sm text-soft"
+                >{{ trip.lengthKm ? km(trip.lengthKm) : 'no road yet' }} ·
+                {{ trip.things === 1 ? 'one thing' : `${trip.things} things` }} on the bench · changed
+                {{ new Date(trip.updatedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'long' }) }}</span
+              >
+            </NuxtLink>
+            <button
+              type="button"
+              class="knob knob-bare"
+              :aria-label="`Throw away ${trip.name}`"
+              @click="throwAway(trip)"
+            >
+              <Trash2 :size="16" aria-hidden="true" />
+            </button>
+          </li>
+        </ul>
+      </section>
+      <section class="sheet self-start p-4" aria-labelledby="new-title">
+        <h2 id="new-title" class="text-lg">A new trip</h2>
+        <form class="mt-3 space-y-3" @submit.prevent="begin">
+          <label class="block text-sm text-soft"
+            >Name<input v-model="name" class="slot mt-1 text-ink" maxlength="120" placeholder="Where to, and when"
+          /></label>
+          <fieldset v-for="(rider, i) in riders" :key="i" class="space-y-2 border-t border-line pt-2">
+            <legend class="float-left mb-2 w-full text-sm font-semibold">
+              {{ riders.length > 1 ? `Rider ${i + 1}` : 'Rider' }}
+              <button
+                v-if="riders.length > 1"
+                type="button"
+                class="float-right font-normal underline"
+                :aria-label="`Without rider ${i + 1}`"
+                @click="riders.splice(i, 1)"
+              >
+                without
+              </button>
+            </legend>
+            <label class="block text-sm text-soft"
+              >Name<input v-model="rider.name" class="slot mt-1 text-ink" maxlength="120"
+            /></label>
+            <div class="grid grid-cols-2 gap-2">
+              <label class="block text-sm text-soft"
+                >Rides
+                <select v-model="rider.bike" class="slot mt-1 text-ink">
+                  <option v-for="start in bikeStarts" :key="start.id" :value="start.id">{{ start.name }}</option>
+                </select>
+              </label>
+              <label class="block text-sm text-soft"
+                >Repairs were
+                <select v-model.number="rider.hands" class="slot mt-1 text-ink">
+                  <option v-for="(words, level) in skillWords" :key="level" :value="level">
+                    {{ level === 0 ? 'never tried' : words }}
+                  </option>
+                </select>
+              </label>
+            </div>
+          </fieldset>
+          <div class="flex justify-between gap-2 pt-1">
+            <button
+              v-if="riders.length < 12"
+              type="button"
+              class="knob"
+              @click="riders.push({ name: '', bike: 'gravel', hands: 2 })"
+            >
+              One more rider
+            </button>
+            <button type="submit" class="knob knob-main" :disabled="busy">Begin</button>
+          </div>
+        </form>
+        <hr class="my-4 border-line" />
+        <button type="button" class="knob w-full" :disabled="busy" @click="picker?.click()">
+          <FileUp :size="15" aria-hidden="true" />Import a trip document
+        </button>
+        <input
+          ref="picker"
+          type="file"
+          accept=".json,application/json"
+          class="sr-only"
+          aria-label="Trip document"
+          tabindex="-1"
+          @change="picked"
+        />
+        <FaultLines class="mt-3" :lines="lines" title="Not taken; your trips are as they were." />
+      </section>
+    </main>
+  </div>
+</template>

@@ -1,0 +1,24 @@
+import type { Reference } from '../reference'
+import { classInWords } from '../supply'
+import type { Thing } from './schema'
+
+/** What a thing does and is a stock of, in words. */
+export function deedsInWords(thing: Pick<Thing, 'provides' | 'units'>, reference: Reference): string[] {
+  const functions = thing.provides.map((id) => reference.functions.find((known) => known.id === id)?.name ?? id)
+  const stocks = Object.entries(thing.units).map(([classId, amount]) => {
+    const words = classInWords(classId, reference.families)
+    return amount === 1 ? words : `${amount} × ${words}`
+  })
+  return [...stocks, ...functions]
+}
+
+/** Things on the bench that do all that another one does: doubles, or a better tool. */
+export function doublesOf(thing: Thing, bench: readonly Thing[]): Thing[] {
+  if (thing.provides.length === 0) return []
+  return bench.filter((other) => other.id !== thing.id && thing.provides.every((deed) => other.provides.includes(deed)))
+}
+
+/** Mass of everything laid out. */
+export function laidOutG(bench: readonly Thing[]): number {
+  return bench.reduce((sum, thing) => sum + thing.massG * thing.count, 0)
+}

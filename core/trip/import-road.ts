@@ -1,0 +1,69 @@
+import { placeOnRoad, type GpxRoad, type Survey } from '../road'
+import type { Stop } from '../supply'
+import type { Trip } from './schema'
+
+/** What becomes of a trip when its road is replaced. */
+export interface NewRoad {
+  readonly road: Trip['road']
+  readonly stops: Stop[]
+  /** Stops and stretches that lie beyond the end of the new road and were left out, by name. */
+  readonly leftOut: string[]
+  /** Waypoints of the file that became stops. */
+  readonly added: number
+}
+
+/** A waypoint farther than this from the line is no stop of this road. */
+const farthestM = 20_000
+
+/**
+ * Replaces a trip's road by one read from a file: stops stay at their
+ * kilometre, the file's waypoints become stops, and what would lie beyond the
+ * new end is left out and named.
+ *
+ * @param newId gives a fresh id for each new stop
+ */
+export function withRoad(
+  trip: Pick<Trip, 'road' | 'stops'>,
+  gpx: GpxRoad,
+  survey: Survey,
+  newId: () => string,
+): NewRoad {
+  const fits = (km: number) => km <= survey.lengthKm
+  const kept = trip.stops.filter((stop) => fits(stop.roadKm))
+  const stretches = trip.road.stretches.filter((stretch) => fits(stretch.toKm))
+  const known = new Set(kept.map((stop) => stop.name))
+  const added = gpx.waypoints.flatMap(({ name, lat, lon }): Stop[] => {
+    const { roadKm, offRoadM } = placeOnRoad(gpx.points, survey, lat, lon)
+    if (known.has(name) || offRoadM > farthestM) return []
+    return [
+      {
+        id: newId(),
+        name: name.slice(0, 120),
+        roadKm: rounded(roadKm),
+        offRoadM: Math.round(offRoadM),
+        services: [],
+        exit: null,
+        note: '',
+      },
+    ]
+  })
+  return {
+    road: { name: gpx.name || trip.road.name, points: gpx.points, stretches },
+    stops: inOrder([...kept, ...added]),
+    leftOut: [
+      ...trip.stops.filter((stop) => !fits(stop.roadKm)).map((stop) => stop.name),
+      ...trip.road.stretches.filter((stretch) => !fits(stretch.toKm)).map(({ fromKm, toKm }) => `km ${fromKm}–${toKm}`),
+    ],
+    added: added.length,
+  }
+
+  /** To 10 m, but never past the end. */
+  function rounded(km: number): number {
+    return Math.min(Math.round(km * 100) / 100, survey.lengthKm)
+  }
+}
+
+/** Stops as one meets them. */
+export function inOrder(stops: readonly Stop[]): Stop[] {
+  return [...stops].sort((a, b) => a.roadKm - b.roadKm)
+}

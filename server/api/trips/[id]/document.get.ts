@@ -1,0 +1,12 @@
+import { readTripDocument } from '../../../db/trips'
+import { answering, personOf, tripIdOf } from '../../../http/answers'
+import { database } from '../../../http/database'
+import { fileNameFor } from '../../../http/download'
+
+/** The trip document, to keep or to hand on. */
+export default answering(async (event) => {
+  const { trip } = await readTripDocument(database(), await personOf(event), tripIdOf(event))
+  setHeader(event, 'content-type', 'application/json; charset=utf-8')
+  setHeader(event, 'content-disposition', `attachment; filename="${fileNameFor(trip.name)}.rag-tin.json"`)
+  return trip
+})

@@ -1,0 +1,19 @@
+import { z } from 'zod'
+import { partNames } from '../../../../core/trip'
+import { saveParts } from '../../../db/trips'
+import { answering, bodyOf, personOf, tripIdOf } from '../../../http/answers'
+import { database } from '../../../http/database'
+
+const changesSchema = z.object({
+  changes: z
+    .array(z.object({ part: z.enum(partNames), base: z.number().int().min(0), value: z.unknown() }))
+    .min(1)
+    .max(partNames.length),
+})
+
+/** Saves some parts of a trip, all or none; 409 when one was saved elsewhere since it was read. */
+export default answering(async (event) => {
+  const ownerId = await personOf(event)
+  const { changes } = await bodyOf(event, changesSchema)
+  return { versions: await saveParts(database(), ownerId, tripIdOf(event), changes) }
+})

@@ -1,0 +1,255 @@
+import {
+  boolean,
+  char,
+  datetime,
+  double,
+  foreignKey,
+  index,
+  int,
+  longtext,
+  mysqlTable,
+  primaryKey,
+  text,
+  varchar,
+} from 'drizzle-orm/mysql-core'
+
+const partId = (name: string) => varchar(name, { length: 60 }).notNull()
+const tripId = () =>
+  char('trip_id', { length: 36 })
+    .notNull()
+    .references(() => trips.id, { onDelete: 'cascade' })
+const position = () => int('position').notNull()
+
+export const users = mysqlTable('users', {
+  id: char('id', { length: 36 }).primaryKey(),
+  email: varchar('email', { length: 190 }).notNull().unique(),
+  name: varchar('name', { length: 120 }).notNull(),
+  /** Empty for an account that nobody signs in to with a password. */
+  passwordHash: varchar('password_hash', { length: 255 }).notNull(),
+  createdAt: datetime('created_at').notNull(),
+})
+
+/** Failed sign-ins, by account and by address, so that guessing can be slowed down. */
+export const signInFailures = mysqlTable(
+  'sign_in_failures',
+  {
+    id: int('id').autoincrement().primaryKey(),
+    subject: varchar('subject', { length: 200 }).notNull(),
+    at: datetime('at', { fsp: 3 }).notNull(),
+  },
+  (table) => [index('sign_in_failures_subject').on(table.subject, table.at)],
+)
+
+export const trips = mysqlTable(
+  'trips',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    ownerId: char('owner_id', { length: 36 })
+      .notNull()
+      .references(() => users.id, { onDelete: 'cascade' }),
+    name: varchar('name', { length: 120 }).notNull(),
+    createdAt: datetime('created_at').notNull(),
+    updatedAt: datetime('updated_at', { fsp: 3 }).notNull(),
+    /** Set while a trip lies in the bin; it can be taken out again. */
+    deletedAt: datetime('deleted_at'),
+  },
+  (table) => [index('trips_owner').on(table.ownerId)],
+)
+
+/** How often each part of a trip has been saved: what keeps two windows from overwriting each other. */
+export const partVersions = mysqlTable(
+  'part_versions',
+  {
+    tripId: tripId(),
+    part: varchar('part', { length: 20 }).notNull(),
+    version: int('version').notNull(),
+    savedAt: datetime('saved_at', { fsp: 3 }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.part] })],
+)
+
+export const roads = mysqlTable('roads', {
+  tripId: char('trip_id', { length: 36 })
+    .primaryKey()
+    .references(() => trips.id, { onDelete: 'cascade' }),
+  name: varchar('name', { length: 200 }).notNull(),
+  /** The line as JSON: [[lat, lon, eleM or null], …]. */
+  points: longtext('points').notNull(),
+  /** Measured when saved, so that places on the road can be checked without the line. */
+  lengthKm: double('length_km').notNull(),
+})
+
+export const stretches = mysqlTable(
+  'stretches',
+  {
+    tripId: tripId(),
+    id: partId('id'),
+    position: position(),
+    fromKm: double('from_km').notNull(),
+    toKm: double('to_km').notNull(),
+    surface: varchar('surface', { length: 20 }).notNull(),
+    thorns: boolean('thorns').notNull(),
+    wet: boolean('wet').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.id] })],
+)
+
+export const stops = mysqlTable(
+  'stops',
+  {
+    tripId: tripId(),
+    id: partId('id'),
+    position: position(),
+    name: varchar('name', { length: 120 }).notNull(),
+    roadKm: double('road_km').notNull(),
+    offRoadM: double('off_road_m').notNull(),
+    exit: varchar('exit_kind', { length: 20 }),
+    note: text('note').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.id] })],
+)
+
+export const services = mysqlTable(
+  'services',
+  {
+    tripId: char('trip_id', { length: 36 }).notNull(),
+    stopId: partId('stop_id'),
+    position: position(),
+    kind: varchar('kind', { length: 40 }).notNull(),
+    hours: varchar('hours', { length: 200 }).notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.tripId, table.stopId, table.position] }),
+    foreignKey({ columns: [table.tripId, table.stopId], foreignColumns: [stops.tripId, stops.id] }).onDelete('cascade'),
+  ],
+)
+
+/** What is known of a very place: how likely it has a class. */
+export const serviceStocks = mysqlTable(
+  'service_stocks',
+  {
+    tripId: char('trip_id', { length: 36 }).notNull(),
+    stopId: partId('stop_id'),
+    position: position(),
+    supplyClass: partId('supply_class'),
+    chance: double('chance').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.tripId, table.stopId, table.position, table.supplyClass] }),
+    foreignKey({
+      name: 'service_stocks_service',
+      columns: [table.tripId, table.stopId, table.position],
+      foreignColumns: [services.tripId, services.stopId, services.position],
+    }).onDelete('cascade'),
+  ],
+)
+
+export const bikes = mysqlTable(
+  'bikes',
+  {
+    tripId: tripId(),
+    id: partId('id'),
+    position: position(),
+    name: varchar('name', { length: 120 }).notNull(),
+    /** Everything else there is to know of the bike, as JSON. */
+    passport: longtext('passport').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.id] })],
+)
+
+export const riders = mysqlTable(
+  'riders',
+  {
+    tripId: char('trip_id', { length: 36 }).notNull(),
+    id: partId('id'),
+    position: position(),
+    name: varchar('name', { length: 120 }).notNull(),
+    bikeId: partId('bike_id'),
+    hands: int('hands').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.tripId, table.id] }),
+    foreignKey({ columns: [table.tripId, table.bikeId], foreignColumns: [bikes.tripId, bikes.id] }).onDelete('cascade'),
+  ],
+)
+
+export const riderSkills = mysqlTable(
+  'rider_skills',
+  {
+    tripId: char('trip_id', { length: 36 }).notNull(),
+    riderId: partId('rider_id'),
+    technique: partId('technique'),
+    level: int('level').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.tripId, table.riderId, table.technique] }),
+    foreignKey({ columns: [table.tripId, table.riderId], foreignColumns: [riders.tripId, riders.id] }).onDelete(
+      'cascade',
+    ),
+  ],
+)
+
+export const things = mysqlTable(
+  'things',
+  {
+    tripId: tripId(),
+    id: partId('id'),
+    position: position(),
+    name: varchar('name', { length: 120 }).notNull(),
+    massG: double('mass_g').notNull(),
+    count: int('count').notNull(),
+    condition: double('condition_share').notNull(),
+    pinMin: int('pin_min'),
+    pinMax: int('pin_max'),
+    takenFrom: varchar('taken_from', { length: 60 }),
+    note: text('note').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.id] })],
+)
+
+export const thingFunctions = mysqlTable(
+  'thing_functions',
+  {
+    tripId: char('trip_id', { length: 36 }).notNull(),
+    thingId: partId('thing_id'),
+    position: position(),
+    toolFunction: partId('tool_function'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.tripId, table.thingId, table.position] }),
+    foreignKey({ columns: [table.tripId, table.thingId], foreignColumns: [things.tripId, things.id] }).onDelete(
+      'cascade',
+    ),
+  ],
+)
+
+export const thingUnits = mysqlTable(
+  'thing_units',
+  {
+    tripId: char('trip_id', { length: 36 }).notNull(),
+    thingId: partId('thing_id'),
+    supplyClass: partId('supply_class'),
+    amount: double('amount').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.tripId, table.thingId, table.supplyClass] }),
+    foreignKey({ columns: [table.tripId, table.thingId], foreignColumns: [things.tripId, things.id] }).onDelete(
+      'cascade',
+    ),
+  ],
+)
+
+export const dials = mysqlTable('dials', {
+  tripId: char('trip_id', { length: 36 })
+    .primaryKey()
+    .references(() => trips.id, { onDelete: 'cascade' }),
+  gramsPerHour: double('grams_per_hour').notNull(),
+  budgetG: double('budget_g'),
+  trust: double('trust').notNull(),
+  walking: varchar('walking', { length: 20 }).notNull(),
+  walkHoursPerDay: double('walk_hours_per_day').notNull(),
+  nightOutH: double('night_out_h').notNull(),
+  rideOverH: double('ride_over_h').notNull(),
+  helper: double('helper').notNull(),
+  liftWaitH: double('lift_wait_h'),
+})

@@ -1,0 +1,275 @@
+import { and, asc, eq, notInArray } from 'drizzle-orm'
+import type { AnyMySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core'
+import { bikeSchema } from '../../core/bike'
+import { riderSchema } from '../../core/crew'
+import { kmAlong, roadSchema, type Road } from '../../core/road'
+import { thingSchema } from '../../core/bench'
+import { stopSchema } from '../../core/supply'
+import { dialsSchema, type PartName, type Trip } from '../../core/trip'
+import type { Connection } from './connection'
+import * as t from './schema'
+
+/**
+ * The one place where a trip document is taken apart into rows and put
+ * together again. Each part has a reader and a writer.
+ */
+type Readers = { [P in PartName]: (db: Connection, tripId: string) => Promise<Trip[P]> }
+type Writers = { [P in PartName]: (db: Connection, tripId: string, value: Trip[P]) => Promise<void> }
+
+const rowsOf = <T>(rows: readonly T[], belongs: (row: T) => boolean) => rows.filter(belongs)
+
+export const readPart: Readers = {
+  async name(db, tripId) {
+    const [row] = await db.select({ name: t.trips.name }).from(t.trips).where(eq(t.trips.id, tripId))
+    return row?.name ?? ''
+  },
+
+  async road(db, tripId) {
+    const [road] = await db.select().from(t.roads).where(eq(t.roads.tripId, tripId))
+    return roadSchema.parse({
+      name: road?.name ?? '',
+      points: JSON.parse(road?.points ?? '[]'),
+      stretches: await readStretches(db, tripId),
+    })
+  },
+
+  async stops(db, tripId) {
+    const [stops, services, stocks] = [
+      await db.select().from(t.stops).where(eq(t.stops.tripId, tripId)).orderBy(asc(t.stops.position)),
+      await db.select().from(t.services).where(eq(t.services.tripId, tripId)).orderBy(asc(t.services.position)),
+      await db.select().from(t.serviceStocks).where(eq(t.serviceStocks.tripId, tripId)),
+    ]
+    return stops.map((stop) =>
+      stopSchema.parse({
+        ...stop,
+        services: rowsOf(services, (service) => service.stopId === stop.id).map(({ kind, hours, position }) => ({
+          kind,
+          hours,
+          stocks: Object.fromEntries(
+            rowsOf(stocks, (stock) => stock.stopId === stop.id && stock.position === position).map((stock) => [
+              stock.supplyClass,
+              stock.chance,
+            ]),
+          ),
+        })),
+      }),
+    )
+  },
+
+  async bikes(db, tripId) {
+    const rows = await db.select().from(t.bikes).where(eq(t.bikes.tripId, tripId)).orderBy(asc(t.bikes.position))
+    return rows.map(({ id, name, passport }) => bikeSchema.parse({ ...JSON.parse(passport), id, name }))
+  },
+
+  async crew(db, tripId) {
+    const riders = await db.select().from(t.riders).where(eq(t.riders.tripId, tripId)).orderBy(asc(t.riders.position))
+    const skills = await db.select().from(t.riderSkills).where(eq(t.riderSkills.tripId, tripId))
+    return riders.map((rider) =>
+      riderSchema.parse({
+        ...rider,
+        skills: Object.fromEntries(
+          rowsOf(skills, (skill) => skill.riderId === rider.id).map(({ technique, level }) => [technique, level]),
+        ),
+      }),
+    )
+  },
+
+  async bench(db, tripId) {
+    const [things, functions, units] = [
+      await db.select().from(t.things).where(eq(t.things.tripId, tripId)).orderBy(asc(t.things.position)),
+      await db
+        .select()
+        .from(t.thingFunctions)
+        .where(eq(t.thingFunctions.tripId, tripId))
+        .orderBy(asc(t.thingFunctions.position)),
+      await db.select().from(t.thingUnits).where(eq(t.thingUnits.tripId, tripId)),
+    ]
+    return things.map((thing) =>
+      thingSchema.parse({
+        ...thing,
+        from: thing.takenFrom,
+        pin: thing.pinMin === null ? null : { min: thing.pinMin, max: thing.pinMax },
+        provides: rowsOf(functions, (row) => row.thingId === thing.id).map((row) => row.toolFunction),
+        units: Object.fromEntries(
+          rowsOf(units, (row) => row.thingId === thing.id).map((row) => [row.supplyClass, row.amount]),
+        ),
+      }),
+    )
+  },
+
+  async dials(db, tripId) {
+    const [row] = await db.select().from(t.dials).where(eq(t.dials.tripId, tripId))
+    return dialsSchema.parse(row ?? {})
+  },
+}
+
+export const writePart: Writers = {
+  async name(db, tripId, name) {
+    await db.update(t.trips).set({ name }).where(eq(t.trips.id, tripId))
+  },
+
+  async road(db, tripId, road) {
+    const row = { name: road.name, points: JSON.stringify(road.points), lengthKm: lengthOf(road) }
+    await db
+      .insert(t.roads)
+      .values({ tripId, ...row })
+      .onDuplicateKeyUpdate({ set: row })
+    await db.delete(t.stretches).where(eq(t.stretches.tripId, tripId))
+    await insertAll(
+      db,
+      t.stretches,
+      road.stretches.map((stretch, position) => ({ tripId, position, ...stretch })),
+    )
+  },
+
+  async stops(db, tripId, stops) {
+    await db.delete(t.stops).where(eq(t.stops.tripId, tripId))
+    await insertAll(
+      db,
+      t.stops,
+      stops.map(({ id, name, roadKm, offRoadM, exit, note }, position) => ({
+        tripId,
+        id,
+        position,
+        name,
+        roadKm,
+        offRoadM,
+        exit,
+        note,
+      })),
+    )
+    const services = stops.flatMap((stop) =>
+      stop.services.map((service, position) => ({ tripId, stopId: stop.id, position, ...service })),
+    )
+    await insertAll(
+      db,
+      t.services,
+      services.map(({ stocks: _, ...row }) => row),
+    )
+    await insertAll(
+      db,
+      t.serviceStocks,
+      services.flatMap(({ stopId, position, stocks }) =>
+        Object.entries(stocks).map(([supplyClass, chance]) => ({ tripId, stopId, position, supplyClass, chance })),
+      ),
+    )
+  },
+
+  async bikes(db, tripId, bikes) {
+    // Riders point at bikes, so bikes that stay must stay: gone ones are deleted, the others written over.
+    await deleteOthers(db, t.bikes, t.bikes.tripId, t.bikes.id, tripId, bikes)
+    for (const [position, { id, name, ...passport }] of bikes.entries()) {
+      const row = { position, name, passport: JSON.stringify(passport) }
+      await db
+        .insert(t.bikes)
+        .values({ tripId, id, ...row })
+        .onDuplicateKeyUpdate({ set: row })
+    }
+  },
+
+  async crew(db, tripId, crew) {
+    await db.delete(t.riders).where(eq(t.riders.tripId, tripId))
+    await insertAll(
+      db,
+      t.riders,
+      crew.map(({ skills: _, ...rider }, position) => ({ tripId, position, ...rider })),
+    )
+    await insertAll(
+      db,
+      t.riderSkills,
+      crew.flatMap((rider) =>
+        Object.entries(rider.skills).map(([technique, level]) => ({ tripId, riderId: rider.id, technique, level })),
+      ),
+    )
+  },
+
+  async bench(db, tripId, bench) {
+    await db.delete(t.things).where(eq(t.things.tripId, tripId))
+    await insertAll(
+      db,
+      t.things,
+      bench.map(({ id, name, massG, count, condition, pin, from, note }, position) => ({
+        tripId,
+        id,
+        position,
+        name,
+        massG,
+        count,
+        condition,
+        pinMin: pin?.min ?? null,
+        pinMax: pin?.max ?? null,
+        takenFrom: from,
+        note,
+      })),
+    )
+    await insertAll(
+      db,
+      t.thingFunctions,
+      bench.flatMap((thing) =>
+        thing.provides.map((toolFunction, position) => ({ tripId, thingId: thing.id, position, toolFunction })),
+      ),
+    )
+    await insertAll(
+      db,
+      t.thingUnits,
+      bench.flatMap((thing) =>
+        Object.entries(thing.units).map(([supplyClass, amount]) => ({
+          tripId,
+          thingId: thing.id,
+          supplyClass,
+          amount,
+        })),
+      ),
+    )
+  },
+
+  async dials(db, tripId, dials) {
+    await db
+      .insert(t.dials)
+      .values({ tripId, ...dials })
+      .onDuplicateKeyUpdate({ set: dials })
+  },
+}
+
+/** Everything but the line of the road, which is long and seldom needed. */
+export async function readRoadWithoutLine(db: Connection, tripId: string): Promise<{ road: Road; lengthKm: number }> {
+  const [row] = await db
+    .select({ name: t.roads.name, lengthKm: t.roads.lengthKm })
+    .from(t.roads)
+    .where(eq(t.roads.tripId, tripId))
+  return {
+    road: { name: row?.name ?? '', points: [], stretches: await readStretches(db, tripId) },
+    lengthKm: row?.lengthKm ?? 0,
+  }
+}
+
+export function lengthOf(road: Road): number {
+  const km = kmAlong(road.points)
+  return km.length > 0 ? km[km.length - 1]! : 0
+}
+
+async function readStretches(db: Connection, tripId: string): Promise<Road['stretches']> {
+  const rows = await db
+    .select()
+    .from(t.stretches)
+    .where(eq(t.stretches.tripId, tripId))
+    .orderBy(asc(t.stretches.position))
+  return roadSchema.shape.stretches.parse(rows)
+}
+
+async function insertAll<T extends MySqlTable>(db: Connection, table: T, rows: T['$inferInsert'][]): Promise<void> {
+  if (rows.length > 0) await db.insert(table).values(rows)
+}
+
+async function deleteOthers(
+  db: Connection,
+  table: MySqlTable,
+  tripColumn: AnyMySqlColumn,
+  idColumn: AnyMySqlColumn,
+  tripId: string,
+  kept: readonly { id: string }[],
+): Promise<void> {
+  const ids = kept.map(({ id }) => id)
+  const ofTrip = eq(tripColumn, tripId)
+  await db.delete(table).where(ids.length > 0 ? and(ofTrip, notInArray(idColumn, ids)) : ofTrip)
+}

@@ -1,0 +1,61 @@
+import { getRequestURL, type H3Event } from 'h3'
+import type { z } from 'zod'
+import { checkAgainst } from '../../core/fault'
+import { faultLines } from '../../core/trip'
+import { NoSuchTrip, SavedMeanwhile } from '../db/trips'
+
+/** Reads a request's JSON body against a schema; whatever does not fit is a Fault. */
+export async function bodyOf<S extends z.ZodType>(event: H3Event, schema: S): Promise<z.output<S>> {
+  let body: unknown
+  try {
+    body = await readBody(event)
+  } catch {
+    throw createError({
+      statusCode: 400,
+      statusMessage: 'Bad Request',
+      data: { lines: ['the request: not JSON; expected JSON'] },
+    })
+  }
+  return checkAgainst(schema, body)
+}
+
+/** Turns what the core and the database say into answers a browser understands. */
+export function answering<T>(handler: (event: H3Event) => Promise<T>) {
+  return defineEventHandler(async (event) => {
+    try {
+      return await handler(event)
+    } catch (error) {
+      const lines = faultLines(error)
+      if (lines) throw createError({ statusCode: 422, statusMessage: 'Unprocessable Content', data: { lines } })
+      if (error instanceof NoSuchTrip) {
+        throw createError({ statusCode: 404, statusMessage: 'Not Found', data: { lines: ['There is no such trip.'] } })
+      }
+      if (error instanceof SavedMeanwhile) {
+        throw createError({
+          statusCode: 409,
+          statusMessage: 'Conflict',
+          data: { lines: [error.message], parts: error.parts },
+        })
+      }
+      throw error
+    }
+  })
+}
+
+/** The signed-in person's id; 401 for anybody else. */
+export async function personOf(event: H3Event): Promise<string> {
+  const { user } = await requireUserSession(event)
+  return user.id
+}
+
+export function tripIdOf(event: H3Event): string {
+  return getRouterParam(event, 'id') ?? ''
+}
+
+/** Whether a request that changes something comes from the app itself. */
+export function comesFromHere(event: H3Event): boolean {
+  const site = getHeader(event, 'sec-fetch-site')
+  if (site) return site === 'same-origin' || site === 'none'
+  const origin = getHeader(event, 'origin')
+  return !origin || origin === getRequestURL(event).origin
+}

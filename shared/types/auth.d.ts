@@ -1,0 +1,9 @@
+declare module '#auth-utils' {
+  interface User {
+    id: string
+    name: string
+    email: string
+  }
+}
+
+export {}
