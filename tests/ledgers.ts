@@ -138,3 +138,86 @@ export function randomLedger(seed: number, size: RandomSize): Ledger {
     ...(random() < 0.85 || !budgeted ? { gramsPerHour: whole(50, 1500) } : {}),
   }
 }
+
+/**
+ * A random ledger built like a real one: systems of a bike with tools and
+ * stocks of their own, a few tools and stocks that serve them all, hazards
+ * repeated over the gaps of the road, several schools of mending for each.
+ */
+export function bikeLikeLedger(seed: number): Ledger {
+  const random = seeded(seed)
+  const whole = (low: number, high: number) => low + Math.floor(random() * (high - low + 1))
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
+  const legs = whole(8, 14)
+  const partition = (chance: number) => {
+    const gaps: number[][] = [[0]]
+    for (let leg = 1; leg < legs; leg++) {
+      if (random() < chance) gaps.push([leg])
+      else gaps[gaps.length - 1]!.push(leg)
+    }
+    return gaps
+  }
+  const items: Ledger['items'] = []
+  const stocks: Ledger['stocks'] = []
+  const tool = (id: string, provides: string[], massG: number) => items.push({ id, massG, max: 1, provides, units: {} })
+  const stock = (id: string, massG: number, max: number, units: number) => {
+    stocks.push({ id, gaps: partition(0.35) })
+    items.push({ id: `a ${id}`, massG, max, provides: [], units: { [id]: units } })
+  }
+  const shared = ['keys', 'pliers', 'wipe']
+  const common = ['tape', 'tie']
+  for (const name of shared) tool(`own ${name}`, [name], whole(10, 90))
+  for (const name of common) stock(name, whole(8, 20), 1, whole(3, 6))
+  const claims: Ledger['claims'] = []
+  const systems = whole(7, 10)
+  for (let s = 0; s < systems; s++) {
+    const functions = Array.from({ length: whole(1, 3) }, (_, f) => `s${s}f${f}`)
+    const parts = Array.from({ length: whole(1, 3) }, (_, p) => `s${s}p${p}`)
+    functions.forEach((fn) => tool(`tool ${fn}`, [fn], whole(10, 150)))
+    parts.forEach((part) => stock(part, whole(3, 180), whole(1, 4), pick([1, 1, 1, 2, 6])))
+    for (let h = 0; h < whole(1, 4); h++) {
+      const gaps = partition(0.35)
+      const perGap = random() ** 2 * 0.9
+      const fixes = Array.from({ length: whole(1, 4) }, (_, f) => ({
+        id: `fix${f}`,
+        needs: [...new Set([...functions.filter(() => random() < 0.55), ...(random() < 0.3 ? [pick(shared)] : [])])],
+        uses: random() < 0.8 ? { [random() < 0.85 ? pick(parts) : pick(common)]: 1 } : {},
+        success: 0.3 + random() * 0.7,
+        share: random() * 0.4,
+      }))
+      gaps.forEach((gap, g) => {
+        const lossH = gap.length * (0.5 + random() * 3)
+        const expected = (perGap * gap.length) / 3
+        let tail = 1 - Math.exp(-expected)
+        let term = Math.exp(-expected)
+        for (let k = 1; k <= 5 && tail * lossH > 0.005; k++) {
+          claims.push({
+            id: `s${s}h${h}/g${g}/k${k}`,
+            legs: gap,
+            probability: tail,
+            lossH,
+            fixes: fixes.map(({ share, ...fix }) => ({ ...fix, residualH: 0.2 + share * lossH })),
+          })
+          term = (term * expected) / k
+          tail = Math.max(0, tail - term)
+        }
+      })
+    }
+  }
+  // One folding tool that does a little of everything.
+  tool(
+    'folding tool',
+    ['keys', ...items.flatMap((item) => item.provides).filter(() => random() < 0.4)],
+    whole(140, 200),
+  )
+  return {
+    format: ledgerFormat,
+    legs,
+    items,
+    stocks,
+    claims,
+    pins: {},
+    gramsPerHour: whole(80, 1200),
+    ...(random() < 0.3 ? { budgetG: whole(300, 900) } : {}),
+  }
+}

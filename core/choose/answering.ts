@@ -1,5 +1,8 @@
 import { slack, type Answer, type Problem } from './problem'
 
+/** Enough for prices to settle to a few percent. */
+const pricingRounds = 24
+
 /**
  * Which answer each claim has, kept good while functions and stocks come and
  * go. A change is repaired where it strikes: claims that lost their tool or
@@ -11,7 +14,7 @@ export class Answering {
   /** The answer of each claim, by its place in the claim's list; −1 for none. */
   readonly chosen: Int32Array
   savedH = 0
-  /** How many needs of each answer are not offered. */
+  /** How many needs of each kind of answer are not offered. */
   private readonly missing: Int32Array
   /** What is still on each shelf; below zero only during a repair. */
   private readonly left: Float64Array
@@ -23,8 +26,7 @@ export class Answering {
 
   constructor(private readonly problem: Problem) {
     this.chosen = new Int32Array(problem.claims.length).fill(-1)
-    this.missing = new Int32Array(problem.answers.length)
-    problem.answers.forEach((answer, a) => (this.missing[a] = answer.needs.length))
+    this.missing = Int32Array.from(problem.needsOfKind)
     this.left = new Float64Array(problem.shelfStock.length)
     this.isWaiting = new Uint8Array(problem.claims.length)
   }
@@ -40,14 +42,20 @@ export class Answering {
    */
   setOffered(fn: number, offered: boolean, noticed: boolean): void {
     const { claimOfAnswer, claims } = this.problem
-    for (const a of this.problem.answersOfFunction[fn]!) {
-      this.missing[a]! += offered ? -1 : 1
-      if (!noticed) continue
-      const c = claimOfAnswer[a]!
-      if (offered) this.wait(c)
-      else if (this.chosen[c]! + claims[c]!.first === a) {
-        this.choose(c, -1)
-        this.wait(c)
+    for (const kind of this.problem.kindsOfFunction[fn]!) {
+      const lacked = this.missing[kind]!
+      this.missing[kind] = lacked + (offered ? -1 : 1)
+      const flips = offered ? lacked === 1 : lacked === 0
+      if (!noticed || !flips) continue
+      for (const a of this.problem.answersOfKind[kind]!) {
+        const c = claimOfAnswer[a]!
+        const now = this.chosen[c]!
+        if (offered) {
+          if (now < 0 || claims[c]!.first + now > a) this.wait(c)
+        } else if (claims[c]!.first + now === a) {
+          this.choose(c, -1)
+          this.wait(c)
+        }
       }
     }
   }
@@ -79,6 +87,13 @@ export class Answering {
     this.waiting.length = 0
   }
 
+  /** Takes over answers worked out elsewhere; tools and stock must allow them. */
+  adopt(chosen: readonly number[]): void {
+    for (let c = 0; c < this.chosen.length; c++) this.set(c, -1)
+    chosen.forEach((a, c) => this.set(c, a))
+    this.forget()
+  }
+
   /** Takes all choices since a mark back; the functions and stocks must be set back first, without repair. */
   undoTo(mark: number): void {
     for (const c of this.waiting) this.isWaiting[c] = 0
@@ -94,6 +109,82 @@ export class Answering {
   forget(): void {
     this.logClaim.length = 0
     this.logAnswer.length = 0
+  }
+
+  /**
+   * Answers all claims anew by pricing the shelves: prices rise on shelves that
+   * are asked for more than they hold and fall on others, until asking and
+   * stock agree about as well as they can (a subgradient walk on the Lagrangian
+   * dual; M. L. Fisher, Management Science 27, 1981). Claims then choose in the
+   * order of what they are worth beyond those prices. Kept only if better.
+   */
+  reprice(): void {
+    const price = this.shelfPrices()
+    if (!price) return
+    const before = Int32Array.from(this.chosen)
+    const savedH = this.savedH
+    const { claims } = this.problem
+    const wish = claims.map((_, c) => this.bestBeyond(c, price, false))
+    const order = claims.map((_, c) => c).sort((a, b) => wish[b]!.worth - wish[a]!.worth)
+    for (let c = 0; c < claims.length; c++) this.set(c, -1)
+    for (const c of order) {
+      const { a } = this.bestBeyond(c, price, true)
+      if (a >= 0) this.set(c, a)
+    }
+    this.polish()
+    if (this.savedH < savedH) for (let c = 0; c < claims.length; c++) this.set(c, before[c]!)
+    this.forget()
+  }
+
+  /** What an answer is worth beyond the prices of the shelves it draws on, at its best; with room only, if asked. */
+  private bestBeyond(c: number, price: Float64Array, withRoom: boolean): { a: number; worth: number } {
+    const { answers } = this.problem.claims[c]!
+    let best = { a: -1, worth: 0 }
+    for (let a = this.able(c, 0); a >= 0; a = this.able(c, a + 1)) {
+      const { savedH, shelves, shelfAmounts } = answers[a]!
+      let worth = savedH
+      for (let j = 0; j < shelves.length; j++) worth -= price[shelves[j]!]! * shelfAmounts[j]!
+      if (worth > best.worth && (!withRoom || this.hasRoom(answers[a]!))) best = { a, worth }
+    }
+    return best
+  }
+
+  /** Prices at which the claims ask for what the shelves hold; undefined when there is enough of everything. */
+  private shelfPrices(): Float64Array | undefined {
+    const { claims, shelfStock } = this.problem
+    const held = Float64Array.from(this.left)
+    for (let c = 0; c < claims.length; c++) {
+      if (this.chosen[c]! < 0) continue
+      const { shelves, shelfAmounts } = claims[c]!.answers[this.chosen[c]!]!
+      for (let j = 0; j < shelves.length; j++) held[shelves[j]!]! += shelfAmounts[j]!
+    }
+    const price = new Float64Array(shelfStock.length)
+    const asked = new Float64Array(shelfStock.length)
+    for (let round = 0; round < pricingRounds; round++) {
+      asked.fill(0)
+      let worth = 0
+      let answered = 0
+      for (let c = 0; c < claims.length; c++) {
+        const best = this.bestBeyond(c, price, false)
+        if (best.a < 0) continue
+        const { savedH, shelves, shelfAmounts } = claims[c]!.answers[best.a]!
+        for (let j = 0; j < shelves.length; j++) asked[shelves[j]!]! += shelfAmounts[j]!
+        worth += savedH
+        answered++
+      }
+      let short = false
+      let excess2 = 0
+      for (let s = 0; s < price.length; s++) {
+        const excess = asked[s]! - held[s]!
+        if (excess > slack) short = true
+        if (excess > 0 || price[s]! > 0) excess2 += excess * excess
+      }
+      if (round === 0 && !short) return undefined
+      if (excess2 === 0) break
+      const step = ((worth / Math.max(1, answered)) * 2) / Math.sqrt(excess2) / (1 + round / 6)
+      for (let s = 0; s < price.length; s++) price[s] = Math.max(0, price[s]! + step * (asked[s]! - held[s]!))
+    }
+    return price
   }
 
   /** Gives every claim that could do better a chance to push another on, until nothing gains. */
@@ -141,7 +232,8 @@ export class Answering {
 
   private able(c: number, from: number): number {
     const { answers, first } = this.problem.claims[c]!
-    for (let a = from; a < answers.length; a++) if (this.missing[first + a] === 0) return a
+    const { kindOfAnswer } = this.problem
+    for (let a = from; a < answers.length; a++) if (this.missing[kindOfAnswer[first + a]!] === 0) return a
     return -1
   }
 

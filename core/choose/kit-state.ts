@@ -14,11 +14,16 @@ export class KitState {
   private readonly answering: Answering
   massG = 0
   priceH = 0
+  /** The most the kit may weigh; a search may let it go for a while. */
+  budgetG: number
+  /** Hours a gram costs beyond its price: what makes a kit shrink towards a budget. */
+  squeeze = 0
 
   constructor(
     readonly problem: Problem,
     counts?: ArrayLike<number>,
   ) {
+    this.budgetG = problem.budgetG
     this.counts = new Int32Array(problem.items.length)
     this.offered = new Int32Array(problem.functions)
     this.answering = new Answering(problem)
@@ -33,12 +38,23 @@ export class KitState {
   }
 
   get netH(): number {
-    return this.answering.savedH - this.priceH
+    return this.answering.savedH - this.priceH - this.squeeze * this.massG
   }
 
   /** The answer of each claim, by its place in the claim's list; −1 for none. */
   get chosen(): Int32Array {
     return this.answering.chosen
+  }
+
+  /** Whether the kit weighs more than it may. */
+  get isOver(): boolean {
+    return this.massG > this.budgetG + slack
+  }
+
+  /** What one of an item costs to carry, in hours. */
+  priceOf(item: number): number {
+    const { priceH, massG } = this.problem.items[item]!
+    return priceH + this.squeeze * massG
   }
 
   offers(fn: number): boolean {
@@ -54,7 +70,7 @@ export class KitState {
       if (n < min || n > max) return false
       massG += each * by
     }
-    return massG <= this.problem.budgetG + slack
+    return massG <= this.budgetG + slack
   }
 
   /** Makes a change for good. */
@@ -65,26 +81,34 @@ export class KitState {
   }
 
   /** Tries a change, reads something off, and takes the change back to the letter. */
-  tryOut<T>(changes: readonly Change[], read: () => T): T {
+  tryOut<T>(changes: readonly Change[], read: () => T, thoroughly = false): T {
     const { mark } = this.answering
     for (const { item, by } of changes) this.count(item, by)
-    this.answering.repair(false)
+    this.answering.repair(thoroughly)
     const result = read()
     for (let i = changes.length - 1; i >= 0; i--) this.count(changes[i]!.item, -changes[i]!.by, false)
     this.answering.undoTo(mark)
     return result
   }
 
-  /** Net hours gained by a change, which is then taken back. */
-  gain(changes: readonly Change[]): number {
+  /**
+   * Net hours gained by a change, which is then taken back.
+   *
+   * @param thoroughly whether claims may push others on: dearer, and never less
+   */
+  gain(changes: readonly Change[], thoroughly = false): number {
     const before = this.netH
-    return this.tryOut(changes, () => this.netH - before)
+    return this.tryOut(changes, () => this.netH - before, thoroughly)
   }
 
-  /** Lets every claim look for something better once more. */
-  polish(): void {
-    this.answering.polish()
-    this.answering.forget()
+  /** Takes over answers worked out elsewhere. */
+  adopt(chosen: readonly number[]): void {
+    this.answering.adopt(chosen)
+  }
+
+  /** Answers every claim anew with the kit as it is, if that is better. */
+  settle(): void {
+    this.answering.reprice()
   }
 
   private count(i: number, by: number, noticed = true): void {

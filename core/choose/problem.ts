@@ -49,10 +49,15 @@ export interface Problem {
   /** Claims with an answer that draws from each shelf. */
   readonly claimsOfShelf: readonly (readonly number[])[]
   readonly shelvesOfStock: readonly (readonly number[])[]
-  /** Numbers of the answers that need each function. */
-  readonly answersOfFunction: readonly (readonly number[])[]
+  /** Answers that need the very same functions are of one kind; they become possible together. */
+  readonly kindOfAnswer: Int32Array
+  readonly needsOfKind: Int32Array
+  readonly kindsOfFunction: readonly (readonly number[])[]
+  readonly answersOfKind: readonly (readonly number[])[]
   /** For each item, the items that bear on a claim it bears on too. */
   readonly meets: readonly ReadonlySet<number>[]
+  /** For each item, those that could take its place: they give the same, or serve another answer to the same claim. */
+  readonly rivals: readonly ReadonlySet<number>[]
   readonly providers: readonly (readonly number[])[]
   readonly suppliers: readonly (readonly number[])[]
   readonly budgetG: number
@@ -129,7 +134,7 @@ export function problemOf(ledger: Ledger): Problem {
       answers.push({
         fix: fix.id,
         savedH,
-        needs: Int32Array.from(new Set(needs)),
+        needs: Int32Array.from(new Set(needs)).sort(),
         stocks: Int32Array.from(draws.map((draw) => draw.stock)),
         amounts: Float64Array.from(draws.map((draw) => draw.amount)),
         shelves: Int32Array.from(onShelves.map((draw) => draw.shelf)),
@@ -145,12 +150,8 @@ export function problemOf(ledger: Ledger): Problem {
     return { ...claim, first: first - claim.answers.length }
   })
 
-  const answersOfFunction = listOf(functionIndex.size)
   const claimsOfShelf = listOf(shelfStock.length)
   claims.forEach((claim, c) => {
-    claim.answers.forEach((answer, a) => {
-      for (const f of answer.needs) answersOfFunction[f]!.push(claim.first + a)
-    })
     for (const shelf of new Set(claim.answers.flatMap((answer) => [...answer.shelves]))) claimsOfShelf[shelf]!.push(c)
   })
   const shelvesOfStock = listOf(ledger.stocks.length)
@@ -158,7 +159,7 @@ export function problemOf(ledger: Ledger): Problem {
   return {
     items,
     claims,
-    answersOfFunction,
+    ...kindsOf(claims, functionIndex.size),
     claimsOfShelf,
     shelvesOfStock,
     answers: claims.flatMap((claim) => claim.answers),
@@ -166,7 +167,7 @@ export function problemOf(ledger: Ledger): Problem {
     functions: functionIndex.size,
     stocks: ledger.stocks.length,
     shelfStock: Int32Array.from(shelfStock),
-    meets: whoMeets(items.length, claims, providers, suppliers),
+    ...whoMeets(items.length, claims, providers, suppliers),
     providers,
     suppliers,
     budgetG,
@@ -178,25 +179,65 @@ export const slack = 1e-9
 
 const listOf = (length: number): number[][] => Array.from({ length }, () => [])
 
+function kindsOf(
+  claims: readonly Claim[],
+  functions: number,
+): Pick<Problem, 'kindOfAnswer' | 'needsOfKind' | 'kindsOfFunction' | 'answersOfKind'> {
+  const kinds = new Map<string, number>()
+  const needsOfKind: number[] = []
+  const kindsOfFunction = listOf(functions)
+  const answersOfKind: number[][] = []
+  const kindOfAnswer = claims
+    .flatMap((claim) => claim.answers)
+    .map(({ needs }, a) => {
+      const key = needs.join()
+      let kind = kinds.get(key)
+      if (kind === undefined) {
+        kinds.set(key, (kind = kinds.size))
+        needsOfKind.push(needs.length)
+        answersOfKind.push([])
+        for (const f of needs) kindsOfFunction[f]!.push(kind)
+      }
+      answersOfKind[kind]!.push(a)
+      return kind
+    })
+  return {
+    kindOfAnswer: Int32Array.from(kindOfAnswer),
+    needsOfKind: Int32Array.from(needsOfKind),
+    kindsOfFunction,
+    answersOfKind,
+  }
+}
+
 function whoMeets(
   items: number,
   claims: readonly Claim[],
   providers: readonly (readonly number[])[],
   suppliers: readonly (readonly number[])[],
-): Set<number>[] {
+): Pick<Problem, 'meets' | 'rivals'> {
   const meets = Array.from({ length: items }, () => new Set<number>())
-  // Claims of one kind are borne on by the same items; each set is looked at once.
+  const rivals = Array.from({ length: items }, () => new Set<number>())
+  const pair = (sets: Set<number>[], some: Iterable<number>, others: Iterable<number>) => {
+    for (const a of some) for (const b of others) if (a !== b) sets[a]!.add(b) && sets[b]!.add(a)
+  }
+  for (const same of [...providers, ...suppliers]) pair(rivals, same, same)
+  // Claims of one kind are borne on by the same items; each kind is looked at once.
   const seen = new Set<string>()
   for (const claim of claims) {
-    const bearing = new Set<number>()
-    for (const answer of claim.answers) {
-      for (const f of answer.needs) for (const item of providers[f]!) bearing.add(item)
-      for (const s of answer.stocks) for (const item of suppliers[s]!) bearing.add(item)
-    }
-    const key = [...bearing].join()
+    const key = claim.answers.map(({ needs, stocks }) => `${needs.join()}/${stocks.join()}`).join('|')
     if (seen.has(key)) continue
     seen.add(key)
-    for (const a of bearing) for (const b of bearing) if (a !== b) meets[a]!.add(b)
+    const perAnswer = claim.answers.map(
+      ({ needs, stocks }) =>
+        new Set([...[...needs].flatMap((f) => providers[f]!), ...[...stocks].flatMap((s) => suppliers[s]!)]),
+    )
+    perAnswer.forEach((bearing, a) => {
+      pair(meets, bearing, bearing)
+      for (const other of perAnswer.slice(a + 1)) {
+        pair(meets, bearing, other)
+        pair(rivals, bearing, other)
+      }
+    })
   }
-  return meets
+  return { meets, rivals }
 }

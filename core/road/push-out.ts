@@ -18,10 +18,10 @@ export interface WalkGrid {
 }
 
 /** Nodes enough that the push-out between two of them is a straight line to well under a minute on a touring road. */
-const nodes = 1200
+const nodes = 800
 
 /**
- * Lays the grid: walking times from the start at about 1200 nodes and at each
+ * Lays the grid: walking times from the start at about 800 nodes and at each
  * of the given places.
  */
 export function walkGrid(survey: Survey, places: readonly number[], method: WalkingMethod): WalkGrid {
