@@ -4,8 +4,7 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   // The app lives behind sign-in and reckons in the browser; the server sends one shell.
   ssr: false,
-  modules: ['@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@nuxt/eslint'],
-  eslint: { config: { stylistic: false } },
+  modules: ['@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security'],
   components: [{ path: '~/components', pathPrefix: false }],
   css: ['~/assets/tin.css'],
   devtools: { enabled: false },

@@ -20,6 +20,7 @@ export interface Conflict {
 }
 
 const mostUndo = 200
+const retryMs = 5000
 
 /** The trip on the bench, its history of edits, and its way to the server. */
 export const useTripStore = defineStore('trip', () => {
@@ -104,8 +105,13 @@ export const useTripStore = defineStore('trip', () => {
     } catch (error) {
       dirty.value = new Set([...dirty.value, ...parts])
       saving.value = 'failed'
-      if (statusOf(error) === 409) conflict.value = conflictOf(error)
-      else problems.value = linesOf(error)
+      if (statusOf(error) === 409) {
+        conflict.value = conflictOf(error)
+        return
+      }
+      problems.value = linesOf(error)
+      // A server that was away is asked again; what it refused waits for a change.
+      if (statusOf(error) !== 422) setTimeout(() => void save(), retryMs)
       return
     }
     if (dirty.value.size > 0) await save()

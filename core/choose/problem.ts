@@ -218,7 +218,13 @@ function whoMeets(
   const meets = Array.from({ length: items }, () => new Set<number>())
   const rivals = Array.from({ length: items }, () => new Set<number>())
   const pair = (sets: Set<number>[], some: Iterable<number>, others: Iterable<number>) => {
-    for (const a of some) for (const b of others) if (a !== b) sets[a]!.add(b) && sets[b]!.add(a)
+    for (const a of some) {
+      for (const b of others) {
+        if (a === b) continue
+        sets[a]!.add(b)
+        sets[b]!.add(a)
+      }
+    }
   }
   for (const same of [...providers, ...suppliers]) pair(rivals, same, same)
   // Claims of one kind are borne on by the same items; each kind is looked at once.

@@ -1,7 +1,6 @@
 import { z } from 'zod'
 
 /** 0 never · 1 watched · 2 done at home · 3 done on the road. */
-export const skillLevels = [0, 1, 2, 3] as const
 export const skillSchema = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)])
 export type Skill = z.infer<typeof skillSchema>
 

@@ -69,7 +69,7 @@ export function readGpx(text: string): GpxRoad {
     const { line, col, msg } = soundness.err
     throw new Fault(`line ${line}, column ${col}`, `not XML: ${msg.replace(/\.$/, '')}`, 'a GPX file; export it anew')
   }
-  const document = parser.parse(text) as XmlGpx & Record<string, unknown>
+  const document = parsed(text)
   const gpx = document.gpx
   if (gpx === undefined) {
     const root = Object.keys(document).find((name) => !name.startsWith('?')) ?? 'nothing'
@@ -103,6 +103,15 @@ export function readGpx(text: string): GpxRoad {
   })
   const name = nameOf((usesTracks ? gpx.trk : gpx.rte)?.[0]) || nameOf(gpx.metadata) || ''
   return { name, points, waypoints, warnings: warningsFor(points, usesTracks ? (gpx.rte ?? []).length : 0) }
+}
+
+function parsed(text: string): XmlGpx & Record<string, unknown> {
+  try {
+    return parser.parse(text) as XmlGpx & Record<string, unknown>
+  } catch (error) {
+    const why = error instanceof Error ? error.message.replace(/\.$/, '') : 'unreadable'
+    throw new Fault('the file', `not XML: ${why}`, 'a GPX file; export it anew')
+  }
 }
 
 function nameOf(holder: { name?: unknown } | undefined): string {

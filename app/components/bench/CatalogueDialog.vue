@@ -32,6 +32,7 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
       aria-label="Find in the catalogue"
       placeholder="tube, hex 5, chain …"
       autocomplete="off"
+      @vue:mounted="takeFocus"
     />
     <p class="mt-1 text-xs text-soft">Masses are planning values: weigh your own once it lies on the bench.</p>
     <div class="mt-2 max-h-[60vh] overflow-y-auto" tabindex="0" role="region" aria-label="Catalogue entries">

@@ -11,11 +11,8 @@ const words = computed(() => {
 </script>
 
 <template>
-  <div>
-    <p class="figures text-lg font-semibold">
-      {{ words }}
-    </p>
-    <p class="text-xs text-soft" role="status">
+  <div class="flex flex-col-reverse justify-end">
+    <dt class="text-xs text-soft">
       <template v-if="kit.proof.stage === 'done'"
         >from the best kit there is, proved in {{ kit.proof.proof.seconds.toFixed(1) }} s</template
       >
@@ -28,6 +25,9 @@ const words = computed(() => {
         not proved <button type="button" class="underline" @click="kit.startProof()">prove it</button>
       </template>
       <template v-else>no kit yet</template>
-    </p>
+    </dt>
+    <dd class="figures text-lg font-semibold">
+      {{ words }}
+    </dd>
   </div>
 </template>

@@ -84,12 +84,11 @@ const moveStop = (id: string, roadKm: number) => {
     <p v-else-if="!store.trip" role="status" class="p-8 text-soft">Opening the tin …</p>
     <template v-else>
       <RoadStrip :editable="stageName === 'Road'" @move="moveStop" />
-      <FaultLines
-        v-if="store.problems.length"
-        class="m-2"
-        title="Not saved yet; what was saved before is safe."
-        :lines="store.problems"
-      />
+      <BalanceLine class="lg:hidden" />
+      <div v-if="store.problems.length" class="m-2 flex items-start gap-2">
+        <FaultLines class="flex-1" title="Not saved yet; what was saved before is safe." :lines="store.problems" />
+        <button type="button" class="knob" @click="store.save()">Save now</button>
+      </div>
       <div class="flex min-h-0 flex-1 max-md:flex-col">
         <StageNav />
         <main class="min-h-0 min-w-0 flex-1 overflow-y-auto bg-paper">

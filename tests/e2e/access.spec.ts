@@ -1,0 +1,82 @@
+import { expect, test } from '@playwright/test'
+import { beginTrip, expectNoAxeViolations, openDemo, rowOf, signUp } from './steps'
+
+for (const scheme of ['light', 'dark'] as const) {
+  test.describe(`axe finds nothing, ${scheme}`, () => {
+    test.use({ colorScheme: scheme })
+
+    test('at the door and among the trips', async ({ page }) => {
+      await page.goto('/')
+      await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+      await expectNoAxeViolations(page)
+      await page.getByRole('button', { name: 'Sign up', exact: true }).click()
+      await expectNoAxeViolations(page)
+      await signUp(page, 'Axe')
+      await expectNoAxeViolations(page)
+      await beginTrip(page, 'Empty')
+      await expectNoAxeViolations(page)
+      await page.getByRole('heading', { name: 'Road', exact: true }).click()
+      for (const key of ['b', 'w']) {
+        await page.keyboard.press(key)
+        await expectNoAxeViolations(page)
+      }
+    })
+
+    test('on every stage of the demo, with what opens there', async ({ page }) => {
+      await openDemo(page, 'weigh')
+      await expect(page.getByText(/from the best kit there is, proved/)).toBeVisible({ timeout: 30_000 })
+      await expectNoAxeViolations(page)
+      await rowOf(page, 'Mini pump').first().click()
+      await page.getByText('Limits and assumptions').click()
+      await expectNoAxeViolations(page)
+      await page.keyboard.press('?')
+      await expectNoAxeViolations(page)
+      await page.keyboard.press('Escape')
+      await page.keyboard.press('b')
+      await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible()
+      await expectNoAxeViolations(page)
+      await page.getByRole('button', { name: 'Take from the catalogue' }).click()
+      await expectNoAxeViolations(page)
+      await page.getByRole('button', { name: 'Close' }).click()
+      await page
+        .getByRole('button', { name: 'Change Wire' })
+        .or(page.getByRole('button', { name: 'Change Rag' }))
+        .first()
+        .click()
+      await expectNoAxeViolations(page)
+      await page.keyboard.press('Escape')
+      await page.keyboard.press('r')
+      await expect(page.getByRole('heading', { name: 'Road', exact: true })).toBeVisible()
+      await page.getByRole('button', { name: 'Hours and note of Brannock' }).click()
+      await page.getByText('Surfaces', { exact: false }).first().click()
+      await expectNoAxeViolations(page)
+    })
+  })
+}
+
+test('the first page stays light: at most 250 kB of JavaScript, and no solver', async ({ page }) => {
+  const scripts: { url: string; bytes: number }[] = []
+  page.on('response', async (response) => {
+    if (!/\.(m?js|wasm)(\?|$)/.test(response.url())) return
+    scripts.push({ url: response.url(), bytes: (await response.body()).length })
+  })
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await page.waitForLoadState('networkidle')
+  const { gzipSync } = await import('node:zlib')
+  let gzipped = 0
+  for (const { url } of scripts) gzipped += gzipSync(await (await page.request.get(url)).body()).length
+  expect(scripts.some(({ url }) => url.includes('highs'))).toBe(false)
+  expect(gzipped).toBeLessThan(250_000)
+})
+
+test('the road can be used on a small screen with one thumb', async ({ browser }) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+  const page = await context.newPage()
+  await openDemo(page, 'road')
+  await expect(page.getByRole('slider', { name: 'Stop Quillby' })).toBeVisible()
+  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)
+  expect(overflow).toBeLessThanOrEqual(0)
+  await page.getByRole('link', { name: /Weigh/ }).tap()
+  await expect(page.getByRole('heading', { name: 'Weigh' })).toBeVisible()
+})

@@ -1,0 +1,92 @@
+import { writeFileSync } from 'node:fs'
+import { expect, test } from '@playwright/test'
+import { demoGpx, demoTrip } from '../../catalogue/demo'
+import { beginTrip, openDemo, saved, signUp } from './steps'
+
+const gpx = (inside: string) => `<gpx version="1.1">${inside}</gpx>`
+const track = (...points: string[]) => gpx(`<trk><trkseg>${points.join('')}</trkseg></trk>`)
+const file = (name: string, text: string | Buffer) => ({
+  name,
+  mimeType: 'application/octet-stream',
+  buffer: Buffer.from(text),
+})
+
+test('bad roads are refused with a reason, and the road stays', async ({ page }, info) => {
+  await signUp(page, 'Pell')
+  await beginTrip(page, 'Bad roads')
+  await page.getByLabel('GPX file').setInputFiles(file('good.gpx', demoGpx()))
+  await expect(page.getByText(/6201 points read/)).toBeVisible()
+  const bad: [string, string | Buffer, RegExp][] = [
+    ['text.gpx', 'no XML <', /not XML/],
+    ['map.gpx', '<kml></kml>', /<kml>; expected <gpx>/],
+    ['one.gpx', track('<trkpt lat="1" lon="1"/>'), /a single point/],
+    [
+      'pole.gpx',
+      track('<trkpt lat="1" lon="1"/>', '<trkpt lat="91" lon="1"/>'),
+      /latitude “91”; expected a number from −90 to 90/,
+    ],
+    ['nan.gpx', track('<trkpt lat="NaN" lon="1"/>', '<trkpt lat="1" lon="1"/>'), /latitude “NaN”/],
+    ['bomb.gpx', `<!DOCTYPE x [<!ENTITY a "b">]>${track()}`, /DOCTYPE or ENTITY/],
+  ]
+  for (const [name, text, message] of bad) {
+    await page.getByLabel('GPX file').setInputFiles(file(name, text))
+    const alert = page.getByRole('alert')
+    await expect(alert).toContainText(name)
+    await expect(alert).toContainText(message)
+    await expect(alert).toContainText('the trip is as it was')
+    await expect(page.getByRole('slider', { name: 'Stop Quillby' })).toBeVisible()
+  }
+  const huge = info.outputPath('huge.gpx')
+  writeFileSync(huge, Buffer.alloc(60 * 1024 * 1024, 32))
+  await page.getByLabel('GPX file').setInputFiles(huge)
+  await expect(page.getByRole('alert')).toContainText('60 MB; expected a GPX file of 48 MB at most')
+  await saved(page)
+  await page.reload()
+  await expect(page.getByRole('slider', { name: 'Stop Quillby' })).toBeVisible()
+})
+
+test('a road without heights is taken, and said to be', async ({ page }) => {
+  await signUp(page, 'Flat')
+  await beginTrip(page, 'Flat')
+  await page.getByLabel('GPX file').setInputFiles(file('flat.gpx', demoGpx().replace(/<ele>.*?<\/ele>/g, '')))
+  await expect(page.getByText('The file has no elevation, so climbs are unknown')).toBeVisible()
+  await expect(page.getByText('climbs unknown').first()).toBeVisible()
+})
+
+test('bad trip documents are refused with a reason', async ({ page }) => {
+  await signUp(page, 'Doc')
+  const bad: [object | string, RegExp][] = [
+    [{ ...demoTrip(), bench: [{ id: 'a', name: 'b', massG: -2 }] }, /bench\[0\]\.massG: -2; expected more than 0/],
+    [{ ...demoTrip(), format: 'rag-tin.trip/99' }, /a newer Rag Tin wrote this/],
+    [{ ...demoTrip(), crew: [{ id: 'a', name: 'b', bikeId: 'ghost' }] }, /crew\[0\]\.bikeId: "ghost"/],
+    ['nothing like it', /not JSON/],
+  ]
+  for (const [document, message] of bad) {
+    const text = typeof document === 'string' ? document : JSON.stringify(document)
+    await page.getByLabel('Trip document').setInputFiles(file('trip.json', text))
+    await expect(page.getByRole('alert')).toContainText(message)
+  }
+  await page.reload()
+  await expect(page.getByText('None yet.')).toBeVisible()
+})
+
+test('numbers that cannot be are refused where they were typed', async ({ page }) => {
+  await openDemo(page, 'bench')
+  const mass = page.getByLabel('Mass of Mini pump', { exact: true })
+  for (const [typed, message] of [
+    ['-5', 'Mass of Mini pump must be at least 0.1 g'],
+    ['heavy', '“heavy” is not a number; try “12 g”'],
+    ['3 stone', '“stone” is not a unit of mass'],
+  ] as const) {
+    await mass.fill(typed)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('alert').filter({ hasText: message })).toBeVisible()
+  }
+  await page.keyboard.press('Escape')
+  await expect(mass).toHaveValue('98')
+  await page.getByRole('heading', { name: 'Bench', exact: true }).click()
+  await page.keyboard.press('r')
+  await page.getByLabel('Place of Brannock').fill('900')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'Place of Brannock must be at most 620.6 km' })).toBeVisible()
+})

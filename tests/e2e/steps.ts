@@ -1,0 +1,71 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page } from '@playwright/test'
+
+let people = 0
+
+/** Signs up somebody new and arrives at the trips. */
+export async function signUp(page: Page, name: string): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Sign up', exact: true }).click()
+  await page.getByLabel('Name', { exact: true }).fill(name)
+  await page.getByLabel('E-mail address').fill(`${name.toLowerCase()}-${Date.now()}-${people++}@quern.example`)
+  await page.getByLabel('Password').fill(`${name} goes by bicycle`)
+  await page.locator('form').getByRole('button', { name: 'Sign up' }).click()
+  await expect(page.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
+}
+
+export async function beginTrip(page: Page, name: string): Promise<void> {
+  await page.getByLabel('Name', { exact: true }).first().fill(name)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('heading', { name: 'Road', exact: true })).toBeVisible()
+}
+
+export async function openDemo(page: Page, stage: 'road' | 'bench' | 'weigh'): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
+  await page
+    .getByRole('link', { name: /Across the Quern, June/ })
+    .first()
+    .click()
+  await expect(page.getByRole('heading', { name: 'Weigh' })).toBeVisible()
+  if (stage !== 'weigh') await page.keyboard.press(stage === 'road' ? 'r' : 'b')
+  await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
+  await reckoned(page)
+}
+
+/** The balance has been reckoned. */
+export async function reckoned(page: Page): Promise<void> {
+  await expect(page.getByText('no hour on foot').filter({ visible: true })).toHaveCount(1)
+}
+
+/** Everything has reached the server. */
+export async function saved(page: Page): Promise<void> {
+  await expect(page.getByText('saved', { exact: true })).toBeVisible()
+}
+
+/** Row of a thing in Weigh, with its verdict. */
+export const rowOf = (page: Page, name: string | RegExp) => page.locator('[data-row]').filter({ hasText: name })
+
+/** Names and verdicts of all rows. */
+export async function verdicts(page: Page): Promise<string[]> {
+  return page
+    .locator('[data-row]')
+    .evaluateAll((rows) => rows.map((row) => (row as HTMLElement).innerText.replace(/\s+/g, ' ')))
+}
+
+export async function takeFromCatalogue(page: Page, names: readonly string[]): Promise<void> {
+  await page.getByRole('button', { name: 'Take from the catalogue' }).click()
+  const dialog = page.getByRole('dialog')
+  for (const name of names) {
+    await dialog.getByRole('searchbox').fill(name)
+    await dialog.getByRole('button', { name: `Take ${name}`, exact: true }).click()
+  }
+  await dialog.getByRole('button', { name: 'Close' }).click()
+}
+
+export async function expectNoAxeViolations(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual(
+    [],
+  )
+}

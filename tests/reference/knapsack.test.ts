@@ -1,0 +1,84 @@
+import loadHighs from 'highs'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { chooseBrute, chooseFast, prove } from '../../core/choose'
+import { ledgerFormat, type Ledger } from '../../core/ledger'
+
+/** A knapsack as a ledger: each thing is a tool for a certain failure of its own, worth its profit in hours. */
+function knapsack(capacity: number, weights: number[], profits: number[]): Ledger {
+  return {
+    format: ledgerFormat,
+    legs: 1,
+    items: weights.map((massG, i) => ({ id: `thing ${i}`, massG, max: 1, provides: [`deed ${i}`], units: {} })),
+    stocks: [],
+    claims: profits.map((lossH, i) => ({
+      id: `claim ${i}`,
+      legs: [0],
+      probability: 1,
+      lossH,
+      fixes: [{ id: 'do it', needs: [`deed ${i}`], uses: {}, success: 1, residualH: 0 }],
+    })),
+    pins: {},
+    budgetG: capacity,
+  }
+}
+
+/**
+ * 0/1 knapsack instances P01 to P08 as collected by J. Burkardt (Florida State University, "KNAPSACK_01"), after
+ * S. Martello and P. Toth, Knapsack Problems (1990), and D. Kreher and D. Stinson, Combinatorial Algorithms (1999),
+ * with their published optima. From memory.
+ */
+const instances: [name: string, capacity: number, weights: number[], profits: number[], optimum: number][] = [
+  ['P01', 165, [23, 31, 29, 44, 53, 38, 63, 85, 89, 82], [92, 57, 49, 68, 60, 43, 67, 84, 87, 72], 309],
+  ['P02', 26, [12, 7, 11, 8, 9], [24, 13, 23, 15, 16], 51],
+  ['P03', 190, [56, 59, 80, 64, 75, 17], [50, 50, 64, 46, 50, 5], 150],
+  ['P04', 50, [31, 10, 20, 19, 4, 3, 6], [70, 20, 39, 37, 7, 5, 10], 107],
+  ['P05', 104, [25, 35, 45, 5, 25, 3, 2, 2], [350, 400, 450, 20, 70, 8, 5, 5], 900],
+  ['P06', 170, [41, 50, 49, 59, 55, 57, 60], [442, 525, 511, 593, 546, 564, 617], 1735],
+  [
+    'P07',
+    750,
+    [70, 73, 77, 80, 82, 87, 90, 94, 98, 106, 110, 113, 115, 118, 120],
+    [135, 139, 149, 150, 156, 163, 173, 184, 192, 201, 210, 214, 221, 229, 240],
+    1458,
+  ],
+  [
+    'P08',
+    6404180,
+    [
+      382745, 799601, 909247, 729069, 467902, 44328, 34610, 698150, 823460, 903959, 853665, 551830, 610856, 670702,
+      488960, 951111, 323046, 446298, 931161, 31385, 496951, 264724, 224916, 169684,
+    ],
+    [
+      825594, 1677009, 1676628, 1523970, 943972, 97426, 69666, 1296457, 1679693, 1902996, 1844992, 1049289, 1252836,
+      1319836, 953277, 2067538, 675367, 853655, 1826027, 65731, 901489, 577243, 466257, 369261,
+    ],
+    13549094,
+  ],
+]
+
+describe('knapsacks of the literature, as ledgers', () => {
+  let highs: Awaited<ReturnType<typeof loadHighs>>
+  beforeAll(async () => {
+    highs = await loadHighs()
+  })
+
+  it.each(instances)('%s: the proof finds the published optimum', (_, capacity, weights, profits, optimum) => {
+    const ledger = knapsack(capacity, weights, profits)
+    const fast = chooseFast(ledger)
+    const { best, boundNetH } = prove(ledger, fast, highs)
+    expect(best.netH / optimum).toBeCloseTo(1, 5)
+    expect(boundNetH / optimum).toBeCloseTo(1, 4)
+    expect(fast.massG).toBeLessThanOrEqual(capacity)
+    expect(fast.netH).toBeLessThanOrEqual(boundNetH)
+    expect(fast.netH / optimum).toBeGreaterThan(0.97)
+  })
+
+  it.each(instances.filter(([, , weights]) => weights.length <= 10))(
+    '%s: trying everything finds it too, and so does the fast solver',
+    (_, capacity, weights, profits, optimum) => {
+      const ledger = knapsack(capacity, weights, profits)
+      expect(chooseBrute(ledger).netH).toBeCloseTo(optimum, 9)
+      expect(chooseFast(ledger).netH).toBeCloseTo(optimum, 9)
+    },
+  )
+})

@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest'
+import { BAR_PER_PSI, readMeasure } from '../../core/units'
+
+const value = (text: string, quantity: Parameters<typeof readMeasure>[1], unit: string) => {
+  const read = readMeasure(text, quantity, unit)
+  return 'value' in read ? read.value : read.error
+}
+
+describe('units as people type them', () => {
+  // NIST Special Publication 811 (2008), appendix B.8: 1 oz = 28.349 52 g, 1 lb = 453.592 37 g, 1 mi = 1.609 344 km,
+  // 1 psi = 6.894 757 kPa, 1 ft = 0.3048 m, 1 in = 25.4 mm.
+  it.each([
+    ['2 oz', 'mass', 'g', 56.69905],
+    ['1.2 lb', 'mass', 'g', 544.31084],
+    ['8 mi', 'distance', 'km', 12.874752],
+    ['45 psi', 'pressure', 'bar', 3.102641],
+    ['6 ft', 'distance', 'km', 0.0018288],
+    ['2 in', 'length', 'mm', 50.8],
+    ['1,5', 'mass', 'kg', 1500],
+    ['140', 'mass', 'g', 140],
+    ['90 min', 'time', 'h', 1.5],
+  ] as const)('%s', (text, quantity, unit, expected) => expect(value(text, quantity, unit)).toBeCloseTo(expected, 5))
+
+  it('has the pound per square inch of SP 811', () => expect(BAR_PER_PSI * 100).toBeCloseTo(6.894757, 6))
+
+  it.each([
+    ['heavy', 'is not a number'],
+    ['3 stone', 'is not a unit of mass'],
+    ['', 'is not a number'],
+    ['1.2.3', 'is not a number'],
+  ])('“%s” is refused with a way to mend it', (text, message) => expect(value(text, 'mass', 'g')).toContain(message))
+})

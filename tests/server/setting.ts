@@ -1,0 +1,85 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { startApp, type RunningApp } from '../../scripts/app-server'
+import { migrateDatabase } from '../../scripts/database'
+import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
+import { anyFreePort } from '../../scripts/ports'
+
+/** A database server and an app server of a test's own, in a folder that goes with them. */
+export class Setting {
+  private constructor(
+    readonly folder: string,
+    public mariadb: RunningMariadb,
+    public app: RunningApp,
+  ) {}
+
+  static async start(): Promise<Setting> {
+    const folder = mkdtempSync(join(tmpdir(), 'rag-tin-test-'))
+    const mariadb = await startMariadb(join(folder, 'mariadb'))
+    await migrateDatabase(mariadb.url)
+    return new Setting(folder, mariadb, await Setting.serve(folder, mariadb))
+  }
+
+  private static async serve(folder: string, mariadb: RunningMariadb): Promise<RunningApp> {
+    return startApp({ folder, port: await anyFreePort(), databaseUrl: mariadb.url })
+  }
+
+  /** Starts both again after one or both were killed. */
+  async restart(): Promise<void> {
+    await this.app.stop()
+    await this.mariadb.stop()
+    this.mariadb = await startMariadb(join(this.folder, 'mariadb'))
+    this.app = await Setting.serve(this.folder, this.mariadb)
+  }
+
+  async stop(): Promise<void> {
+    await this.app.stop()
+    await this.mariadb.stop()
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+
+  /** A person with a browser's cookie jar, signed up already. */
+  async person(name: string): Promise<Person> {
+    const person = new Person(this)
+    await person.ask('POST', '/api/account', { name, email: `${name}@quern.example`, password: `${name} rides far` })
+    return person
+  }
+}
+
+export interface Answer {
+  readonly status: number
+  // What a server answers has no type until it is looked at.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  readonly body: any
+}
+
+export class Person {
+  private cookie = ''
+
+  constructor(private readonly setting: Setting) {}
+
+  async ask(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer> {
+    const answer = await fetch(`${this.setting.app.address}${path}`, {
+      method,
+      headers: {
+        cookie: this.cookie,
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...headers,
+      },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    })
+    const set = answer.headers.get('set-cookie')
+    if (set) this.cookie = set.split(';')[0]!
+    const text = await answer.text()
+    return { status: answer.status, body: text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text }
+  }
+
+  async newTrip(document: unknown): Promise<string> {
+    return (await this.ask('POST', '/api/trips', document)).body.id
+  }
+
+  save(tripId: string, ...changes: { part: string; base: number; value: unknown }[]): Promise<Answer> {
+    return this.ask('PATCH', `/api/trips/${tripId}`, { changes })
+  }
+}

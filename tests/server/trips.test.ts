@@ -1,0 +1,165 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { catalogue } from '../../catalogue'
+import { demoTrip } from '../../catalogue/demo'
+import { readGpx } from '../../core/road'
+import { readTrip } from '../../core/trip'
+import { Person, Setting } from './setting'
+
+let setting: Setting
+let maren: Person
+let ansel: Person
+beforeAll(async () => {
+  setting = await Setting.start()
+  maren = await setting.person('maren')
+  ansel = await setting.person('ansel')
+})
+afterAll(() => setting?.stop())
+
+describe('accounts', () => {
+  it('sign up, sign out, sign in', async () => {
+    const person = await setting.person('tove')
+    expect((await person.ask('GET', '/api/trips')).status).toBe(200)
+    await person.ask('DELETE', '/api/session')
+    expect((await person.ask('GET', '/api/trips')).status).toBe(401)
+    expect(
+      (await person.ask('POST', '/api/session', { email: 'TOVE@quern.example', password: 'tove rides far' })).status,
+    ).toBe(200)
+    expect((await person.ask('GET', '/api/trips')).status).toBe(200)
+  })
+  it('one address has one account', async () => {
+    const answer = await new Person(setting).ask('POST', '/api/account', {
+      name: 'x',
+      email: 'maren@quern.example',
+      password: 'another one',
+    })
+    expect(answer.status).toBe(409)
+    expect(answer.body.data.lines[0]).toContain('sign in instead')
+  })
+  it('short passwords and odd addresses are refused with the reason', async () => {
+    const answer = await new Person(setting).ask('POST', '/api/account', {
+      name: 'x',
+      email: 'nowhere',
+      password: 'short',
+    })
+    expect(answer.status).toBe(422)
+    expect(answer.body.data.lines.join('\n')).toMatch(/email: "nowhere"; expected an e-mail address[\s\S]*password/)
+  })
+  it('guessing is slowed down, for that account only', async () => {
+    await setting.person('lone')
+    const guesser = new Person(setting)
+    const guess = (email: string) => guesser.ask('POST', '/api/session', { email, password: 'wrong guess' })
+    const statuses: number[] = []
+    for (let i = 0; i < 8; i++) statuses.push((await guess('lone@quern.example')).status)
+    expect(statuses).toEqual([401, 401, 401, 401, 401, 401, 429, 429])
+    const right = await guesser.ask('POST', '/api/session', { email: 'lone@quern.example', password: 'lone rides far' })
+    expect(right.status).toBe(429)
+    expect(right.body.data.lines[0]).toContain('15 minutes')
+    expect((await guess('ansel@quern.example')).status).toBe(401)
+  })
+  it('there is no demo door outside the demo', async () => {
+    expect((await new Person(setting).ask('POST', '/api/session/demo')).status).toBe(404)
+  })
+  it('requests from another site change nothing', async () => {
+    const answer = await maren.ask('POST', '/api/trips', demoTrip(), {
+      origin: 'https://elsewhere.example',
+      'sec-fetch-site': 'cross-site',
+    })
+    expect(answer.status).toBe(403)
+  })
+})
+
+describe('trips', () => {
+  it('come back as they were sent', async () => {
+    const trip = readTrip(demoTrip(), catalogue)
+    const id = await maren.newTrip(trip)
+    const { body } = await maren.ask('GET', `/api/trips/${id}`)
+    expect(body.trip).toEqual(trip)
+    expect((await maren.ask('GET', `/api/trips/${id}/document`)).body).toEqual(trip)
+    const gpx = readGpx((await maren.ask('GET', `/api/trips/${id}/road`)).body)
+    expect(gpx.points).toHaveLength(trip.road.points.length)
+    expect(gpx.waypoints).toHaveLength(trip.stops.length)
+  })
+
+  it('are nobody else’s business', async () => {
+    const id = await maren.newTrip(demoTrip())
+    for (const [method, path, body] of [
+      ['GET', `/api/trips/${id}`, undefined],
+      ['GET', `/api/trips/${id}/document`, undefined],
+      ['GET', `/api/trips/${id}/road`, undefined],
+      ['PATCH', `/api/trips/${id}`, { changes: [{ part: 'name', base: 1, value: 'mine now' }] }],
+      ['DELETE', `/api/trips/${id}`, undefined],
+      ['POST', `/api/trips/${id}/restore`, undefined],
+    ] as const) {
+      expect((await ansel.ask(method, path, body)).status, `${method} ${path}`).toBe(404)
+      expect((await new Person(setting).ask(method, path, body)).status, `${method} ${path} by nobody`).toBe(401)
+    }
+    expect((await ansel.ask('GET', '/api/trips')).body).toEqual([])
+    expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.name).toBe('Across the Quern, June')
+  })
+
+  it('are saved part by part, and two windows cannot overwrite each other unseen', async () => {
+    const id = await maren.newTrip(demoTrip())
+    const [first] = demoTrip().bench
+    expect((await maren.save(id, { part: 'bench', base: 1, value: [first] })).body.versions).toMatchObject({
+      bench: 2,
+      stops: 1,
+    })
+    const stale = await maren.save(id, { part: 'bench', base: 1, value: [] })
+    expect(stale.status).toBe(409)
+    expect(stale.body.data.parts).toMatchObject([{ part: 'bench', version: 2 }])
+    // Another part of the same trip is no conflict.
+    expect((await maren.save(id, { part: 'name', base: 1, value: 'Renamed' })).status).toBe(200)
+    const { body } = await maren.ask('GET', `/api/trips/${id}`)
+    expect(body.trip.bench).toHaveLength(1)
+    expect(body.trip.name).toBe('Renamed')
+  })
+
+  it('are saved all or not at all', async () => {
+    const id = await maren.newTrip(demoTrip())
+    const answer = await maren.save(
+      id,
+      { part: 'name', base: 1, value: 'Half' },
+      { part: 'stops', base: 1, value: [{ id: 'far', name: 'Far', roadKm: 9999 }] },
+    )
+    expect(answer.status).toBe(422)
+    expect(answer.body.data.lines[0]).toMatch(/stops\[0\]\.roadKm: km 9999; expected a place on the road/)
+    expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.name).toBe('Across the Quern, June')
+  })
+
+  it('keep their riders when bikes change, and refuse a bike gone from under a rider', async () => {
+    const id = await maren.newTrip(demoTrip())
+    const { bikes, crew } = demoTrip()
+    const renamed = bikes.map((bike) => ({ ...bike, name: `${bike.name}!` }))
+    expect((await maren.save(id, { part: 'bikes', base: 1, value: renamed })).status).toBe(200)
+    expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.crew).toEqual(crew)
+    const gone = await maren.save(id, { part: 'bikes', base: 2, value: renamed.slice(0, 1) })
+    expect(gone.status).toBe(422)
+    expect(gone.body.data.lines[0]).toContain('crew[1].bikeId')
+  })
+
+  it.each<[string, unknown, RegExp]>([
+    [
+      'a wrong type deep inside',
+      { ...demoTrip(), bench: [{ id: 'a', name: 'b', massG: 'heavy' }] },
+      /bench\[0\]\.massG: "heavy"/,
+    ],
+    ['a newer version', { ...demoTrip(), format: 'rag-tin.trip/9' }, /a newer Rag Tin/],
+    ['something else', { hello: 1 }, /format: nothing/],
+    ['no JSON', '{"format":', /JSON/],
+  ])('are not made from %s', async (_, document, message) => {
+    const before = (await maren.ask('GET', '/api/trips')).body.length
+    const answer = await maren.ask('POST', '/api/trips', document)
+    expect(answer.status).toBeGreaterThanOrEqual(400)
+    expect(answer.status).toBeLessThan(500)
+    expect(answer.body.data?.lines?.join('\n') ?? answer.body.message).toMatch(message)
+    expect((await maren.ask('GET', '/api/trips')).body).toHaveLength(before)
+  })
+
+  it('thrown away can be taken back', async () => {
+    const id = await maren.newTrip({ ...demoTrip(), name: 'Away' })
+    expect((await maren.ask('DELETE', `/api/trips/${id}`)).status).toBe(200)
+    expect((await maren.ask('GET', `/api/trips/${id}`)).status).toBe(404)
+    expect((await maren.ask('POST', `/api/trips/${id}/restore`)).status).toBe(200)
+    expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.name).toBe('Away')
+  })
+})

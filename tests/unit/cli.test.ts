@@ -1,0 +1,98 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { demoGpx, demoTrip } from '../../catalogue/demo'
+import { workedExample } from '../ledgers'
+
+const folder = mkdtempSync(join(tmpdir(), 'rag-tin-cli-'))
+const file = (name: string, text: string) => {
+  const path = join(folder, name)
+  writeFileSync(path, text)
+  return path
+}
+function run(...words: string[]) {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'cli/rag-tin.ts', ...words], {
+    encoding: 'utf8',
+  })
+  return { status, stderr, json: () => JSON.parse(stdout) }
+}
+let trip = ''
+beforeAll(() => {
+  trip = file('trip.json', JSON.stringify(demoTrip()))
+})
+afterAll(() => rmSync(folder, { recursive: true }))
+
+describe('the rag-tin command', { timeout: 60_000 }, () => {
+  it('schema', () => expect(run('schema').json()).toMatchObject({ type: 'object' }))
+  it('gpx', () => {
+    const answer = run('gpx', file('demo.gpx', demoGpx())).json()
+    expect(answer).toMatchObject({ points: 6201 })
+    expect(answer.roadKm).toBeCloseTo(620.58, 1)
+    expect(answer.waypoints[2]).toMatchObject({ name: 'Quillby' })
+    expect(answer.waypoints[2].roadKm).toBeCloseTo(71, 2)
+  })
+  it('gaps', () => {
+    const { gaps, pushOut } = run('gaps', trip).json()
+    expect(gaps['tube-622'].map((gap: { km: number }) => Math.round(gap.km))).toEqual([71, 240, 238, 72])
+    expect(pushOut.worstH).toBeGreaterThan(10)
+  })
+  it('ledger, solve and its proof', () => {
+    const ledger = run('ledger', trip).json()
+    expect(ledger.format).toBe('rag-tin.ledger/1')
+    const solved = run('solve', file('ledger.json', JSON.stringify(ledger)), '--proof').json()
+    expect(solved.proof.boundNetH).toBeGreaterThanOrEqual(solved.netH)
+    expect(solved.proof.gap).toBeLessThan(0.01)
+    const example = file('example.json', JSON.stringify(workedExample(600)))
+    expect(run('solve', example, '--brute').json().netH).toBeCloseTo(3.4138, 4)
+  })
+  it('kit', () => {
+    const kit = run('kit', trip).json()
+    expect(kit.verdicts).toHaveLength(demoTrip().bench.length)
+    expect(kit.expectedH).toBeLessThan(kit.emptyH)
+    const pump = kit.verdicts.find(({ item }: { item: string }) => item === 'mini-pump')
+    expect(pump).toMatchObject({ verdict: 'take', n: 1 })
+    expect(pump.claims.length).toBeGreaterThan(3)
+  })
+  it('calc push-out', () => {
+    // 10 km and 300 m by Naismith: 10/4.828032 + 300/609.6 h; by Tobler at 3 %: 10/(6·e^−0.28) h.
+    expect(run('calc', 'push-out', '--km', '10', '--climb-m', '300').json().walkH).toBeCloseTo(2.5634, 4)
+    expect(run('calc', 'push-out', '--km', '10', '--climb-m', '300', '--method', 'tobler').json().walkH).toBeCloseTo(
+      2.2052,
+      4,
+    )
+  })
+
+  it.each<[string, () => string[], RegExp]>([
+    ['no command', () => [], /usage:/],
+    ['an unknown command', () => ['fly'], /“fly” is not a command/],
+    ['a missing file', () => ['kit', join(folder, 'none.json')], /none\.json: no such file/],
+    [
+      'a negative mass',
+      () => [
+        'kit',
+        file('neg.json', '{"format":"rag-tin.trip/1","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
+      ],
+      /^bench\[0\]\.massG: -3; expected more than 0\n$/,
+    ],
+    [
+      'a trip without a road',
+      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/1","name":"x"}')],
+      /road\.points: no road/,
+    ],
+    ['a broken GPX', () => ['gpx', file('broken.gpx', '<gpx><trk>')], /not XML/],
+    [
+      'a GPX of 60 MB',
+      () => ['gpx', file('huge.gpx', ' '.repeat(60 * 1024 * 1024))],
+      /60 MB; expected a file of 48 MB at most/,
+    ],
+    ['a ledger that is none', () => ['solve', file('l.json', '{"format":"x"}')], /format: "x"/],
+    ['a number that is none', () => ['calc', 'push-out', '--km', 'far'], /--km: “far”; expected a number/],
+    ['an unknown option', () => ['solve', '--quickly'], /Unknown option/],
+  ])('exits 2 on %s with a line that helps', (_, words, message) => {
+    const { status, stderr } = run(...words())
+    expect(status).toBe(2)
+    expect(stderr).toMatch(message)
+  })
+})
