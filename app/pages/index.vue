@@ -51,7 +51,7 @@ const stepIn = () => void attempt(() => api('/api/session/demo', { method: 'POST
         <img src="/tin.svg" alt="" class="size-9" />Rag Tin
       </p>
       <div class="max-w-xl">
-        <h1 class="text-4xl leading-[1.08] sm:text-5xl">How much walking does it save me, per gram?</h1>
+        <h1 class="text-4xl leading-[1.08] text-balance sm:text-5xl">How much walking does it save me, per gram?</h1>
         <p class="mt-5 max-w-md text-base text-tin-ink/85">
           Lay your road and your tools on the bench. Rag Tin reckons what can fail between two places that could help,
           how long the walk out would be, and which things in the tin earn their weight.

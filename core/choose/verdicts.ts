@@ -22,7 +22,9 @@ export interface Verdict {
   readonly n: number
   /** Mass of one. */
   readonly massG: number
-  /** What the pieces carried, or one of those left, cost in hours at the dial. */
+  /** Mass of the pieces carried; of one left at home, with whatever it would need beside it. */
+  readonly carriedG: number
+  /** What that costs in hours at the dial. */
   readonly priceH: number
   /** Taken: hours lost if all of it stayed at home. Left: hours it would save if it came along. */
   readonly lostH: number
@@ -95,11 +97,13 @@ function verdictOf(state: KitState, i: number, pinned: boolean): Verdict {
   const { items } = state.problem
   const item = items[i]!
   const n = state.counts[i]!
-  const common = { item: item.id, n, massG: item.massG, priceH: item.priceH * Math.max(1, n), pinned }
+  const common = { item: item.id, n, massG: item.massG, pinned }
   if (n > 0) {
     const { lostH, claims } = difference(state, [{ item: i, by: -n }])
     return {
       ...common,
+      carriedG: n * item.massG,
+      priceH: n * item.priceH,
       verdict: 'take',
       lostH,
       lastOneH: n > 1 ? difference(state, [{ item: i, by: -1 }]).lostH : null,
@@ -113,6 +117,8 @@ function verdictOf(state: KitState, i: number, pinned: boolean): Verdict {
   const massG = changes.reduce((sum, change) => sum + change.by * items[change.item]!.massG, 0)
   return {
     ...common,
+    carriedG: massG,
+    priceH: changes.reduce((sum, change) => sum + change.by * items[change.item]!.priceH, 0),
     verdict: 'leave',
     lostH,
     lastOneH: null,

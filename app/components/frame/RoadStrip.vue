@@ -163,7 +163,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
 
 <template>
   <section aria-label="The road" class="flex border-b border-line bg-paper">
-    <div class="flex w-36 shrink-0 flex-col gap-0.5 py-2 pl-4 pr-2 max-md:hidden">
+    <div class="flex w-44 shrink-0 flex-col gap-0.5 py-2 pl-4 pr-2 max-md:hidden">
       <p class="font-bold [font-stretch:108%]">The road</p>
       <p v-if="lengthKm" class="text-sm text-soft">
         <span class="figures">{{ km(lengthKm) }}</span><br />
@@ -217,7 +217,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
         <path :d="walkPath.edge" class="fill-none stroke-petrol" stroke-width="1.6" />
         <line :x1="x(0)" :x2="x(lengthKm)" :y1="base" :y2="base" class="stroke-ink" stroke-width="1.5" />
 
-        <g v-if="selection.classId && shownGap">
+        <g v-if="selection.classId && shownGap && width > 560">
           <text
             :x="Math.min(Math.max(x((shownGap.fromKm + shownGap.toKm) / 2), 120), width - 120)"
             y="15"
@@ -227,7 +227,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
             {{ km(shownGap.km) }} without {{ classInWords(selection.classId, catalogue.families) }}
           </text>
         </g>
-        <g v-else-if="view.worst.worstH > 0">
+        <g v-else-if="view.worst.worstH > 0 && width > 560">
           <line
             :x1="x(view.worst.atKm)"
             :x2="x(view.worst.atKm)"

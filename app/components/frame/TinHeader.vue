@@ -34,9 +34,9 @@ async function signOut() {
 </script>
 
 <template>
-  <header class="flex h-11 items-center gap-3 bg-tin px-4 text-tin-ink">
+  <header class="flex h-11 items-center gap-3 bg-tin px-4 max-sm:gap-1.5 max-sm:px-2 text-tin-ink">
     <NuxtLink to="/trips" class="flex items-center gap-2 font-bold tracking-tight [font-stretch:112%]">
-      <img src="/tin.svg" alt="" class="size-6" />
+      <img src="/tin.svg" alt="" class="size-6 shrink-0" />
       <span class="hidden sm:inline">Rag Tin</span><span class="sr-only">: all trips</span>
     </NuxtLink>
     <template v-if="store.trip">
@@ -45,7 +45,7 @@ async function signOut() {
         v-model="name"
         aria-label="Name of the trip"
         maxlength="120"
-        class="min-w-24 max-w-[40vw] shrink truncate field-sizing-content rounded-sm bg-transparent px-1.5 py-0.5 hover:bg-white/10 focus:bg-white/10"
+        class="min-w-16 max-w-[40vw] shrink truncate field-sizing-content rounded-sm bg-transparent px-1.5 py-0.5 hover:bg-white/10 focus:bg-white/10"
         @change="rename"
         @keydown.enter="($event.target as HTMLInputElement).blur()"
       />
@@ -63,7 +63,9 @@ async function signOut() {
     </template>
     <div class="ml-auto flex items-center gap-1">
       <template v-if="store.trip">
-        <button type="button" class="lid max-sm:hidden" @click="$emit('find')">Find <kbd>/</kbd></button>
+        <span class="max-md:hidden"
+          ><button type="button" class="lid" @click="$emit('find')">Find <kbd>/</kbd></button></span
+        >
         <button
           type="button"
           class="lid"
@@ -82,7 +84,9 @@ async function signOut() {
         >
           <Redo2 :size="16" aria-hidden="true" /><span class="sr-only">Redo {{ store.redoLabel }}</span>
         </button>
-        <button type="button" class="lid max-sm:hidden" @click="$emit('keys')">Keys <kbd>?</kbd></button>
+        <span class="max-md:hidden"
+          ><button type="button" class="lid" @click="$emit('keys')">Keys <kbd>?</kbd></button></span
+        >
       </template>
       <button
         type="button"

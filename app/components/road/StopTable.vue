@@ -60,7 +60,7 @@ function rename(stop: Stop, event: Event) {
         <tr class="border-b border-line text-left align-bottom text-xs text-soft">
           <th scope="col" class="w-30 py-1.5 pl-4 font-normal">place</th>
           <th scope="col" class="min-w-36 font-normal">stop</th>
-          <th scope="col" class="w-26 font-normal">off the road</th>
+          <th scope="col" class="w-28 font-normal">off the road</th>
           <th
             v-for="kind in catalogue.services"
             :key="kind.id"

@@ -8,7 +8,11 @@ const kit = computed(() => kitStore.reckoning?.kit)
 </script>
 
 <template>
-  <p v-if="kit" class="flex justify-between gap-3 border-b border-line bg-ground px-4 py-1.5 text-sm">
+  <button
+    v-if="kit"
+    type="button"
+    class="flex w-full justify-between gap-3 border-b border-line bg-ground px-4 py-1.5 text-sm"
+  >
     <span
       ><strong class="figures">{{ grams(kit.massG) }}</strong> carried</span
     >
@@ -18,5 +22,5 @@ const kit = computed(() => kitStore.reckoning?.kit)
     <span
       ><strong class="figures">{{ wordsForChance(kit.rideThrough) }}</strong> no hour on foot</span
     >
-  </p>
+  </button>
 </template>

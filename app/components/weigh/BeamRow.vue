@@ -9,7 +9,6 @@ const props = defineProps<{ row: WeighedThing; scale: ScalePower<number, number>
 defineEmits<{ select: []; pin: [] }>()
 const { grams } = useView()
 
-const n = computed(() => Math.max(1, props.row.verdict.n))
 const taken = computed(() => props.row.verdict.verdict === 'take')
 const words = computed(() => {
   const { verdict } = props.row
@@ -32,11 +31,14 @@ const percent = (hours: number, share: number) => `${(props.scale(hours) * right
       @click="$emit('select')"
       @keydown.space.prevent="$emit('pin')"
     >
-      <span class="flex min-w-0 items-center gap-1.5">
+      <span class="what flex min-w-0 items-center gap-1.5">
         <span class="truncate" :class="taken ? 'font-semibold' : ''" :title="row.thing.name">{{ row.thing.name }}</span>
+        <span v-if="row.verdict.together.length" class="shrink-0 text-xs text-soft"
+          >with {{ row.verdict.together.length }} more</span
+        >
         <Pin v-if="row.verdict.pinned" :size="13" class="shrink-0 text-brass" aria-label="pinned" />
       </span>
-      <span class="figures text-right text-xs text-soft">{{ grams(row.verdict.massG * n) }}</span>
+      <span class="cost figures text-right text-xs text-soft">{{ grams(row.verdict.carriedG) }}</span>
       <span class="beam" aria-hidden="true">
         <span class="flex h-3.5 justify-end overflow-hidden">
           <span
@@ -53,8 +55,10 @@ const percent = (hours: number, share: number) => `${(props.scale(hours) * right
           />
         </span>
       </span>
-      <span class="figures text-xs" :class="taken ? 'font-semibold' : 'text-soft'">{{ wordsForHours(row.hours) }}</span>
-      <span class="flex justify-end">
+      <span class="spared figures text-xs" :class="taken ? 'font-semibold' : 'text-soft'">{{
+        wordsForHours(row.hours)
+      }}</span>
+      <span class="verdict flex justify-end">
         <span
           class="stamped rounded-[3px] px-1.5 py-0.5"
           :class="taken ? 'bg-petrol text-on-petrol' : 'border border-line text-soft'"
@@ -68,9 +72,38 @@ const percent = (hours: number, share: number) => `${(props.scale(hours) * right
 <style scoped>
 .row {
   grid-template-columns: minmax(0, 15rem) 4rem minmax(0, 1fr) 4.2rem 4.8rem;
+  grid-template-areas: 'what cost beam spared verdict';
   min-height: 2rem;
 }
+.what {
+  grid-area: what;
+}
+.cost {
+  grid-area: cost;
+}
+.spared {
+  grid-area: spared;
+}
+.verdict {
+  grid-area: verdict;
+}
+@media (max-width: 47.99rem) {
+  .row {
+    grid-template-columns: 3.6rem minmax(0, 1fr) 4rem;
+    grid-template-areas:
+      'what what verdict'
+      'cost beam spared';
+    row-gap: 0.15rem;
+  }
+  .cost {
+    text-align: left;
+  }
+  .row {
+    padding-block: 0.5rem;
+  }
+}
 .beam {
+  grid-area: beam;
   display: grid;
   grid-template-columns: 3fr 2px 7fr;
   align-items: center;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
 import { statusOf, linesOf } from '~/composables/useApi'
 
 definePageMeta({ middleware: 'signed-in' })
@@ -12,6 +13,9 @@ const lines = ref<string[]>([])
 const missing = ref(false)
 const showsFind = ref(false)
 const showsKeys = ref(false)
+const showsBalance = ref(false)
+/** Whether there is room for the balance beside the stage. */
+const wide = useMediaQuery('(min-width: 64rem)')
 const tripId = computed(() => String(route.params.id))
 
 async function load() {
@@ -84,7 +88,7 @@ const moveStop = (id: string, roadKm: number) => {
     <p v-else-if="!store.trip" role="status" class="p-8 text-soft">Opening the tin …</p>
     <template v-else>
       <RoadStrip :editable="stageName === 'Road'" @move="moveStop" />
-      <BalanceLine class="lg:hidden" />
+      <BalanceLine v-if="!wide" @click="showsBalance = true" />
       <div v-if="store.problems.length" class="m-2 flex items-start gap-2">
         <FaultLines class="flex-1" title="Not saved yet; what was saved before is safe." :lines="store.problems" />
         <button type="button" class="knob" @click="store.save()">Save now</button>
@@ -95,8 +99,9 @@ const moveStop = (id: string, roadKm: number) => {
           <NuxtPage />
         </main>
         <aside
+          v-if="wide"
           aria-label="Balance and claims"
-          class="min-h-0 shrink-0 overflow-y-auto border-line bg-ground max-lg:hidden lg:w-[21.5rem] lg:border-l"
+          class="min-h-0 shrink-0 overflow-y-auto border-line bg-ground w-[21.5rem] border-l"
           tabindex="0"
         >
           <BalancePanel />
@@ -104,6 +109,12 @@ const moveStop = (id: string, roadKm: number) => {
           <OpenClaims v-else />
         </aside>
       </div>
+      <template v-if="!wide">
+        <TinDialog :open="showsBalance" title="The balance" @close="showsBalance = false"><BalancePanel /></TinDialog>
+        <TinDialog :open="selection.thingId !== ''" title="Claims" @close="selection.thingId = ''"
+          ><ThingPanel
+        /></TinDialog>
+      </template>
       <FindDialog :open="showsFind" @close="showsFind = false" />
       <KeysDialog :open="showsKeys" @close="showsKeys = false" />
       <ConflictDialog v-if="store.conflict" />

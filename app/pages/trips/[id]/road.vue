@@ -89,7 +89,7 @@ function addStop() {
           <template v-if="kit.reckoning.climbM !== null"
             ><span class="figures">{{ climb(kit.reckoning.climbM) }} up</span>
             <span :title="`Rises count from ${climbRule.thresholdM} m on, after a mean over ${climbRule.windowM} m`"
-              >(noise smoothed)</span
+              >, noise smoothed</span
             ></template
           >
           <template v-else>climbs unknown</template>

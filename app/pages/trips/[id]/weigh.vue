@@ -58,7 +58,7 @@ function walk(event: KeyboardEvent) {
           >
         </p>
       </div>
-      <div v-if="all.length" class="head mt-2 grid gap-2 text-xs text-soft" aria-hidden="true">
+      <div v-if="all.length" class="head mt-2 grid gap-2 text-xs text-soft max-md:hidden" aria-hidden="true">
         <span>on the bench</span><span /><span class="beam-head"
           ><span class="text-right">grams it costs</span><span>walking it spares</span></span
         ><span /><span class="text-right">verdict</span>

@@ -1,0 +1,85 @@
+import { chromium, type Page } from '@playwright/test'
+
+/** Takes the pictures of docs/screenshots anew, from the demo that is running: npm run pictures [ADDRESS] [FOLDER]. */
+const [address = 'http://127.0.0.1:3000', folder = 'docs/screenshots'] = process.argv.slice(2)
+
+interface Picture {
+  readonly name: string
+  readonly night?: boolean
+  readonly small?: boolean
+  readonly arrange: (page: Page) => Promise<void>
+}
+
+async function demo(page: Page, key: 'r' | 'b' | 'w'): Promise<void> {
+  await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
+  await page.getByRole('link', { name: /Across the Quern, June/ }).click()
+  await page.getByText('no hour on foot').filter({ visible: true }).waitFor()
+  await page.keyboard.press(key)
+}
+
+const proved = (page: Page) => page.getByText('from the best kit there is').waitFor()
+
+const pictures: Picture[] = [
+  { name: 'door', arrange: async (page) => void (await page.getByRole('heading', { name: 'Sign in' }).waitFor()) },
+  {
+    name: 'trips',
+    arrange: async (page) => {
+      await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
+      await page.getByRole('link', { name: /Across the Quern, June/ }).waitFor()
+    },
+  },
+  { name: 'road', arrange: (page) => demo(page, 'r').then(() => proved(page)) },
+  {
+    name: 'bench',
+    arrange: (page) => demo(page, 'b').then(() => proved(page)),
+  },
+  {
+    name: 'catalogue',
+    arrange: async (page) => {
+      await demo(page, 'b')
+      await page.getByRole('button', { name: 'Take from the catalogue' }).click()
+    },
+  },
+  {
+    name: 'weigh',
+    arrange: async (page) => {
+      await demo(page, 'w')
+      await page.locator('[data-row]').filter({ hasText: 'Tube 622 × 28' }).click()
+      await page.getByText(/less than about|worth about/).waitFor()
+      await proved(page)
+    },
+  },
+  {
+    name: 'weigh-night',
+    night: true,
+    arrange: async (page) => {
+      await demo(page, 'w')
+      await page.locator('section select').first().selectOption({ label: 'without tube, 622' })
+      await page.locator('[data-row]').filter({ hasText: 'CO2 head' }).click()
+      await page.locator('.waterline').scrollIntoViewIfNeeded()
+      await proved(page)
+    },
+  },
+  { name: 'road-night', night: true, arrange: (page) => demo(page, 'r').then(() => proved(page)) },
+  { name: 'road-small', small: true, arrange: (page) => demo(page, 'r') },
+  { name: 'weigh-small', small: true, arrange: (page) => demo(page, 'w') },
+]
+
+const browser = await chromium.launch({
+  executablePath: '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
+})
+for (const { name, night, small, arrange } of pictures) {
+  const context = await browser.newContext({
+    viewport: small ? { width: 390, height: 844 } : { width: 1280, height: 800 },
+    colorScheme: night ? 'dark' : 'light',
+  })
+  const page = await context.newPage()
+  await page.goto(address)
+  await arrange(page)
+  await page.waitForTimeout(500)
+  await page.screenshot({ path: `${folder}/${name}.png` })
+  console.log(`${folder}/${name}.png`)
+  await context.close()
+}
+await browser.close()
