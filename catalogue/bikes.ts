@@ -46,7 +46,6 @@ const starts: Record<string, Start> = {
   },
 }
 
-export type BikeStart = keyof typeof starts
 export const bikeStarts = Object.entries(starts).map(([id, start]) => ({ id, name: start.name }))
 
 /** A bike of a kind, with an id of its own. */

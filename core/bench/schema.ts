@@ -6,7 +6,6 @@ const id = z.string().min(1).max(60)
 export const pinSchema = z
   .object({ min: z.number().int().min(0).max(99), max: z.number().int().min(0).max(99) })
   .refine((pin) => pin.max >= pin.min, { message: 'a pin whose max is not below its min', path: ['max'] })
-export type Pin = z.infer<typeof pinSchema>
 
 /** A thing laid on the bench: what it weighs, what it does, how many there are. */
 export const thingSchema = z.object({

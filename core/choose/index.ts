@@ -1,7 +1,7 @@
 export type { Choice } from './choice'
 export { chooseFast } from './fast'
 export { chooseBrute } from './brute'
-export { prove, type Proof, type ProofOptions } from './prove'
+export { prove, type Proof } from './prove'
 export { explainKit, type Kit, type Verdict, type ItemClaim } from './verdicts'
 export { claimInWords, fixInWords } from './claim-words'
 export { hoursWithin } from './within'

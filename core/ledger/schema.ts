@@ -31,7 +31,6 @@ export const ledgerItemSchema = z.object({
   provides: z.array(id).default([]),
   units: z.record(id, z.number().gt(0)).default({}),
 })
-export type LedgerItem = z.infer<typeof ledgerItemSchema>
 
 const pin = z
   .object({ min: z.number().int().min(0), max: z.number().int().min(0) })

@@ -33,4 +33,3 @@ export const tripSchema = z.object({
   dials: partSchemas.dials.prefault({}),
 })
 export type Trip = z.infer<typeof tripSchema>
-export type TripPart<P extends PartName> = Trip[P]
