@@ -300,40 +300,51 @@ export class Answering {
     return false
   }
 
-  /** Makes room for an answer by moving the one claim that loses least by it, if less than is gained. */
+  /** Makes room for an answer by moving, on each shelf that is short, the claim that loses least; if less than is gained. */
   private pushOn(forClaim: number, wanted: Answer, gain: number): boolean {
-    let short = -1
-    for (let j = 0; j < wanted.shelves.length; j++) {
-      if (this.left[wanted.shelves[j]!]! + slack >= wanted.shelfAmounts[j]!) continue
-      if (short >= 0) return false
-      short = j
+    const moves: { c: number; from: number; to: number }[] = []
+    let left = gain - slack
+    for (let j = 0; j < wanted.shelves.length && left > 0; j++) {
+      const shelf = wanted.shelves[j]!
+      const lacking = wanted.shelfAmounts[j]! - this.left[shelf]!
+      if (lacking <= slack) continue
+      const { mover, to, loss } = this.cheapestMove(shelf, lacking, forClaim, wanted, left)
+      left -= loss
+      if (left <= 0) break
+      moves.push({ c: mover, from: this.chosen[mover]!, to })
+      this.set(mover, to)
     }
-    const shelf = wanted.shelves[short]!
-    const lacking = wanted.shelfAmounts[short]! - this.left[shelf]!
-    let mover = -1
-    let moverTo = -1
-    let least = gain - slack
+    // Moved for a trial; only when all of it pays is it told to those who wait for room.
+    for (const { c, from } of moves.toReversed()) this.set(c, from)
+    if (left <= 0) return false
+    for (const { c, to } of moves) this.choose(c, to)
+    return true
+  }
+
+  /** The claim that loses least by leaving a shelf for its next answer, and how much; infinite when none may. */
+  private cheapestMove(
+    shelf: number,
+    lacking: number,
+    forClaim: number,
+    wanted: Answer,
+    most: number,
+  ): { mover: number; to: number; loss: number } {
+    let best = { mover: -1, to: -1, loss: Infinity }
     for (const c of this.problem.claimsOfShelf[shelf]!) {
       const now = this.chosen[c]!
       if (now < 0 || c === forClaim) continue
-      const current = this.problem.claims[c]!.answers[now]!
-      if (current.savedH - (this.problem.claims[c]!.answers[now + 1]?.savedH ?? 0) >= least) continue
+      const { answers } = this.problem.claims[c]!
+      const current = answers[now]!
+      if (current.savedH - this.savedBy(c, now + 1 < answers.length ? now + 1 : -1) >= Math.min(most, best.loss))
+        continue
       const place = current.shelves.indexOf(shelf)
       if (place < 0 || current.shelfAmounts[place]! + slack < lacking) continue
       let to = this.nextWithRoom(c, now + 1)
-      // An answer that would draw on the very shelf being cleared is no way out.
-      while (to >= 0 && this.problem.claims[c]!.answers[to]!.shelves.some((s) => wanted.shelves.includes(s))) {
-        to = this.nextWithRoom(c, to + 1)
-      }
+      // An answer that would draw on the very shelves being cleared is no way out.
+      while (to >= 0 && answers[to]!.shelves.some((s) => wanted.shelves.includes(s))) to = this.nextWithRoom(c, to + 1)
       const loss = current.savedH - this.savedBy(c, to)
-      if (loss < least) {
-        least = loss
-        mover = c
-        moverTo = to
-      }
+      if (loss < best.loss) best = { mover: c, to, loss }
     }
-    if (mover < 0) return false
-    this.choose(mover, moverTo)
-    return true
+    return best
   }
 }

@@ -9,10 +9,10 @@ import { Search } from './search'
 /**
  * The kit the interface shows: good within a percent, in milliseconds.
  *
- * From an empty kit it adds the bundle of missing parts that gains most for
- * its grams until none gains; from a full kit it leaves off what gains least.
- * Both are then improved by dropping, adding and swapping until nothing helps,
- * squeezed until they fit the budget, and the better one is the answer. Ledgers with few kits are searched whole.
+ * From a full kit it leaves off what gains least, then drops, adds and swaps
+ * until nothing helps. Where that is over the budget, the kit is squeezed until
+ * it fits; another is grown from nothing, bundle by bundle; and the better one
+ * is the answer. Ledgers with few kits are searched whole.
  *
  * @throws Fault when the pins alone weigh more than the budget
  */
@@ -24,16 +24,23 @@ export function chooseFast(ledger: Ledger): Choice {
 export function bestState(problem: Problem): KitState {
   if (isSmall(problem)) return bestOfAll(problem)
   const demands = demandsOf(problem)
-  const starts = [undefined, problem.items.map((item) => item.max)].map((counts) => {
-    const search = new Search(new KitState(problem, counts), demands)
-    search.state.budgetG = Infinity
-    search.leaveOff()
-    search.addBundles()
-    search.improve()
-    if (Number.isFinite(problem.budgetG)) search.squeezeTo(problem.budgetG)
-    return search.state
-  })
-  return starts.reduce((best, state) => (state.netH > best.netH ? state : best))
+  const shrunk = new Search(
+    new KitState(
+      problem,
+      problem.items.map((item) => item.max),
+    ),
+    demands,
+  )
+  shrunk.state.budgetG = Infinity
+  shrunk.leaveOff()
+  shrunk.addBundles()
+  shrunk.improve()
+  if (!Number.isFinite(problem.budgetG)) return shrunk.state
+  shrunk.squeezeTo(problem.budgetG)
+  const grown = new Search(new KitState(problem), demands)
+  grown.addBundles()
+  grown.improve()
+  return shrunk.state.netH > grown.state.netH ? shrunk.state : grown.state
 }
 
 /** So few kits, with so few claims, are all tried: in about the time the search would take, and surely. */

@@ -7,7 +7,10 @@ const worthwhile = 1e-5
 /** Enough for any search seen to come to rest. */
 const mostRounds = 40
 /** How many bundles are tried in exchange for something carried. */
-const mostNearlyPaying = 24
+const mostNearlyPaying = 16
+
+/** How many bundles are pushed in though they do not pay or fit. */
+const mostIntruders = 6
 
 /** What may be added at once. */
 interface Bundle {
@@ -113,12 +116,21 @@ export class Search {
     for (let round = 0; round < mostRounds; round++) {
       this.sceptical = false
       if (this.dropSome() || this.addSome() || this.swapSome() || this.pushInSome()) continue
+      // At rest: whatever was taken as known, or as hopeless, is now tried.
       this.sceptical = true
-      if (this.dropSome()) continue
       const before = this.state.netH
       this.state.settle()
-      if (this.state.netH <= before + worthwhile) return
-      this.known.clear()
+      if (this.state.netH > before + worthwhile) this.known.clear()
+      else this.forgetAdditions()
+      if (!this.addSome() && !this.dropSome()) return
+    }
+  }
+
+  /** What was known of additions may be old by two steps, through stock handed from claim to claim. */
+  private forgetAdditions(): void {
+    for (const [key, { gain, items }] of this.known) {
+      const hopeful = items.reduce((sum, item) => sum + this.state.priceOf(item), gain) > worthwhile
+      if (!key.includes('-') && hopeful) this.known.delete(key)
     }
   }
 
@@ -312,27 +324,37 @@ export class Search {
 
   /** Takes a bundle though it does not pay or fit, and puts back whatever it has made superfluous. */
   private pushInSome(): boolean {
-    const { items, rivals } = this.problem
-    for (const { changes, gain } of this.nearlyPaying()) {
-      const added = new Set(changes.map(({ item }) => item))
-      const fits = this.state.massG + massOf(this.problem, changes) <= this.state.budgetG
-      const candidates = items.flatMap((_, i) => {
-        if (added.has(i) || this.spare(i) <= 0) return []
-        if (!fits) return [i]
-        const missed = this.gain(bundleOf([{ item: i, by: -1 }])) < -2 * this.state.priceOf(i)
-        const twin = changes.some((change) => gives(items[change.item]!, items[i]!))
-        return twin || (!missed && changes.some((change) => rivals[i]!.has(change.item))) ? [i] : []
-      })
-      const hopeH = candidates.reduce((sum, i) => sum + this.state.priceOf(i) * this.spare(i), gain)
-      if (fits && hopeH <= worthwhile) continue
+    for (const { bundle, candidates } of this.intruders()) {
       const before = this.state.netH
-      const result = this.state.tryOut(changes, () => this.putBack(candidates, []))
+      const result = this.state.tryOut(bundle.changes, () => this.putBack(candidates, []))
       if (result && result.netH > before + worthwhile) {
-        this.apply([...changes, ...result.drops])
+        this.apply([...bundle.changes, ...result.drops])
         return true
       }
     }
     return false
+  }
+
+  /** Bundles that might pay if others made way, with what might: those with most to hope for first. */
+  private intruders(): { bundle: Bundle; candidates: number[] }[] {
+    const { items, rivals } = this.problem
+    return this.bundles()
+      .map((bundle) => {
+        const { changes } = bundle
+        const added = new Set(changes.map(({ item }) => item))
+        const fits = this.state.massG + massOf(this.problem, changes) <= this.state.budgetG
+        const mayGo = items.flatMap((_, i) => (!added.has(i) && this.spare(i) > 0 ? [i] : []))
+        const replaced = mayGo.filter((i) => {
+          if (changes.some((change) => gives(items[change.item]!, items[i]!))) return true
+          if (!changes.some((change) => rivals[i]!.has(change.item))) return false
+          return this.gain(bundleOf([{ item: i, by: -1 }])) >= -2 * this.state.priceOf(i)
+        })
+        const room = replaced.reduce((sum, i) => sum + this.state.priceOf(i) * this.spare(i), 0)
+        return { bundle, candidates: fits ? replaced : mayGo, hopeH: this.gain(bundle) + room }
+      })
+      .filter(({ hopeH }) => hopeH > worthwhile)
+      .sort((a, b) => b.hopeH - a.hopeH)
+      .slice(0, mostIntruders)
   }
 
   /** Drops what gains most by it, again and again, and first of all until the budget holds. */

@@ -19,8 +19,7 @@ test('two windows in conflict: nothing is overwritten unseen, and each way on wo
   // Theirs is taken; mine comes back with undo.
   await more(page).click()
   await saved(page)
-  await more(other).click()
-  await more(other).click()
+  await more(other).dblclick()
   const dialog = other.getByRole('dialog', { name: 'Changed in two windows' })
   await expect(dialog.getByRole('heading')).toBeVisible()
   await expect(dialog).toContainText('The bench of this trip was saved in another window')
