@@ -147,6 +147,12 @@ test('everything can be found by name, and the keys are listed', async ({ page }
   await page.getByRole('heading', { name: 'Road', exact: true }).click()
   await page.keyboard.press('/')
   await expect(page.getByRole('combobox', { name: /A thing, a stop/ })).toBeFocused()
+  // One Escape closes it, whatever was typed.
+  await page.keyboard.type('tube')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await page.keyboard.press('/')
+  await expect(page.getByRole('combobox', { name: /A thing, a stop/ })).toBeFocused()
   await page.keyboard.type('hollin')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('button', { name: 'Stop at 428 km' })).toBeVisible()

@@ -84,6 +84,7 @@ function go(choice: Found | null) {
         aria-label="A thing, a stop, a part or a failure"
         placeholder="A thing, a stop, a part, a failure"
         autocomplete="off"
+        @keydown.esc="emit('close')"
         @vue:mounted="takeFocus"
         @change="asked = $event.target.value"
       />
