@@ -11,7 +11,7 @@ const pricingRounds = 24
  * taken back to a mark.
  */
 export class Answering {
-  /** The answer of each claim, by its place in the claim's list; −1 for none. */
+  /** The answer of each claim, by its number among all answers; −1 for none. */
   readonly chosen: Int32Array
   savedH = 0
   /** How many needs of each kind of answer are not offered. */
@@ -23,12 +23,17 @@ export class Answering {
   private readonly waiting: number[] = []
   private readonly isWaiting: Uint8Array
   private readonly overdrawn: number[] = []
+  /** The answers of claim c are those from start[c] up to start[c + 1], best first. */
+  private readonly start: Int32Array
+  private readonly saved: Float64Array
 
   constructor(private readonly problem: Problem) {
     this.chosen = new Int32Array(problem.claims.length).fill(-1)
     this.missing = Int32Array.from(problem.needsOfKind)
     this.left = new Float64Array(problem.shelfStock.length)
     this.isWaiting = new Uint8Array(problem.claims.length)
+    this.start = Int32Array.from([...problem.claims.map(({ first }) => first), problem.answers.length])
+    this.saved = Float64Array.from(problem.answers, ({ savedH }) => savedH)
   }
 
   get mark(): number {
@@ -41,7 +46,7 @@ export class Answering {
    * @param noticed false while a trial is being taken back
    */
   setOffered(fn: number, offered: boolean, noticed: boolean): void {
-    const { claimOfAnswer, claims } = this.problem
+    const { claimOfAnswer } = this.problem
     for (const kind of this.problem.kindsOfFunction[fn]!) {
       const lacked = this.missing[kind]!
       this.missing[kind] = lacked + (offered ? -1 : 1)
@@ -51,8 +56,8 @@ export class Answering {
         const c = claimOfAnswer[a]!
         const now = this.chosen[c]!
         if (offered) {
-          if (now < 0 || claims[c]!.first + now > a) this.wait(c)
-        } else if (claims[c]!.first + now === a) {
+          if (now < 0 || now > a) this.wait(c)
+        } else if (now === a) {
           this.choose(c, -1)
           this.wait(c)
         }
@@ -138,11 +143,11 @@ export class Answering {
 
   /** What an answer is worth beyond the prices of the shelves it draws on, at its best; with room only, if asked. */
   private bestBeyond(c: number, price: Float64Array, withRoom: boolean): { a: number; worth: number } {
-    const { answers } = this.problem.claims[c]!
+    const { answers } = this.problem
     let best = { a: -1, worth: 0 }
-    for (let a = this.able(c, 0); a >= 0; a = this.able(c, a + 1)) {
-      const { savedH, shelves, shelfAmounts } = answers[a]!
-      let worth = savedH
+    for (let a = this.able(c, this.start[c]!); a >= 0; a = this.able(c, a + 1)) {
+      const { shelves, shelfAmounts } = answers[a]!
+      let worth = this.saved[a]!
       for (let j = 0; j < shelves.length; j++) worth -= price[shelves[j]!]! * shelfAmounts[j]!
       if (worth > best.worth && (!withRoom || this.hasRoom(answers[a]!))) best = { a, worth }
     }
@@ -151,11 +156,11 @@ export class Answering {
 
   /** Prices at which the claims ask for what the shelves hold; undefined when there is enough of everything. */
   private shelfPrices(): Float64Array | undefined {
-    const { claims, shelfStock } = this.problem
+    const { claims, answers, shelfStock } = this.problem
     const held = Float64Array.from(this.left)
-    for (let c = 0; c < claims.length; c++) {
-      if (this.chosen[c]! < 0) continue
-      const { shelves, shelfAmounts } = claims[c]!.answers[this.chosen[c]!]!
+    for (const a of this.chosen) {
+      if (a < 0) continue
+      const { shelves, shelfAmounts } = answers[a]!
       for (let j = 0; j < shelves.length; j++) held[shelves[j]!]! += shelfAmounts[j]!
     }
     const price = new Float64Array(shelfStock.length)
@@ -167,7 +172,7 @@ export class Answering {
       for (let c = 0; c < claims.length; c++) {
         const best = this.bestBeyond(c, price, false)
         if (best.a < 0) continue
-        const { savedH, shelves, shelfAmounts } = claims[c]!.answers[best.a]!
+        const { savedH, shelves, shelfAmounts } = answers[best.a]!
         for (let j = 0; j < shelves.length; j++) asked[shelves[j]!]! += shelfAmounts[j]!
         worth += savedH
         answered++
@@ -197,16 +202,16 @@ export class Answering {
   }
 
   private set(c: number, a: number): void {
-    const { answers } = this.problem.claims[c]!
+    const { answers } = this.problem
     const was = this.chosen[c]!
     if (was >= 0) {
-      const { shelves, shelfAmounts, savedH } = answers[was]!
-      this.savedH -= savedH
+      const { shelves, shelfAmounts } = answers[was]!
+      this.savedH -= this.saved[was]!
       for (let j = 0; j < shelves.length; j++) this.left[shelves[j]!]! += shelfAmounts[j]!
     }
     if (a >= 0) {
-      const { shelves, shelfAmounts, savedH } = answers[a]!
-      this.savedH += savedH
+      const { shelves, shelfAmounts } = answers[a]!
+      this.savedH += this.saved[a]!
       for (let j = 0; j < shelves.length; j++) this.left[shelves[j]!]! -= shelfAmounts[j]!
     }
     this.chosen[c] = a
@@ -217,7 +222,7 @@ export class Answering {
     this.logAnswer.push(this.chosen[c]!)
     const was = this.chosen[c]!
     this.set(c, a)
-    if (was >= 0) for (const shelf of this.problem.claims[c]!.answers[was]!.shelves) this.waitForShelf(shelf)
+    if (was >= 0) for (const shelf of this.problem.answers[was]!.shelves) this.waitForShelf(shelf)
   }
 
   private wait(c: number): void {
@@ -227,13 +232,14 @@ export class Answering {
   }
 
   private waitForShelf(shelf: number): void {
-    for (const c of this.problem.claimsOfShelf[shelf]!) if (this.chosen[c] !== 0) this.wait(c)
+    for (const c of this.problem.claimsOfShelf[shelf]!) if (this.chosen[c] !== this.start[c]) this.wait(c)
   }
 
+  /** The first answer of a claim from a place on that the tools allow; −1 for none. */
   private able(c: number, from: number): number {
-    const { answers, first } = this.problem.claims[c]!
     const { kindOfAnswer } = this.problem
-    for (let a = from; a < answers.length; a++) if (this.missing[kindOfAnswer[first + a]!] === 0) return a
+    const end = this.start[c + 1]!
+    for (let a = from; a < end; a++) if (this.missing[kindOfAnswer[a]!] === 0) return a
     return -1
   }
 
@@ -243,20 +249,20 @@ export class Answering {
     return true
   }
 
-  private savedBy(c: number, a: number): number {
-    return a < 0 ? 0 : this.problem.claims[c]!.answers[a]!.savedH
+  private savedBy(a: number): number {
+    return a < 0 ? 0 : this.saved[a]!
   }
 
   /** What a claim would gain by the best answer the tools allow. */
   private wishOf(c: number): number {
-    const a = this.able(c, 0)
-    return a < 0 ? 0 : this.savedBy(c, a) - this.savedBy(c, this.chosen[c]!)
+    const a = this.able(c, this.start[c]!)
+    return a < 0 ? 0 : this.saved[a]! - this.savedBy(this.chosen[c]!)
   }
 
   /** The next answer after a place in the list that tools and stock allow. */
   private nextWithRoom(c: number, from: number): number {
     let a = this.able(c, from)
-    while (a >= 0 && !this.hasRoom(this.problem.claims[c]!.answers[a]!)) a = this.able(c, a + 1)
+    while (a >= 0 && !this.hasRoom(this.problem.answers[a]!)) a = this.able(c, a + 1)
     return a
   }
 
@@ -268,11 +274,11 @@ export class Answering {
     for (const c of this.problem.claimsOfShelf[shelf]!) {
       const now = this.chosen[c]!
       if (now < 0) continue
-      const current = this.problem.claims[c]!.answers[now]!
+      const current = this.problem.answers[now]!
       const place = current.shelves.indexOf(shelf)
       if (place < 0) continue
       const to = this.nextWithRoom(c, now + 1)
-      const rate = (current.savedH - this.savedBy(c, to)) / current.shelfAmounts[place]!
+      const rate = (current.savedH - this.savedBy(to)) / current.shelfAmounts[place]!
       if (rate < least) {
         least = rate
         mover = c
@@ -284,12 +290,12 @@ export class Answering {
 
   /** Gives a claim a better answer, pushing one other claim on to its next if both together gain. */
   private improve(c: number, pushing: boolean): boolean {
-    const { answers } = this.problem.claims[c]!
+    const { answers } = this.problem
     const now = this.chosen[c]!
-    const end = now < 0 ? answers.length : now
-    for (let a = this.able(c, 0); a >= 0 && a < end; a = this.able(c, a + 1)) {
+    const end = now < 0 ? this.start[c + 1]! : now
+    for (let a = this.able(c, this.start[c]!); a >= 0 && a < end; a = this.able(c, a + 1)) {
       if (now >= 0) this.set(c, -1)
-      const gain = this.savedBy(c, a) - this.savedBy(c, now)
+      const gain = this.saved[a]! - this.savedBy(now)
       const fits = this.hasRoom(answers[a]!) || (pushing && this.pushOn(c, answers[a]!, gain))
       if (now >= 0) this.set(c, now)
       if (fits) {
@@ -329,20 +335,20 @@ export class Answering {
     wanted: Answer,
     most: number,
   ): { mover: number; to: number; loss: number } {
+    const { answers } = this.problem
     let best = { mover: -1, to: -1, loss: Infinity }
     for (const c of this.problem.claimsOfShelf[shelf]!) {
       const now = this.chosen[c]!
       if (now < 0 || c === forClaim) continue
-      const { answers } = this.problem.claims[c]!
       const current = answers[now]!
-      if (current.savedH - this.savedBy(c, now + 1 < answers.length ? now + 1 : -1) >= Math.min(most, best.loss))
-        continue
+      const next = now + 1 < this.start[c + 1]! ? this.saved[now + 1]! : 0
+      if (current.savedH - next >= Math.min(most, best.loss)) continue
       const place = current.shelves.indexOf(shelf)
       if (place < 0 || current.shelfAmounts[place]! + slack < lacking) continue
       let to = this.nextWithRoom(c, now + 1)
       // An answer that would draw on the very shelves being cleared is no way out.
       while (to >= 0 && answers[to]!.shelves.some((s) => wanted.shelves.includes(s))) to = this.nextWithRoom(c, to + 1)
-      const loss = current.savedH - this.savedBy(c, to)
+      const loss = current.savedH - this.savedBy(to)
       if (loss < best.loss) best = { mover: c, to, loss }
     }
     return best

@@ -4,9 +4,9 @@ import type { Change, KitState } from './kit-state'
 
 /** What an answer asks of a kit, shared by the many claims that could use it. */
 export interface Demand {
-  readonly needs: Int32Array
-  readonly stocks: Int32Array
-  readonly amounts: Float64Array
+  readonly needs: readonly number[]
+  readonly stocks: readonly number[]
+  readonly amounts: readonly number[]
   /** The most pieces of stock that all claims with this demand could draw at once in one gap. */
   readonly repeats: number
 }
@@ -16,7 +16,7 @@ export function demandsOf(problem: Problem): Demand[] {
   const demands = new Map<string, { answer: Answer; onShelf: Map<number, number> }>()
   for (const claim of problem.claims) {
     for (const answer of claim.answers) {
-      const key = `${[...answer.needs].sort().join()}|${answer.stocks.join()}|${answer.amounts.join()}`
+      const key = `${answer.needs.join()}|${answer.stocks.join()}|${answer.amounts.join()}`
       const entry = demands.get(key) ?? { answer, onShelf: new Map<number, number>() }
       for (const shelf of answer.shelves) entry.onShelf.set(shelf, (entry.onShelf.get(shelf) ?? 0) + 1)
       demands.set(key, entry)

@@ -18,13 +18,10 @@ export function choiceOf(state: KitState): Choice {
   const answers: Record<string, string> = {}
   problem.claims.forEach((claim, c) => {
     const a = chosen[c]!
-    if (a >= 0) answers[claim.id] = claim.answers[a]!.fix
+    if (a >= 0) answers[claim.id] = problem.answers[a]!.fix
   })
   // Summed afresh: the running sums of a long search carry rounding.
-  const savedH = problem.claims.reduce((sum, claim, c) => {
-    const a = chosen[c]!
-    return a >= 0 ? sum + claim.answers[a]!.savedH : sum
-  }, 0)
+  const savedH = chosen.reduce((sum, a) => (a >= 0 ? sum + problem.answers[a]!.savedH : sum), 0)
   const massG = problem.items.reduce((sum, item, i) => sum + counts[i]! * item.massG, 0)
   const priceH = problem.items.reduce((sum, item, i) => sum + counts[i]! * item.priceH, 0)
   return {

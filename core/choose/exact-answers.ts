@@ -6,7 +6,7 @@ import { slack, type Problem } from './problem'
  * each.
  *
  * @param floorH hours saved that must be exceeded
- * @returns the answer of each claim and the hours saved; undefined when the floor stands
+ * @returns the answer of each claim, by its number among all answers or −1, and the hours saved; undefined when the floor stands
  */
 export function exactAnswers(
   problem: Problem,
@@ -21,8 +21,10 @@ export function exactAnswers(
       for (const shelf of problem.shelvesOfStock[stock]!) left[shelf]! += counts[i]! * item.units[j]!
     })
   })
-  const able = problem.claims.map(({ answers }) =>
-    answers.map((answer, a) => ({ answer, a })).filter(({ answer }) => answer.needs.every((f) => offered[f]! > 0)),
+  const able = problem.claims.map(({ answers, first }) =>
+    answers
+      .map((answer, place) => ({ answer, a: first + place }))
+      .filter(({ answer }) => answer.needs.every((f) => offered[f]! > 0)),
   )
   // What the claims from each one on could save at most, were there stock for all.
   const hope = new Float64Array(problem.claims.length + 1)

@@ -41,7 +41,7 @@ export class KitState {
     return this.answering.savedH - this.priceH - this.squeeze * this.massG
   }
 
-  /** The answer of each claim, by its place in the claim's list; −1 for none. */
+  /** The answer of each claim, by its number among all answers; −1 for none. */
   get chosen(): Int32Array {
     return this.answering.chosen
   }

@@ -1,18 +1,18 @@
 import { Fault } from '../fault'
-import { savedHours, type Ledger } from '../ledger'
+import { savedHours, type Ledger, type LedgerClaim, type LedgerFix } from '../ledger'
 
 /** One way to answer a claim, in numbers: what it saves, needs and draws. */
 export interface Answer {
   readonly fix: string
   readonly savedH: number
   /** Indices of the functions it needs. */
-  readonly needs: Int32Array
+  readonly needs: readonly number[]
   /** Indices of the stocks it draws from, and the amounts. */
-  readonly stocks: Int32Array
-  readonly amounts: Float64Array
+  readonly stocks: readonly number[]
+  readonly amounts: readonly number[]
   /** The shelves it draws from: a shelf is one stock in one of its gaps. */
-  readonly shelves: Int32Array
-  readonly shelfAmounts: Float64Array
+  readonly shelves: readonly number[]
+  readonly shelfAmounts: readonly number[]
 }
 
 export interface Claim {
@@ -30,9 +30,9 @@ export interface Item {
   readonly priceH: number
   readonly min: number
   readonly max: number
-  readonly provides: Int32Array
-  readonly stocks: Int32Array
-  readonly units: Float64Array
+  readonly provides: readonly number[]
+  readonly stocks: readonly number[]
+  readonly units: readonly number[]
 }
 
 /** A ledger in numbers. */
@@ -84,9 +84,9 @@ export function problemOf(ledger: Ledger): Problem {
       priceH: ledger.gramsPerHour ? item.massG / ledger.gramsPerHour : 0,
       min: pin?.min ?? 0,
       max: Math.min(item.max, pin?.max ?? item.max),
-      provides: Int32Array.from(new Set(item.provides.map((name) => functionIndex.get(name)!))),
-      stocks: Int32Array.from(stocks.map((stock) => stockIndex.get(stock)!)),
-      units: Float64Array.from(stocks.map((stock) => item.units[stock]!)),
+      provides: [...new Set(item.provides.map((name) => functionIndex.get(name)!))],
+      stocks: stocks.map((stock) => stockIndex.get(stock)!),
+      units: stocks.map((stock) => item.units[stock]!),
     }
   })
   const budgetG = ledger.budgetG ?? Infinity
@@ -107,67 +107,84 @@ export function problemOf(ledger: Ledger): Problem {
 
   const shelfStock: number[] = []
   const shelfOfLeg = ledger.stocks.map((stock, s) => {
-    const shelves = new Map<number, number>()
+    const shelves = new Int32Array(ledger.legs).fill(-1)
     for (const gap of stock.gaps) {
-      for (const leg of gap) shelves.set(leg, shelfStock.length)
+      for (const leg of gap) shelves[leg] = shelfStock.length
       shelfStock.push(s)
     }
     return shelves
   })
 
+  /** What a fix would be to a claim; undefined when it saves nothing or the bench could never give it. */
+  const answerOf = (claim: LedgerClaim, fix: LedgerFix): Answer | undefined => {
+    const savedH = savedHours(claim, fix)
+    if (!(savedH > 0)) return undefined
+    const needs: number[] = []
+    for (const name of fix.needs) {
+      const f = functionIndex.get(name)
+      if (f === undefined || providers[f]!.length === 0) return undefined
+      if (!needs.includes(f)) needs.push(f)
+    }
+    const stocks: number[] = []
+    const amounts: number[] = []
+    const shelves: number[] = []
+    const shelfAmounts: number[] = []
+    for (const name of Object.keys(fix.uses)) {
+      const stock = stockIndex.get(name)!
+      const amount = fix.uses[name]!
+      if (amount > most[stock]! + slack) return undefined
+      stocks.push(stock)
+      amounts.push(amount)
+      for (const leg of claim.legs) {
+        const shelf = shelfOfLeg[stock]![leg]!
+        if (shelf < 0 || shelves.includes(shelf)) continue
+        shelves.push(shelf)
+        shelfAmounts.push(amount)
+      }
+    }
+    return { fix: fix.id, savedH, needs: needs.sort((a, b) => a - b), stocks, amounts, shelves, shelfAmounts }
+  }
+
   const written: { id: string; answers: Answer[] }[] = []
   for (const claim of ledger.claims) {
     const answers: Answer[] = []
     for (const fix of claim.fixes) {
-      const savedH = savedHours(claim, fix)
-      const needs = fix.needs.map((name) => functionIndex.get(name) ?? -1)
-      const draws = Object.entries(fix.uses).map(([stock, amount]) => ({ stock: stockIndex.get(stock)!, amount }))
-      const possible =
-        savedH > 0 &&
-        needs.every((f) => f >= 0 && providers[f]!.length > 0) &&
-        draws.every(({ stock, amount }) => amount <= most[stock]! + slack)
-      if (!possible) continue
-      const onShelves = draws.flatMap(({ stock, amount }) => {
-        const shelves = new Set(claim.legs.flatMap((leg) => shelfOfLeg[stock]!.get(leg) ?? []))
-        return [...shelves].map((shelf) => ({ shelf, amount }))
-      })
-      answers.push({
-        fix: fix.id,
-        savedH,
-        needs: Int32Array.from(new Set(needs)).sort(),
-        stocks: Int32Array.from(draws.map((draw) => draw.stock)),
-        amounts: Float64Array.from(draws.map((draw) => draw.amount)),
-        shelves: Int32Array.from(onShelves.map((draw) => draw.shelf)),
-        shelfAmounts: Float64Array.from(onShelves.map((draw) => draw.amount)),
-      })
+      const answer = answerOf(claim, fix)
+      if (answer) answers.push(answer)
     }
     if (answers.length > 0) written.push({ id: claim.id, answers: answers.sort((a, b) => b.savedH - a.savedH) })
   }
   written.sort((a, b) => b.answers[0]!.savedH - a.answers[0]!.savedH)
-  let first = 0
-  const claims = written.map((claim): Claim => {
-    first += claim.answers.length
-    return { ...claim, first: first - claim.answers.length }
-  })
-
+  const answers: Answer[] = []
+  const claimOfAnswer: number[] = []
   const claimsOfShelf = listOf(shelfStock.length)
-  claims.forEach((claim, c) => {
-    for (const shelf of new Set(claim.answers.flatMap((answer) => [...answer.shelves]))) claimsOfShelf[shelf]!.push(c)
+  const claims = written.map((claim, c): Claim => {
+    const first = answers.length
+    for (const answer of claim.answers) {
+      answers.push(answer)
+      claimOfAnswer.push(c)
+      for (const shelf of answer.shelves) {
+        const listed = claimsOfShelf[shelf]!
+        if (listed[listed.length - 1] !== c) listed.push(c)
+      }
+    }
+    return { id: claim.id, answers: claim.answers, first }
   })
   const shelvesOfStock = listOf(ledger.stocks.length)
   shelfStock.forEach((s, shelf) => shelvesOfStock[s]!.push(shelf))
+  const kinds = kindsOf(answers, functionIndex.size)
   return {
     items,
     claims,
-    ...kindsOf(claims, functionIndex.size),
+    answers,
+    claimOfAnswer: Int32Array.from(claimOfAnswer),
+    ...kinds,
     claimsOfShelf,
     shelvesOfStock,
-    answers: claims.flatMap((claim) => claim.answers),
-    claimOfAnswer: Int32Array.from(claims.flatMap((claim, c) => claim.answers.map(() => c))),
     functions: functionIndex.size,
     stocks: ledger.stocks.length,
     shelfStock: Int32Array.from(shelfStock),
-    ...whoMeets(items.length, claims, providers, suppliers),
+    ...whoMeets(items.length, claims, kinds.kindOfAnswer, providers, suppliers),
     providers,
     suppliers,
     budgetG,
@@ -180,27 +197,25 @@ export const slack = 1e-9
 const listOf = (length: number): number[][] => Array.from({ length }, () => [])
 
 function kindsOf(
-  claims: readonly Claim[],
+  answers: readonly Answer[],
   functions: number,
 ): Pick<Problem, 'kindOfAnswer' | 'needsOfKind' | 'kindsOfFunction' | 'answersOfKind'> {
   const kinds = new Map<string, number>()
   const needsOfKind: number[] = []
   const kindsOfFunction = listOf(functions)
   const answersOfKind: number[][] = []
-  const kindOfAnswer = claims
-    .flatMap((claim) => claim.answers)
-    .map(({ needs }, a) => {
-      const key = needs.join()
-      let kind = kinds.get(key)
-      if (kind === undefined) {
-        kinds.set(key, (kind = kinds.size))
-        needsOfKind.push(needs.length)
-        answersOfKind.push([])
-        for (const f of needs) kindsOfFunction[f]!.push(kind)
-      }
-      answersOfKind[kind]!.push(a)
-      return kind
-    })
+  const kindOfAnswer = answers.map(({ needs }, a) => {
+    const key = needs.join()
+    let kind = kinds.get(key)
+    if (kind === undefined) {
+      kinds.set(key, (kind = kinds.size))
+      needsOfKind.push(needs.length)
+      answersOfKind.push([])
+      for (const f of needs) kindsOfFunction[f]!.push(kind)
+    }
+    answersOfKind[kind]!.push(a)
+    return kind
+  })
   return {
     kindOfAnswer: Int32Array.from(kindOfAnswer),
     needsOfKind: Int32Array.from(needsOfKind),
@@ -212,6 +227,7 @@ function kindsOf(
 function whoMeets(
   items: number,
   claims: readonly Claim[],
+  kindOfAnswer: Int32Array,
   providers: readonly (readonly number[])[],
   suppliers: readonly (readonly number[])[],
 ): Pick<Problem, 'meets' | 'rivals'> {
@@ -230,12 +246,12 @@ function whoMeets(
   // Claims of one kind are borne on by the same items; each kind is looked at once.
   const seen = new Set<string>()
   for (const claim of claims) {
-    const key = claim.answers.map(({ needs, stocks }) => `${needs.join()}/${stocks.join()}`).join('|')
+    let key = ''
+    claim.answers.forEach(({ stocks }, a) => (key += `${kindOfAnswer[claim.first + a]}/${stocks.join()}|`))
     if (seen.has(key)) continue
     seen.add(key)
     const perAnswer = claim.answers.map(
-      ({ needs, stocks }) =>
-        new Set([...[...needs].flatMap((f) => providers[f]!), ...[...stocks].flatMap((s) => suppliers[s]!)]),
+      ({ needs, stocks }) => new Set([...needs.flatMap((f) => providers[f]!), ...stocks.flatMap((s) => suppliers[s]!)]),
     )
     perAnswer.forEach((bearing, a) => {
       pair(meets, bearing, bearing)

@@ -14,7 +14,7 @@ const mostIntruders = 6
 
 /** What may be added at once. */
 interface Bundle {
-  readonly changes: Change[]
+  readonly changes: readonly Change[]
   readonly key: string
 }
 
@@ -35,10 +35,17 @@ export class Search {
   /** Whether trials let claims push others on: worth its time once a kit stands. */
   private thoroughly = false
 
+  /** One more of each item, and one less. */
+  private readonly more: readonly Bundle[]
+  private readonly less: readonly Bundle[]
+
   constructor(
     readonly state: KitState,
     private readonly demands: readonly Demand[],
-  ) {}
+  ) {
+    this.more = state.problem.items.map((_, item) => bundleOf([{ item, by: 1 }]))
+    this.less = state.problem.items.map((_, item) => bundleOf([{ item, by: -1 }]))
+  }
 
   /** Adds the bundle with the most net hours per gram until none gains. */
   addBundles(): void {
@@ -55,7 +62,7 @@ export class Search {
     const { items } = this.problem
     for (;;) {
       const over = this.state.isOver
-      const drops = items.flatMap((_, item) => (this.spare(item) > 0 ? [bundleOf([{ item, by: -1 }])] : []))
+      const drops = this.less.filter((_, item) => this.spare(item) > 0)
       const best = this.best(
         drops,
         ({ changes }) => (over ? items[changes[0]!.item]!.massG + 1e-6 : 1),
@@ -182,17 +189,15 @@ export class Search {
 
   /** Each piece alone, and each demand completed for no use more, for one, for two. */
   private findBundles(): Bundle[] {
-    const seen = new Set<string>()
-    const bundles: Bundle[] = []
+    const found = new Map<string, Bundle>()
     const consider = (changes: Change[] | undefined) => {
       if (!changes || changes.length === 0) return
-      const bundle = bundleOf(changes)
-      if (seen.has(bundle.key)) return
-      seen.add(bundle.key)
-      bundles.push(bundle)
+      const { item, by } = changes[0]!
+      const bundle = changes.length === 1 && by === 1 ? this.more[item]! : bundleOf(changes)
+      found.set(bundle.key, bundle)
     }
     this.problem.items.forEach((item, i) => {
-      if (this.state.counts[i]! < item.max) consider([{ item: i, by: 1 }])
+      if (this.state.counts[i]! < item.max) found.set(this.more[i]!.key, this.more[i]!)
     })
     for (const demand of this.demands) {
       consider(missingParts(this.state, demand, 0))
@@ -200,13 +205,13 @@ export class Search {
       consider(missingParts(this.state, demand, 1))
       if (demand.repeats > 1) consider(missingParts(this.state, demand, 2))
     }
-    return bundles
+    return [...found.values()]
   }
 
   /** Bundles that nearly pay, the best first: the only ones likely to pay once something else has gone. */
   private nearlyPaying(): RatedBundle[] {
     return this.bundles()
-      .map((bundle) => ({ ...bundle, gain: this.gain(bundle) }))
+      .map((bundle) => ({ changes: bundle.changes, key: bundle.key, gain: this.gain(bundle) }))
       .sort((a, b) => b.gain - a.gain)
       .slice(0, mostNearlyPaying)
   }
@@ -215,7 +220,7 @@ export class Search {
   private dropSome(): boolean {
     let any = false
     for (let i = 0; i < this.problem.items.length; i++) {
-      if (this.spare(i) > 0 && this.take(bundleOf([{ item: i, by: -1 }]))) any = true
+      if (this.spare(i) > 0 && this.take(this.less[i]!)) any = true
       if (this.spare(i) > 1 && this.take(bundleOf([{ item: i, by: -this.spare(i) }]))) any = true
     }
     for (const rests of this.restsOfDemands(6)) {
@@ -230,7 +235,9 @@ export class Search {
   private atMost(drop: readonly Change[]): number {
     const priceH = priceOf(this.state, drop)
     const missed = drop.map(
-      (change) => priceOf(this.state, [change]) - (this.known.get(bundleOf([change]).key)?.gain ?? Infinity),
+      (change) =>
+        priceOf(this.state, [change]) -
+        (this.known.get((change.by === -1 ? this.less[change.item]! : bundleOf([change])).key)?.gain ?? Infinity),
     )
     return priceH - Math.max(0, ...missed)
   }
@@ -260,10 +267,10 @@ export class Search {
   }
 
   /** What may be put back at once: a piece, all of a kind, or, where grams are short, what one way of mending rests on. */
-  private drops(): Change[][] {
-    const drops: Change[][] = []
+  private drops(): (readonly Change[])[] {
+    const drops: (readonly Change[])[] = []
     for (let i = 0; i < this.problem.items.length; i++) {
-      if (this.spare(i) > 0) drops.push([{ item: i, by: -1 }])
+      if (this.spare(i) > 0) drops.push(this.less[i]!.changes)
       if (this.spare(i) > 1) drops.push([{ item: i, by: -this.spare(i) }])
     }
     if (!Number.isFinite(this.state.budgetG)) return drops
@@ -298,7 +305,7 @@ export class Search {
   private hopefulAfter(drop: readonly Change[], bundles: readonly RatedBundle[]): RatedBundle[] {
     const { rivals } = this.problem
     const priceH = priceOf(this.state, drop)
-    const dropGain = drop.length === 1 ? this.gain(bundleOf([...drop])) : priceH
+    const dropGain = drop.length === 1 ? this.gain(bundleOf(drop)) : priceH
     return bundles.filter(({ changes, gain }) => {
       if (gain + priceH <= worthwhile) return false
       const rival = changes.some(({ item }) => drop.some((dropped) => rivals[dropped.item]!.has(item)))
@@ -307,8 +314,12 @@ export class Search {
   }
 
   /** With pieces already dropped: the bundle that makes good most, if more than was lost. */
-  private bestAfter(drop: readonly Change[], lostH: number, hopeful: readonly RatedBundle[]): Change[] | undefined {
-    let best: Change[] | undefined
+  private bestAfter(
+    drop: readonly Change[],
+    lostH: number,
+    hopeful: readonly RatedBundle[],
+  ): readonly Change[] | undefined {
+    let best: readonly Change[] | undefined
     let most = lostH + worthwhile
     for (const { changes } of hopeful) {
       if (changes.some(({ item }) => drop.some((dropped) => dropped.item === item))) continue
@@ -338,16 +349,16 @@ export class Search {
   /** Bundles that might pay if others made way, with what might: those with most to hope for first. */
   private intruders(): { bundle: Bundle; candidates: number[] }[] {
     const { items, rivals } = this.problem
+    const carried = items.flatMap((_, i) => (this.spare(i) > 0 ? [i] : []))
     return this.bundles()
       .map((bundle) => {
         const { changes } = bundle
-        const added = new Set(changes.map(({ item }) => item))
         const fits = this.state.massG + massOf(this.problem, changes) <= this.state.budgetG
-        const mayGo = items.flatMap((_, i) => (!added.has(i) && this.spare(i) > 0 ? [i] : []))
+        const mayGo = carried.filter((i) => changes.every(({ item }) => item !== i))
         const replaced = mayGo.filter((i) => {
           if (changes.some((change) => gives(items[change.item]!, items[i]!))) return true
           if (!changes.some((change) => rivals[i]!.has(change.item))) return false
-          return this.gain(bundleOf([{ item: i, by: -1 }])) >= -2 * this.state.priceOf(i)
+          return this.gain(this.less[i]!) >= -2 * this.state.priceOf(i)
         })
         const room = replaced.reduce((sum, i) => sum + this.state.priceOf(i) * this.spare(i), 0)
         return { bundle, candidates: fits ? replaced : mayGo, hopeH: this.gain(bundle) + room }
@@ -364,11 +375,11 @@ export class Search {
   ): { netH: number; drops: readonly Change[] } | undefined {
     const { items } = this.problem
     const over = this.state.isOver
-    let best: Change[] | undefined
+    let best: readonly Change[] | undefined
     let bestScore = over ? -Infinity : worthwhile
     for (const i of candidates) {
       if (this.spare(i) <= 0) continue
-      const change = [{ item: i, by: -1 }]
+      const change = this.less[i]!.changes
       const gained = this.state.gain(change)
       const score = over ? gained / Math.max(items[i]!.massG, 1e-6) : gained
       if (score > bestScore) {
@@ -387,14 +398,9 @@ function gives(one: Item, other: Item): boolean {
   return one.provides.some((f) => other.provides.includes(f)) || one.stocks.some((s) => other.stocks.includes(s))
 }
 
-function bundleOf(changes: Change[]): Bundle {
-  return {
-    changes,
-    key: changes
-      .map(({ item, by }) => `${item}:${by}`)
-      .sort()
-      .join(),
-  }
+function bundleOf(changes: readonly Change[]): Bundle {
+  const keys = changes.map(({ item, by }) => `${item}:${by}`)
+  return { changes, key: keys.length === 1 ? keys[0]! : keys.sort().join() }
 }
 
 const massOf = (problem: Problem, changes: readonly Change[]) =>

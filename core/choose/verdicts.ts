@@ -143,18 +143,18 @@ function difference(state: KitState, without: readonly Change[]): { lostH: numbe
 }
 
 function compare(state: KitState, before: Int32Array, after: Int32Array): ItemClaim[] {
-  const { claims } = state.problem
+  const { claims, answers } = state.problem
   const found: ItemClaim[] = []
   claims.forEach((claim, c) => {
-    const had = before[c]! >= 0 ? claim.answers[before[c]!]! : undefined
-    const has = after[c]! >= 0 ? claim.answers[after[c]!]! : undefined
+    const had = before[c]! >= 0 ? answers[before[c]!]! : undefined
+    const has = after[c]! >= 0 ? answers[after[c]!]! : undefined
     const lostH = (had?.savedH ?? 0) - (has?.savedH ?? 0)
     if (lostH <= 1e-9) return
     found.push({
       claim: claim.id,
       fix: had?.fix ?? null,
       lostH,
-      instead: has ? { fix: has.fix, items: restsOn(state, [...has.needs], [...has.stocks]) } : null,
+      instead: has ? { fix: has.fix, items: restsOn(state, has.needs, has.stocks) } : null,
     })
   })
   return found.sort((a, b) => b.lostH - a.lostH)
