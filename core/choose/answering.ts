@@ -18,6 +18,8 @@ export class Answering {
   private readonly missing: Int32Array
   /** What is still on each shelf; below zero only during a repair. */
   private readonly left: Float64Array
+  /** The claims whose answer draws on each shelf, in no order. */
+  private readonly drawing: number[][]
   private readonly logClaim: number[] = []
   private readonly logAnswer: number[] = []
   private readonly waiting: number[] = []
@@ -32,6 +34,7 @@ export class Answering {
     this.missing = Int32Array.from(problem.needsOfKind)
     this.left = new Float64Array(problem.shelfStock.length)
     this.isWaiting = new Uint8Array(problem.claims.length)
+    this.drawing = Array.from(problem.shelfStock, () => [])
     this.start = Int32Array.from([...problem.claims.map(({ first }) => first), problem.answers.length])
     this.saved = Float64Array.from(problem.answers, ({ savedH }) => savedH)
   }
@@ -207,12 +210,21 @@ export class Answering {
     if (was >= 0) {
       const { shelves, shelfAmounts } = answers[was]!
       this.savedH -= this.saved[was]!
-      for (let j = 0; j < shelves.length; j++) this.left[shelves[j]!]! += shelfAmounts[j]!
+      for (let j = 0; j < shelves.length; j++) {
+        const shelf = shelves[j]!
+        this.left[shelf]! += shelfAmounts[j]!
+        const drawing = this.drawing[shelf]!
+        const last = drawing.pop()!
+        if (last !== c) drawing[drawing.indexOf(c)] = last
+      }
     }
     if (a >= 0) {
       const { shelves, shelfAmounts } = answers[a]!
       this.savedH += this.saved[a]!
-      for (let j = 0; j < shelves.length; j++) this.left[shelves[j]!]! -= shelfAmounts[j]!
+      for (let j = 0; j < shelves.length; j++) {
+        this.left[shelves[j]!]! -= shelfAmounts[j]!
+        this.drawing[shelves[j]!]!.push(c)
+      }
     }
     this.chosen[c] = a
   }
@@ -271,15 +283,13 @@ export class Answering {
     let mover = -1
     let moverTo = -1
     let least = Infinity
-    for (const c of this.problem.claimsOfShelf[shelf]!) {
+    for (const c of this.drawing[shelf]!) {
       const now = this.chosen[c]!
-      if (now < 0) continue
       const current = this.problem.answers[now]!
       const place = current.shelves.indexOf(shelf)
-      if (place < 0) continue
       const to = this.nextWithRoom(c, now + 1)
       const rate = (current.savedH - this.savedBy(to)) / current.shelfAmounts[place]!
-      if (rate < least) {
+      if (rate < least || (rate === least && c > mover)) {
         least = rate
         mover = c
         moverTo = to
@@ -337,19 +347,19 @@ export class Answering {
   ): { mover: number; to: number; loss: number } {
     const { answers } = this.problem
     let best = { mover: -1, to: -1, loss: Infinity }
-    for (const c of this.problem.claimsOfShelf[shelf]!) {
+    for (const c of this.drawing[shelf]!) {
+      if (c === forClaim) continue
       const now = this.chosen[c]!
-      if (now < 0 || c === forClaim) continue
       const current = answers[now]!
       const next = now + 1 < this.start[c + 1]! ? this.saved[now + 1]! : 0
-      if (current.savedH - next >= Math.min(most, best.loss)) continue
+      if (current.savedH - next > Math.min(most, best.loss)) continue
       const place = current.shelves.indexOf(shelf)
-      if (place < 0 || current.shelfAmounts[place]! + slack < lacking) continue
+      if (current.shelfAmounts[place]! + slack < lacking) continue
       let to = this.nextWithRoom(c, now + 1)
       // An answer that would draw on the very shelves being cleared is no way out.
       while (to >= 0 && answers[to]!.shelves.some((s) => wanted.shelves.includes(s))) to = this.nextWithRoom(c, to + 1)
       const loss = current.savedH - this.savedBy(to)
-      if (loss < best.loss) best = { mover: c, to, loss }
+      if (loss < best.loss || (loss === best.loss && c > best.mover)) best = { mover: c, to, loss }
     }
     return best
   }

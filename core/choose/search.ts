@@ -107,7 +107,7 @@ export class Search {
     for (let squeeze = perGram / 8; state.massG > budgetG && squeeze < perGram * 1e6; squeeze *= 1.35) {
       state.squeeze = squeeze
       this.known.clear()
-      for (let pass = 0; pass < 4 && state.massG > budgetG; pass++) if (!this.dropSome() && !this.swapSome()) break
+      for (let r = 0; r < 30; r++) if(!(this.dropSome() || this.addSome() || this.swapSome() || this.pushInSome() || this.dropChains()))break;
     }
     state.squeeze = 0
     state.budgetG = budgetG
@@ -122,7 +122,7 @@ export class Search {
     this.known.clear()
     for (let round = 0; round < mostRounds; round++) {
       this.sceptical = false
-      if (this.dropSome() || this.addSome() || this.swapSome() || this.pushInSome()) continue
+      if (this.dropSome() || this.addSome() || this.swapSome() || this.pushInSome() || this.dropChains()) continue
       // At rest: whatever was taken as known, or as hopeless, is now tried.
       this.sceptical = true
       const before = this.state.netH
@@ -154,14 +154,14 @@ export class Search {
     const known = this.known.get(key)
     if (known?.fresh || (known && this.isHopeless(changes, known.gain))) return known.gain
     // Only what is added can be handed on from claim to claim with profit.
-    const gain = this.state.gain(changes, this.thoroughly && changes[0]!.by > 0)
+    const gain = this.state.gain(changes, this.thoroughly)
     this.known.set(key, { gain, items: changes.map(({ item }) => item), fresh: true })
     return gain
   }
 
   /** Whether a drop last seen to lose several times its price can be left untried until everything else is at rest. */
   private isHopeless(changes: readonly Change[], lastGain: number): boolean {
-    return !this.sceptical && changes[0]!.by < 0 && lastGain < -3 * priceOf(this.state, changes)
+    return !this.sceptical && !Number.isFinite(this.state.budgetG) && changes[0]!.by < 0 && lastGain < -3 * priceOf(this.state, changes)
   }
 
   private apply(changes: readonly Change[]): void {
@@ -231,6 +231,24 @@ export class Search {
     return any
   }
 
+  /** Leaves off all of one kind, with everything that only it made worth carrying. */
+  private dropChains(): boolean {
+    let any = false
+    for (let i = 0; i < this.problem.items.length; i++) {
+      if (this.spare(i) === 0) continue
+      const first = [{ item: i, by: -this.spare(i) }]
+      const companions = [...this.problem.meets[i]!].filter((j) => this.spare(j) > 0)
+      const room = companions.reduce((sum, j) => sum + this.state.priceOf(j) * this.spare(j), 0)
+      if (this.gain(bundleOf(first)) + room <= worthwhile) continue
+      const before = this.state.netH
+      const result = this.state.tryOut(first, () => this.putBack(companions, []))
+      if (!result || result.netH <= before + worthwhile) continue
+      this.apply([...first, ...result.drops])
+      any = true
+    }
+    return any
+  }
+
   /** What dropping several things can gain at most: their price, less what the one most missed would cost alone. */
   private atMost(drop: readonly Change[]): number {
     const priceH = priceOf(this.state, drop)
@@ -287,7 +305,7 @@ export class Search {
       const hopeful = this.hopefulAfter(drop, bundles)
       if (hopeful.length === 0) continue
       const before = state.netH
-      const added = state.tryOut(drop, () => this.bestAfter(drop, before - state.netH, hopeful))
+      const added = state.tryOut(drop, () => this.bestAfter(drop, before - state.netH, hopeful), true)
       if (!added) continue
       this.apply([...drop, ...added])
       any = true
@@ -324,7 +342,7 @@ export class Search {
     for (const { changes } of hopeful) {
       if (changes.some(({ item }) => drop.some((dropped) => dropped.item === item))) continue
       if (!this.state.allows(changes)) continue
-      const gained = this.state.gain(changes)
+      const gained = this.state.gain(changes, true)
       if (gained > most) {
         best = changes
         most = gained
@@ -335,9 +353,10 @@ export class Search {
 
   /** Takes a bundle though it does not pay or fit, and puts back whatever it has made superfluous. */
   private pushInSome(): boolean {
+    const fillers = Number.isFinite(this.state.budgetG) ? this.nearlyPaying() : []
     for (const { bundle, candidates } of this.intruders()) {
       const before = this.state.netH
-      const result = this.state.tryOut(bundle.changes, () => this.putBack(candidates, []))
+      const result = this.state.tryOut(bundle.changes, () => this.putBack(candidates, [], fillers), true)
       if (result && result.netH > before + worthwhile) {
         this.apply([...bundle.changes, ...result.drops])
         return true
@@ -368,10 +387,29 @@ export class Search {
       .slice(0, mostIntruders)
   }
 
+  /** Adds what gains most in the room left, again and again. */
+  private fillUp(fillers: readonly Bundle[], changes: readonly Change[]): { netH: number; drops: readonly Change[] } {
+    let best: readonly Change[] | undefined
+    let most = worthwhile
+    for (const filler of fillers) {
+      if (!this.state.allows(filler.changes)) continue
+      if (filler.changes.some(({ item }) => changes.some((change) => change.item === item))) continue
+      const gained = this.state.gain(filler.changes)
+      if (gained > most) {
+        best = filler.changes
+        most = gained
+      }
+    }
+    if (!best) return { netH: this.state.netH, drops: changes }
+    const added = best
+    return this.state.tryOut(added, () => this.fillUp(fillers, [...changes, ...added]), true)
+  }
+
   /** Drops what gains most by it, again and again, and first of all until the budget holds. */
   private putBack(
     candidates: readonly number[],
     drops: readonly Change[],
+    fillers: readonly Bundle[] = [],
   ): { netH: number; drops: readonly Change[] } | undefined {
     const { items } = this.problem
     const over = this.state.isOver
@@ -387,9 +425,9 @@ export class Search {
         bestScore = score
       }
     }
-    if (!best) return over ? undefined : { netH: this.state.netH, drops }
+    if (!best) return over ? undefined : this.fillUp(fillers, drops)
     const dropped = best
-    return this.state.tryOut(dropped, () => this.putBack(candidates, [...drops, ...dropped]))
+    return this.state.tryOut(dropped, () => this.putBack(candidates, [...drops, ...dropped], fillers), true)
   }
 }
 
