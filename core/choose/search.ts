@@ -10,7 +10,7 @@ const mostRounds = 40
 const mostNearlyPaying = 16
 
 /** How many bundles are pushed in though they do not pay or fit. */
-const mostIntruders = 6
+const mostIntruders = 12
 
 /** What may be added at once. */
 interface Bundle {
@@ -23,6 +23,12 @@ interface RatedBundle extends Bundle {
   readonly gain: number
 }
 
+/** What a trial of several changes led to. */
+interface Outcome {
+  readonly netH: number
+  readonly changes: readonly Change[]
+}
+
 /** A search for a better kit, one change at a time. */
 export class Search {
   /** Gains of changes to the kit as it is; stale once a change to the kit may have altered them. */
@@ -32,6 +38,8 @@ export class Search {
   private restsNow: number[][] | undefined
   /** Whether even what looks hopeless is tried. */
   private sceptical = true
+  /** What a gram over the budget is worth, in hours, where a squeeze has found out. */
+  private gramH = 0
   /** Whether trials let claims push others on: worth its time once a kit stands. */
   private thoroughly = false
 
@@ -107,8 +115,9 @@ export class Search {
     for (let squeeze = perGram / 8; state.massG > budgetG && squeeze < perGram * 1e6; squeeze *= 1.35) {
       state.squeeze = squeeze
       this.known.clear()
-      for (let r = 0; r < 30; r++) if(!(this.dropSome() || this.addSome() || this.swapSome() || this.pushInSome() || this.dropChains()))break;
+      this.comeToRest()
     }
+    this.gramH = state.squeeze
     state.squeeze = 0
     state.budgetG = budgetG
     this.known.clear()
@@ -122,7 +131,7 @@ export class Search {
     this.known.clear()
     for (let round = 0; round < mostRounds; round++) {
       this.sceptical = false
-      if (this.dropSome() || this.addSome() || this.swapSome() || this.pushInSome() || this.dropChains()) continue
+      this.comeToRest()
       // At rest: whatever was taken as known, or as hopeless, is now tried.
       this.sceptical = true
       const before = this.state.netH
@@ -130,6 +139,14 @@ export class Search {
       if (this.state.netH > before + worthwhile) this.known.clear()
       else this.forgetAdditions()
       if (!this.addSome() && !this.dropSome()) return
+    }
+  }
+
+  /** Every kind of change in turn, until a whole round changes nothing. */
+  private comeToRest(): void {
+    for (let round = 0; round < mostRounds; round++) {
+      const changed = this.dropSome() || this.addSome() || this.swapSome() || this.pushInSome() || this.dropChains()
+      if (!changed) return
     }
   }
 
@@ -161,7 +178,12 @@ export class Search {
 
   /** Whether a drop last seen to lose several times its price can be left untried until everything else is at rest. */
   private isHopeless(changes: readonly Change[], lastGain: number): boolean {
-    return !this.sceptical && !Number.isFinite(this.state.budgetG) && changes[0]!.by < 0 && lastGain < -3 * priceOf(this.state, changes)
+    return (
+      !this.sceptical &&
+      !Number.isFinite(this.state.budgetG) &&
+      changes[0]!.by < 0 &&
+      lastGain < -3 * priceOf(this.state, changes)
+    )
   }
 
   private apply(changes: readonly Change[]): void {
@@ -243,7 +265,7 @@ export class Search {
       const before = this.state.netH
       const result = this.state.tryOut(first, () => this.putBack(companions, []))
       if (!result || result.netH <= before + worthwhile) continue
-      this.apply([...first, ...result.drops])
+      this.apply([...first, ...result.changes])
       any = true
     }
     return any
@@ -358,7 +380,7 @@ export class Search {
       const before = this.state.netH
       const result = this.state.tryOut(bundle.changes, () => this.putBack(candidates, [], fillers), true)
       if (result && result.netH > before + worthwhile) {
-        this.apply([...bundle.changes, ...result.drops])
+        this.apply([...bundle.changes, ...result.changes])
         return true
       }
     }
@@ -368,11 +390,13 @@ export class Search {
   /** Bundles that might pay if others made way, with what might: those with most to hope for first. */
   private intruders(): { bundle: Bundle; candidates: number[] }[] {
     const { items, rivals } = this.problem
+    const { massG, budgetG } = this.state
     const carried = items.flatMap((_, i) => (this.spare(i) > 0 ? [i] : []))
     return this.bundles()
       .map((bundle) => {
         const { changes } = bundle
-        const fits = this.state.massG + massOf(this.problem, changes) <= this.state.budgetG
+        const addedG = massOf(this.problem, changes)
+        const fits = massG + addedG <= budgetG
         const mayGo = carried.filter((i) => changes.every(({ item }) => item !== i))
         const replaced = mayGo.filter((i) => {
           if (changes.some((change) => gives(items[change.item]!, items[i]!))) return true
@@ -380,15 +404,18 @@ export class Search {
           return this.gain(this.less[i]!) >= -2 * this.state.priceOf(i)
         })
         const room = replaced.reduce((sum, i) => sum + this.state.priceOf(i) * this.spare(i), 0)
-        return { bundle, candidates: fits ? replaced : mayGo, hopeH: this.gain(bundle) + room }
+        const replacedG = replaced.reduce((sum, i) => sum + items[i]!.massG * this.spare(i), 0)
+        const overG = Math.max(0, massG + addedG - replacedG - budgetG)
+        const hopeH = this.gain(bundle) + room
+        return { bundle, candidates: fits ? replaced : mayGo, hopeH, rank: hopeH - this.gramH * overG }
       })
       .filter(({ hopeH }) => hopeH > worthwhile)
-      .sort((a, b) => b.hopeH - a.hopeH)
+      .sort((a, b) => b.rank - a.rank)
       .slice(0, mostIntruders)
   }
 
   /** Adds what gains most in the room left, again and again. */
-  private fillUp(fillers: readonly Bundle[], changes: readonly Change[]): { netH: number; drops: readonly Change[] } {
+  private fillUp(fillers: readonly Bundle[], changes: readonly Change[]): Outcome {
     let best: readonly Change[] | undefined
     let most = worthwhile
     for (const filler of fillers) {
@@ -400,7 +427,7 @@ export class Search {
         most = gained
       }
     }
-    if (!best) return { netH: this.state.netH, drops: changes }
+    if (!best) return { netH: this.state.netH, changes }
     const added = best
     return this.state.tryOut(added, () => this.fillUp(fillers, [...changes, ...added]), true)
   }
@@ -408,9 +435,9 @@ export class Search {
   /** Drops what gains most by it, again and again, and first of all until the budget holds. */
   private putBack(
     candidates: readonly number[],
-    drops: readonly Change[],
+    soFar: readonly Change[],
     fillers: readonly Bundle[] = [],
-  ): { netH: number; drops: readonly Change[] } | undefined {
+  ): Outcome | undefined {
     const { items } = this.problem
     const over = this.state.isOver
     let best: readonly Change[] | undefined
@@ -425,9 +452,9 @@ export class Search {
         bestScore = score
       }
     }
-    if (!best) return over ? undefined : this.fillUp(fillers, drops)
+    if (!best) return over ? undefined : this.fillUp(fillers, soFar)
     const dropped = best
-    return this.state.tryOut(dropped, () => this.putBack(candidates, [...drops, ...dropped], fillers), true)
+    return this.state.tryOut(dropped, () => this.putBack(candidates, [...soFar, ...dropped], fillers), true)
   }
 }
 

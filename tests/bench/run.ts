@@ -49,15 +49,17 @@ say(
   '≤ 300 ms',
 )
 
+// The fast solver first, then HiGHS: taking turns, each would find the other's data in the processor's caches.
 const ledgers = Array.from({ length: 50 }, (_, i) => bikeLikeLedger(i + 1))
-const rows = ledgers.map((each) => {
+const answered = ledgers.map((each) => {
   const runs = Array.from({ length: 5 }, () => {
     const begun = performance.now()
     const choice = chooseFast(each)
     return { choice, took: performance.now() - begun }
   })
-  const { choice } = runs[0]!
-  const fastMs = runs.map(({ took }) => took).sort((a, b) => a - b)[2]!
+  return { each, choice: runs[0]!.choice, fastMs: runs.map(({ took }) => took).sort((a, b) => a - b)[2]! }
+})
+const rows = answered.map(({ each, choice, fastMs }) => {
   const { best, seconds } = prove(each, choice, highs, { seconds: 60 })
   return { gap: best.netH > 0 ? (best.netH - choice.netH) / best.netH : 0, fastMs, highsMs: seconds * 1000 }
 })
