@@ -152,7 +152,9 @@ export function problemOf(ledger: Ledger): Problem {
       const answer = answerOf(claim, fix)
       if (answer) answers.push(answer)
     }
-    if (answers.length > 0) written.push({ id: claim.id, answers: answers.sort((a, b) => b.savedH - a.savedH) })
+    answers.sort((a, b) => b.savedH - a.savedH)
+    const worthy = answers.filter((answer, a) => !answers.slice(0, a).some((better) => asksNoMore(better, answer)))
+    if (worthy.length > 0) written.push({ id: claim.id, answers: worthy })
   }
   written.sort((a, b) => b.answers[0]!.savedH - a.answers[0]!.savedH)
   const answers: Answer[] = []
@@ -189,6 +191,16 @@ export function problemOf(ledger: Ledger): Problem {
     suppliers,
     budgetG,
   }
+}
+
+/** Whether one answer needs and draws nothing that another does not. */
+function asksNoMore(one: Answer, other: Answer): boolean {
+  for (const f of one.needs) if (!other.needs.includes(f)) return false
+  for (let j = 0; j < one.stocks.length; j++) {
+    const place = other.stocks.indexOf(one.stocks[j]!)
+    if (place < 0 || other.amounts[place]! < one.amounts[j]!) return false
+  }
+  return true
 }
 
 /** Rounding allowed when amounts are compared with what is there. */

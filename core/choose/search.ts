@@ -263,9 +263,9 @@ export class Search {
       const room = companions.reduce((sum, j) => sum + this.state.priceOf(j) * this.spare(j), 0)
       if (this.gain(bundleOf(first)) + room <= worthwhile) continue
       const before = this.state.netH
-      const result = this.state.tryOut(first, () => this.putBack(companions, []))
+      const result = this.state.tryOut(first, () => this.putBack(companions, first))
       if (!result || result.netH <= before + worthwhile) continue
-      this.apply([...first, ...result.changes])
+      this.apply(result.changes)
       any = true
     }
     return any
@@ -378,9 +378,9 @@ export class Search {
     const fillers = Number.isFinite(this.state.budgetG) ? this.nearlyPaying() : []
     for (const { bundle, candidates } of this.intruders()) {
       const before = this.state.netH
-      const result = this.state.tryOut(bundle.changes, () => this.putBack(candidates, [], fillers), true)
+      const result = this.state.tryOut(bundle.changes, () => this.putBack(candidates, bundle.changes, fillers), true)
       if (result && result.netH > before + worthwhile) {
-        this.apply([...bundle.changes, ...result.changes])
+        this.apply(result.changes)
         return true
       }
     }
@@ -437,24 +437,37 @@ export class Search {
     candidates: readonly number[],
     soFar: readonly Change[],
     fillers: readonly Bundle[] = [],
+    gains = this.gainsUntouchedBy(soFar, candidates),
   ): Outcome | undefined {
-    const { items } = this.problem
+    const { items, meets } = this.problem
     const over = this.state.isOver
-    let best: readonly Change[] | undefined
+    let best = -1
     let bestScore = over ? -Infinity : worthwhile
     for (const i of candidates) {
       if (this.spare(i) <= 0) continue
-      const change = this.less[i]!.changes
-      const gained = this.state.gain(change)
+      const gained = gains.get(i) ?? this.state.gain(this.less[i]!.changes)
+      gains.set(i, gained)
       const score = over ? gained / Math.max(items[i]!.massG, 1e-6) : gained
       if (score > bestScore) {
-        best = change
+        best = i
         bestScore = score
       }
     }
-    if (!best) return over ? undefined : this.fillUp(fillers, soFar)
-    const dropped = best
-    return this.state.tryOut(dropped, () => this.putBack(candidates, [...soFar, ...dropped], fillers), true)
+    if (best < 0) return over ? undefined : this.fillUp(fillers, soFar)
+    const { changes } = this.less[best]!
+    const untouched = new Map([...gains].filter(([i]) => i !== best && !meets[best]!.has(i)))
+    return this.state.tryOut(changes, () => this.putBack(candidates, [...soFar, ...changes], fillers, untouched), true)
+  }
+
+  /** What is known of single drops that some changes have nothing to do with. */
+  private gainsUntouchedBy(changes: readonly Change[], candidates: readonly number[]): Map<number, number> {
+    const { meets } = this.problem
+    const gains = new Map<number, number>()
+    for (const i of candidates) {
+      const known = this.known.get(this.less[i]!.key)
+      if (known?.fresh && changes.every(({ item }) => item !== i && !meets[item]!.has(i))) gains.set(i, known.gain)
+    }
+    return gains
   }
 }
 
