@@ -52,11 +52,13 @@ export function buildLedger(trip: Trip, survey: Survey, reference: Reference): B
         const traits = traitsOf(bike, group.tyre)
         if (!appliesTo(hazard.applies, traits)) continue
         const settledBy = forBike(hazard.settledBy, bike, group.tyre)
-        const fixes = reference.fixes.filter((fix) => fix.answers.includes(hazard.id) && appliesTo(fix.applies, traits))
+        const fixes = reference.fixes
+          .filter((fix) => fix.answers.includes(hazard.id) && appliesTo(fix.applies, traits))
+          .map((fix) => ({ fix, written: writeFix(fix, bike, group, trip, reference, conditions) }))
         const rate = group.wheels * bikeFactor(hazard, traits)
         landscape.exposures(hazard, settledBy, bike.pushFactor).forEach((exposure, g) => {
           const lossH = exposure.lossH * hazard.severity
-          const answers = fixes.map((fix) => answerOf(fix, bike, group, lossH, trip, reference, conditions))
+          const answers = fixes.map(({ fix, written }) => ({ ...written, residualH: residualHours(fix, lossH) }))
           const chance = chanceOf(hazard, bike, group, exposure, rate, g)
           for (let k = 1; k <= mostRepeats; k++) {
             const probability = chance.atLeast(k)
@@ -102,15 +104,15 @@ function chanceOf(
   return { expected: lives, atLeast: (k) => wornOutAtLeast(k, lives, left, hazard.spread) }
 }
 
-function answerOf(
+/** A fix as this crew would do it on this bike; what it costs depends on the gap. */
+function writeFix(
   fix: Fix,
   bike: Bike,
   group: WheelGroup,
-  lossH: number,
   trip: Trip,
   reference: Reference,
   conditions: ReadonlyMap<string, number>,
-): LedgerFix {
+): Omit<LedgerFix, 'residualH'> {
   const size = (template: string) => forBike(template, bike, group.tyre)
   const technique = reference.techniques.find((candidate) => candidate.id === fix.technique)
   if (!technique) throw new RangeError(`the fix "${fix.id}" names no known technique: "${fix.technique}"`)
@@ -122,7 +124,6 @@ function answerOf(
     needs: fix.needs.map(size),
     uses,
     success: hands * fix.holds * Math.min(1, ...parts),
-    residualH: residualHours(fix, lossH),
   }
 }
 

@@ -34,6 +34,8 @@ export class Landscape {
   readonly lengthKm: number
   private readonly gapsOf = new Map<string, Gap[]>()
   private readonly factorsOf = new Map<string, Float64Array>()
+  private readonly offeringOf = new Map<string, Stop[]>()
+  private readonly lossOf = new Map<string, Float64Array>()
   private readonly exposuresOf = new Map<string, Exposure[]>()
 
   constructor(
@@ -50,8 +52,13 @@ export class Landscape {
 
   /** Stops where a class can be had with at least the trusted chance. */
   offering(classId: string): Stop[] {
-    const { services, families } = this.reference
-    return this.trip.stops.filter((stop) => offers(stop, classId, this.trip.dials.trust, services, families))
+    let offering = this.offeringOf.get(classId)
+    if (!offering) {
+      const { services, families } = this.reference
+      offering = this.trip.stops.filter((stop) => offers(stop, classId, this.trip.dials.trust, services, families))
+      this.offeringOf.set(classId, offering)
+    }
+    return offering
   }
 
   gaps(classId: string): Gap[] {
@@ -116,11 +123,18 @@ export class Landscape {
    * is shorter.
    */
   private lossAlong(classId: string, pushFactor: number): Float64Array {
-    const { walkHoursPerDay, nightOutH, liftWaitH } = this.trip.dials
-    const withNights = 1 + nightOutH / walkHoursPerDay
-    return this.pushOutFor(classId, pushFactor).hours.map((hours) =>
-      Math.min(hours * withNights, liftWaitH ?? Infinity),
-    )
+    // Classes that the same stops offer are lost at the same cost.
+    const offering = this.offering(classId).map((stop) => stop.id)
+    const key = JSON.stringify([pushFactor, ...offering])
+    let lossH = this.lossOf.get(key)
+    if (!lossH) {
+      const { walkHoursPerDay, nightOutH, liftWaitH } = this.trip.dials
+      const withNights = 1 + nightOutH / walkHoursPerDay
+      const most = liftWaitH ?? Infinity
+      lossH = this.pushOutFor(classId, pushFactor).hours.map((hours) => Math.min(hours * withNights, most))
+      this.lossOf.set(key, lossH)
+    }
+    return lossH
   }
 
   /** The road's factor on a hazard over each step of the grid. */

@@ -50,6 +50,7 @@ say(
 )
 
 // The fast solver first, then HiGHS: taking turns, each would find the other's data in the processor's caches.
+// The least of several runs of either is what it needs; more is what else the machine had to do.
 const ledgers = Array.from({ length: 50 }, (_, i) => bikeLikeLedger(i + 1))
 const answered = ledgers.map((each) => {
   const runs = Array.from({ length: 5 }, () => {
@@ -57,11 +58,13 @@ const answered = ledgers.map((each) => {
     const choice = chooseFast(each)
     return { choice, took: performance.now() - begun }
   })
-  return { each, choice: runs[0]!.choice, fastMs: runs.map(({ took }) => took).sort((a, b) => a - b)[2]! }
+  return { each, choice: runs[0]!.choice, fastMs: Math.min(...runs.map(({ took }) => took)) }
 })
 const rows = answered.map(({ each, choice, fastMs }) => {
-  const { best, seconds } = prove(each, choice, highs, { seconds: 60 })
-  return { gap: best.netH > 0 ? (best.netH - choice.netH) / best.netH : 0, fastMs, highsMs: seconds * 1000 }
+  const proofs = [0, 1].map(() => prove(each, choice, highs, { seconds: 60 }))
+  const { best } = proofs[0]!
+  const highsMs = 1000 * Math.min(...proofs.map(({ seconds }) => seconds))
+  return { gap: best.netH > 0 ? (best.netH - choice.netH) / best.netH : 0, fastMs, highsMs }
 })
 const mean = (values: number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 say(
