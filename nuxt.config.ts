@@ -9,6 +9,8 @@ export default defineNuxtConfig({
   css: ['~/assets/tin.css'],
   devtools: { enabled: false },
   telemetry: false,
+  // The tests of stores and composables are checked with what they test.
+  typescript: { tsConfig: { include: ['../tests/app/**/*'] } },
   vite: {
     plugins: [tailwindcss()],
     worker: { format: 'es' },

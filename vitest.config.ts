@@ -1,9 +1,25 @@
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
+
+const at = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
 
 export default defineConfig({
   test: {
     projects: [
       { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'] } },
+      {
+        // Nuxt's own aliases, and by the set-up file its automatic imports.
+        resolve: { alias: { '~~': at('.'), '~': at('app') } },
+        test: { name: 'app', include: ['tests/app/**/*.test.ts'], setupFiles: ['tests/app/automatic-imports.ts'] },
+      },
+      {
+        test: {
+          name: 'scripts',
+          include: ['tests/scripts/**/*.test.ts'],
+          testTimeout: 120_000,
+          fileParallelism: false,
+        },
+      },
       { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 30_000 } },
       {
         test: {

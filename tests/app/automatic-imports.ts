@@ -1,0 +1,24 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, vi } from 'vitest'
+import * as vue from 'vue'
+import { api } from '~/composables/useApi'
+import { useKitStore } from '~/stores/kit'
+import { useSelection } from '~/stores/selection'
+import { useTripStore } from '~/stores/trip'
+
+/** What Nuxt puts within reach of stores and composables without an import. */
+const { computed, ref, shallowRef, watch } = vue
+for (const [name, value] of Object.entries({
+  computed,
+  ref,
+  shallowRef,
+  watch,
+  api,
+  useKitStore,
+  useSelection,
+  useTripStore,
+})) {
+  vi.stubGlobal(name, value)
+}
+
+beforeEach(() => setActivePinia(createPinia()))

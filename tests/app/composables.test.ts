@@ -1,0 +1,174 @@
+import fc from 'fast-check'
+import { FetchError } from 'ofetch'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { catalogue } from '../../catalogue'
+import { demoTrip } from '../../catalogue/demo'
+import { explainKit } from '../../core/choose'
+import { buildLedger } from '../../core/ledger'
+import { surveyRoad } from '../../core/road'
+import { linesOf, statusOf } from '~/composables/useApi'
+import { stages, useStageNeeds } from '~/composables/useStages'
+import { stripLabels } from '~/composables/useStripLabels'
+import { useVerdicts } from '~/composables/useVerdicts'
+import { useKitStore } from '~/stores/kit'
+import { useSelection } from '~/stores/selection'
+import { useTripStore } from '~/stores/trip'
+import { refusal, ServerOfTrips } from './server-of-trips'
+
+vi.mock('comlink', () => ({ proxy: vi.fn(), wrap: vi.fn() }))
+
+describe('names under the strip', () => {
+  const stop = (id: string, x: number, weight = 1, name = id) => ({ id, name, x, weight })
+  /** Room a label takes, wide enough for the face the strip is set in. */
+  const span = ({ text, x, anchor }: ReturnType<typeof stripLabels>[number]): [number, number] => {
+    const length = text.length * 6.3
+    const from = anchor === 'start' ? x : anchor === 'end' ? x - length : x - length / 2
+    return [from, from + length]
+  }
+
+  it('stand under their stops where there is room', () => {
+    const labels = stripLabels([stop('Aber', 200), stop('Brae', 600)], 1000)
+    expect(labels.map(({ id, x, row, anchor }) => [id, x, row, anchor])).toEqual([
+      ['Aber', 200, 0, 'middle'],
+      ['Brae', 600, 0, 'middle'],
+    ])
+  })
+
+  it('step aside to a second row, and the third of a crowd is left to the pointer', () => {
+    const labels = stripLabels([stop('one', 500, 3), stop('two', 505, 2), stop('three', 510, 1)], 1000)
+    expect(labels.map(({ id, row }) => [id, row])).toEqual([
+      ['one', 0],
+      ['two', 1],
+    ])
+  })
+
+  it('of the weightiest come first, whatever their order', () => {
+    const crowd = [stop('hut', 500, 1), stop('kiosk', 502, 2), stop('workshop', 504, 9)]
+    expect(stripLabels(crowd, 1000).map(({ id }) => id)).toEqual(['workshop', 'kiosk'])
+    expect(stripLabels(crowd.toReversed(), 1000).map(({ id }) => id)).toEqual(['workshop', 'kiosk'])
+  })
+
+  it('too long are cut with a mark', () => {
+    const [label] = stripLabels([stop('a', 500, 1, 'Saint Wendreda under the Long Fell')], 1000)
+    expect(label!.text).toBe('Saint Wendreda un…')
+  })
+
+  it('never overlap in a row, nor leave the strip', () => {
+    const stops = fc.array(
+      fc.record({
+        id: fc.uuid(),
+        name: fc.string({ minLength: 1, maxLength: 40 }),
+        x: fc.integer({ min: 0, max: 900 }),
+        weight: fc.integer({ min: 0, max: 9 }),
+      }),
+      { maxLength: 60 },
+    )
+    fc.assert(
+      fc.property(stops, (some) => {
+        const labels = stripLabels(some, 900)
+        for (const row of [0, 1]) {
+          const spans = labels.filter((label) => label.row === row).map(span)
+          spans.sort(([a], [b]) => a - b)
+          for (let i = 1; i < spans.length; i++) expect(spans[i]![0]).toBeGreaterThanOrEqual(spans[i - 1]![1])
+        }
+        for (const label of labels) {
+          expect(span(label)[0]).toBeGreaterThanOrEqual(-1e-9)
+          expect(span(label)[1]).toBeLessThanOrEqual(900 + 1e-9)
+        }
+      }),
+    )
+  })
+})
+
+describe('what the server says', () => {
+  it('comes in its own lines where it gave any', () => {
+    expect(linesOf(refusal(422, { lines: ['bench[0].massG: -1; expected more than 0'] }))).toEqual([
+      'bench[0].massG: -1; expected more than 0',
+    ])
+  })
+  it('that it does not answer, or answers with a bare number, is put in words', () => {
+    expect(linesOf(refusal(undefined))[0]).toMatch(/Nothing is lost/)
+    expect(linesOf(refusal(500))[0]).toMatch(/answered 500/)
+    expect(linesOf(new FetchError('no network'))[0]).toMatch(/does not answer/)
+  })
+  it('other errors keep their own words', () => {
+    expect(linesOf(new Error('quite another'))).toEqual(['quite another'])
+    expect(linesOf('bare')).toEqual(['bare'])
+    expect(statusOf(new Error('x'))).toBeUndefined()
+    expect(statusOf(refusal(409))).toBe(409)
+  })
+})
+
+describe('stages', () => {
+  it('have keys of their own', () => {
+    expect(new Set(stages.map(({ key }) => key)).size).toBe(stages.length)
+  })
+
+  it('say what they lack until it is there', async () => {
+    const trip = demoTrip()
+    new ServerOfTrips({ ...trip, road: { ...trip.road, points: [] }, bench: [] })
+    const store = useTripStore()
+    const needs = useStageNeeds()
+    expect(needs.value.road).toBe('no road yet')
+    await store.load('t')
+    expect(needs.value).toEqual({ road: 'no road yet', bench: 'nothing on it', weigh: '' })
+    store.edit('road', { road: trip.road, stops: [] })
+    expect(needs.value.road).toBe('no stops yet')
+    store.edit('rest', { stops: trip.stops, bench: trip.bench })
+    expect(needs.value).toEqual({ road: '', bench: '', weigh: '' })
+  })
+})
+
+describe('weighed things', () => {
+  const trip = demoTrip()
+  const survey = surveyRoad(trip.road.points)
+  const built = buildLedger(trip, survey, catalogue)
+  const kit = explainKit(built.ledger)
+
+  beforeEach(async () => {
+    new ServerOfTrips(trip)
+    await useTripStore().load('t')
+    useKitStore().reckoning = {
+      lengthKm: survey.lengthKm,
+      climbM: survey.climbM,
+      profile: null,
+      view: null,
+      kit,
+      built,
+      problems: [],
+    }
+  })
+
+  it('are all of the bench, those that come along apart from those that stay', () => {
+    const { taken, left } = useVerdicts()
+    expect(taken.value.length + left.value.length).toBe(trip.bench.length)
+    for (const { thing } of taken.value) expect(kit.counts[thing.id]).toBeGreaterThan(0)
+    for (const { thing } of left.value) expect(kit.counts[thing.id]).toBe(0)
+  })
+
+  it('stand in the order of the hours at stake', () => {
+    for (const list of [useVerdicts().taken.value, useVerdicts().left.value]) {
+      const hours = list.map((row) => row.hours)
+      expect(hours).toEqual([...hours].sort((a, b) => b - a))
+    }
+  })
+
+  it('count only a gap’s claims while one is looked at, and all again after', () => {
+    const selection = useSelection()
+    const { taken } = useVerdicts()
+    const all = new Map(taken.value.map(({ thing, hours }) => [thing.id, hours]))
+    const note = built.notes.find(({ gap }) => gap.km < survey.lengthKm)!
+    selection.showClass(note.settledBy, note.gap)
+    for (const { thing, hours } of taken.value) expect(hours).toBeLessThanOrEqual(all.get(thing.id)! + 1e-9)
+    expect(taken.value.some(({ thing, hours }) => hours < all.get(thing.id)! - 1e-6)).toBe(true)
+    selection.clear()
+    expect(new Map(taken.value.map(({ thing, hours }) => [thing.id, hours]))).toEqual(all)
+  })
+
+  it('a thing not reckoned yet is in neither list', () => {
+    const store = useTripStore()
+    store.edit('new', { bench: [...trip.bench, { ...trip.bench[0]!, id: 'brand-new', name: 'New' }] })
+    const { taken, left } = useVerdicts()
+    expect([...taken.value, ...left.value].some(({ thing }) => thing.id === 'brand-new')).toBe(false)
+  })
+})

@@ -1,0 +1,193 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { catalogue } from '../../catalogue'
+import { demoTrip } from '../../catalogue/demo'
+import { explainKit } from '../../core/choose'
+import { buildLedger } from '../../core/ledger'
+import { surveyRoad } from '../../core/road'
+import type { Trip } from '../../core/trip'
+import type { Reckoning } from '~/workers/reckon.worker'
+
+/** Workers that answer when the test says so; Comlink hands their service over as it would a real one's. */
+interface FakeWorker {
+  readonly file: string
+  terminated: boolean
+  onerror?: (event: { message: string }) => void
+}
+const workers: FakeWorker[] = []
+const reckonings: { parts: Partial<Trip>; answer: (value: Reckoning) => void; fail: (error: Error) => void }[] = []
+const proofs: {
+  answer: (value: unknown) => void
+  fail: (error: Error) => void
+  onBound: (boundNetH: number, seconds: number) => void
+}[] = []
+
+vi.mock('comlink', () => ({
+  proxy: <T>(value: T) => value,
+  wrap: () => ({
+    reckon: (parts: Partial<Trip>) =>
+      new Promise<Reckoning>((answer, fail) => reckonings.push({ parts, answer, fail })),
+    proveKit: (_ledger: unknown, _shown: unknown, onBound: (boundNetH: number, seconds: number) => void) =>
+      new Promise((answer, fail) => proofs.push({ answer, fail, onBound })),
+  }),
+}))
+
+const trip = demoTrip()
+const survey = surveyRoad(trip.road.points)
+const built = buildLedger(trip, survey, catalogue)
+const kit = explainKit(built.ledger)
+const reckoning = (change: Partial<Reckoning> = {}): Reckoning => ({
+  lengthKm: survey.lengthKm,
+  climbM: survey.climbM,
+  profile: null,
+  view: null,
+  kit,
+  built,
+  problems: [],
+  ...change,
+})
+
+type Kit = typeof import('~/stores/kit')
+let store: ReturnType<Kit['useKitStore']>
+beforeEach(async () => {
+  vi.useFakeTimers()
+  for (const list of [workers, reckonings, proofs]) list.length = 0
+  vi.stubGlobal(
+    'Worker',
+    class {
+      constructor(url: URL) {
+        const worker: FakeWorker = { file: url.pathname.split('/').at(-1)!, terminated: false }
+        workers.push(worker)
+        Object.assign(this, { terminate: () => (worker.terminated = true) })
+        Object.defineProperty(this, 'onerror', { set: (handler) => (worker.onerror = handler) })
+      }
+    },
+  )
+  // Anew, for the set-up file has loaded it with the real Comlink.
+  vi.resetModules()
+  store = (await import('~/stores/kit')).useKitStore()
+})
+afterEach(() => vi.useRealTimers())
+
+const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
+const calm = 800
+
+describe('reckoning', () => {
+  it('sends everything first, and then only what changed', async () => {
+    void store.reckon(trip)
+    expect(Object.keys(reckonings[0]!.parts)).toContain('road')
+    reckonings[0]!.answer(reckoning())
+    await pass(0)
+    void store.reckon({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
+    expect(Object.keys(reckonings[1]!.parts)).toEqual(['dials'])
+  })
+
+  it('does one at a time, and of those that came meanwhile only the newest', async () => {
+    void store.reckon(trip)
+    for (const gramsPerHour of [10, 20, 30]) void store.reckon({ ...trip, dials: { ...trip.dials, gramsPerHour } })
+    expect(reckonings).toHaveLength(1)
+    expect(store.busy).toBe(true)
+    reckonings[0]!.answer(reckoning())
+    await pass(0)
+    expect(reckonings).toHaveLength(2)
+    expect(reckonings[1]!.parts.dials!.gramsPerHour).toBe(30)
+    reckonings[1]!.answer(reckoning({ problems: ['newest'] }))
+    await pass(0)
+    expect(store.busy).toBe(false)
+    expect(store.reckoning!.problems).toEqual(['newest'])
+  })
+
+  it('that failed says so, and sends everything the next time', async () => {
+    void store.reckon(trip)
+    reckonings[0]!.fail(new Error('out of memory'))
+    await pass(0)
+    expect(store.failure).toBe('out of memory')
+    void store.reckon(trip)
+    expect(Object.keys(reckonings[1]!.parts)).toContain('bench')
+    reckonings[1]!.answer(reckoning())
+    await pass(0)
+    expect(store.failure).toBe('')
+  })
+
+  it('a worker that cannot be started is told of', () => {
+    void store.reckon(trip)
+    workers[0]!.onerror!({ message: '' })
+    expect(store.failure).toMatch(/could not be started/)
+  })
+})
+
+describe('the proof', () => {
+  const reckonedKit = async () => {
+    void store.reckon(trip)
+    reckonings.at(-1)!.answer(reckoning())
+    await pass(0)
+  }
+
+  it('starts once nothing has changed for a while', async () => {
+    await reckonedKit()
+    expect(store.proof.stage).toBe('none')
+    await pass(calm)
+    expect(store.proof.stage).toBe('running')
+    expect(workers.map(({ file }) => file)).toEqual(['reckon.worker.ts', 'prove.worker.ts'])
+  })
+
+  it('does not start without a kit', async () => {
+    void store.reckon(trip)
+    reckonings[0]!.answer(reckoning({ kit: null }))
+    await pass(calm)
+    expect(store.proof.stage).toBe('none')
+  })
+
+  it('tells how far the kit may be from the best, and ends with what was proved', async () => {
+    await reckonedKit()
+    await pass(calm)
+    proofs[0]!.onBound(kit.netH * 1.25, 0.4)
+    expect(store.proof).toMatchObject({ stage: 'running', seconds: 0.4 })
+    expect((store.proof as { gap: number }).gap).toBeCloseTo(0.2, 9)
+    proofs[0]!.answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
+    await pass(0)
+    expect(store.proof).toMatchObject({ stage: 'done', proof: { gap: 0 } })
+    expect(workers[1]!.terminated).toBe(true)
+  })
+
+  it('is stopped by a change, and its late answers count no more', async () => {
+    await reckonedKit()
+    await pass(calm)
+    void store.reckon({ ...trip, name: 'changed' })
+    expect(store.proof.stage).toBe('none')
+    expect(workers[1]!.terminated).toBe(true)
+    proofs[0]!.onBound(kit.netH * 2, 3)
+    proofs[0]!.answer({ boundNetH: 1, gap: 1, seconds: 9, best: kit })
+    await pass(0)
+    expect(store.proof.stage).toBe('none')
+  })
+
+  it('can be stopped and started by hand', async () => {
+    await reckonedKit()
+    await pass(calm)
+    store.stopProof()
+    expect(store.proof.stage).toBe('none')
+    await pass(10 * calm)
+    expect(store.proof.stage).toBe('none')
+    store.startProof()
+    expect(store.proof.stage).toBe('running')
+  })
+
+  it('that fails says why', async () => {
+    await reckonedKit()
+    await pass(calm)
+    proofs[0]!.fail(new Error('the proof found less than the kit'))
+    await pass(0)
+    expect(store.proof).toEqual({ stage: 'failed', message: 'the proof found less than the kit' })
+  })
+})
+
+it('letting go of a trip ends its workers and forgets it', async () => {
+  void store.reckon(trip)
+  reckonings[0]!.answer(reckoning())
+  await pass(calm)
+  store.clear()
+  expect(workers.every(({ terminated }) => terminated)).toBe(true)
+  expect(store.reckoning).toBeUndefined()
+  void store.reckon(trip)
+  expect(Object.keys(reckonings.at(-1)!.parts)).toContain('road')
+})

@@ -1,0 +1,215 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { hazardSchema } from '../../core/hazard'
+import { heaviestPush, Landscape, roadView, worstPushOut } from '../../core/ledger'
+import type { Reference } from '../../core/reference'
+import { surveyRoad, type RoadPoint } from '../../core/road'
+import { stopSchema } from '../../core/supply'
+import { tripSchema, type Trip } from '../../core/trip'
+
+/**
+ * A level road of 100 km due east on the equator, where a degree is
+ * 2π·6378.137/360 km. Naismith walks 3 miles, 4.828032 km, in an hour.
+ *
+ *   km 0 start — 20 bike shop — 50 hamlet with a bus — 80 petrol station — 100 end
+ *
+ * The shop has tubes and cables, the petrol station tubes only.
+ */
+const kmOfDegree = (Math.PI * 6378.137) / 180
+const points: RoadPoint[] = Array.from({ length: 201 }, (_, i) => [0, i / 2 / kmOfDegree, 5])
+const survey = surveyRoad(points)
+const kmPerHour = 4.828032
+const walk = (km: number) => km / kmPerHour
+
+const reference: Reference = {
+  families: [
+    { id: 'tube', name: 'tube', variant: 'none', commonness: {}, otherwise: 1, unit: 'piece' },
+    { id: 'cable', name: 'cable', variant: 'none', commonness: {}, otherwise: 1, unit: 'piece' },
+  ],
+  services: [
+    { id: 'bike-shop', name: 'bike shop', mends: true, stocks: { tube: 0.95, cable: 0.9 } },
+    { id: 'petrol', name: 'petrol station', mends: false, stocks: { tube: 0.7 } },
+  ],
+  functions: [],
+  techniques: [],
+  hazards: [],
+  fixes: [],
+  items: [],
+}
+const stops = [
+  { id: 'shop', name: 'Shop', roadKm: 20, services: [{ kind: 'bike-shop' }] },
+  { id: 'hamlet', name: 'Hamlet', roadKm: 50, exit: 'bus' },
+  { id: 'petrol', name: 'Petrol', roadKm: 80, services: [{ kind: 'petrol' }] },
+]
+function landscape(change: { stops?: object[]; stretches?: object[]; dials?: object } = {}): Landscape {
+  const trip = tripSchema.parse({
+    format: 'rag-tin.trip/1',
+    name: 'by hand',
+    road: { points, stretches: change.stretches ?? [] },
+    stops: change.stops ?? stops,
+    dials: { nightOutH: 0, rideOverH: 2, ...change.dials },
+  })
+  return new Landscape(trip, survey, reference)
+}
+/** Hours from a place of the road, read between the nodes of the grid. */
+function hoursAt(land: Landscape, hours: Float64Array, km: number): number {
+  const i = land.grid.km.findIndex((at) => at >= km - 1e-9)
+  return hours[i]!
+}
+const flat = hazardSchema.parse({
+  kind: 'sudden',
+  id: 'flat',
+  name: 'flat',
+  settledBy: 'tube',
+  per1000km: 1,
+  severity: 1,
+})
+
+describe('gaps by what the places stock', () => {
+  const kmOf = (land: Landscape, classId: string) => land.gaps(classId).map(({ fromKm, toKm }) => [fromKm, toKm])
+  it('differ from class to class', () => {
+    expect(kmOf(landscape(), 'tube').flat()).toEqual([0, 20, 20, 80, 80, expect.closeTo(100, 6)])
+    expect(kmOf(landscape(), 'cable').flat()).toEqual([0, 20, 20, expect.closeTo(100, 6)])
+  })
+  it('of a class nobody has run the whole road', () => {
+    expect(kmOf(landscape(), 'hanger-a1').flat()).toEqual([0, expect.closeTo(100, 6)])
+  })
+  it('close where less trust is asked, and open where more is', () => {
+    expect(kmOf(landscape({ dials: { trust: 0.7 } }), 'tube')).toHaveLength(3)
+    expect(kmOf(landscape({ dials: { trust: 0.71 } }), 'tube')).toHaveLength(2)
+    expect(kmOf(landscape({ dials: { trust: 1 } }), 'tube')).toHaveLength(1)
+  })
+})
+
+describe('the walk to where a class can be had', () => {
+  it('is to the nearer of two shops, or to an end of the road', () => {
+    const land = landscape({ stops: stops.filter(({ id }) => id !== 'hamlet') })
+    const { hours } = land.pushOutFor('tube', 1)
+    // km 10 lies between start and shop; km 45 is 25 km from the shop, 35 from the petrol station.
+    for (const [km, far] of [
+      [0, 0],
+      [10, 10],
+      [45, 25],
+      [50, 30],
+      [60, 20],
+      [90, 10],
+    ] as const) {
+      expect(hoursAt(land, hours, km)).toBeCloseTo(walk(far), 6)
+    }
+  })
+
+  it('takes the bus where the end of the ride costs less than the walk', () => {
+    const land = landscape()
+    const { hours, to } = land.pushOutFor('cable', 1)
+    // At km 50 the bus costs its 2 h; the shop is 30 km or 6.2 h away.
+    expect(hoursAt(land, hours, 50)).toBeCloseTo(2, 6)
+    // At km 25 the shop is 5 km or 1.04 h away; the bus would be 25 km and 2 h.
+    expect(hoursAt(land, hours, 25)).toBeCloseTo(walk(5), 6)
+    // Helps are: the two ends, the shop, the bus.
+    expect(to[land.grid.km.findIndex((km) => km >= 50)]).toBe(3)
+  })
+
+  it('counts the way off the road, and a bike that is hard to push', () => {
+    const far = stops.map((stop) => (stop.id === 'shop' ? { ...stop, offRoadM: 3000 } : stop))
+    const land = landscape({ stops: far.filter(({ id }) => id !== 'hamlet') })
+    const { hours } = land.pushOutFor('tube', 1.5)
+    expect(hoursAt(land, hours, 24)).toBeCloseTo(1.5 * walk(4 + 3), 6)
+  })
+})
+
+describe('what failing costs in a gap', () => {
+  it('is the mean walk over it', () => {
+    const land = landscape({ stops: stops.filter(({ id }) => id !== 'hamlet') })
+    const [first, second] = land.exposures(flat, 'tube', 1)
+    // Between two places 20 km apart the mean distance to the nearer is 5 km; 60 km apart, 15 km.
+    expect(first!.lossH).toBeCloseTo(walk(5), 6)
+    expect(second!.lossH).toBeCloseTo(walk(15), 6)
+    expect(second!.weightedKm).toBeCloseTo(60, 6)
+    expect(second!.legs).toEqual([1])
+  })
+
+  it('leans to where the hazard strikes', () => {
+    const thorns = hazardSchema.parse({ ...flat, onRoad: [{ when: 'thorns', times: 3 }] })
+    const land = landscape({
+      stops: stops.filter(({ id }) => id !== 'hamlet'),
+      stretches: [{ id: 's', fromKm: 20, toKm: 50, surface: 'gravel', thorns: true }],
+    })
+    const [, second] = land.exposures(thorns, 'tube', 1)
+    // 30 km count threefold and 30 km once; both halves cost 15 km of walking in the mean.
+    expect(second!.weightedKm).toBeCloseTo(120, 6)
+    expect(second!.lossH).toBeCloseTo(walk(15), 6)
+  })
+
+  it('grows by a night out for each day’s walking, in proportion', () => {
+    const without = landscape().exposures(flat, 'tube', 1)[1]!.lossH
+    const withNights = landscape({ dials: { nightOutH: 5, walkHoursPerDay: 10 } }).exposures(flat, 'tube', 1)[1]!.lossH
+    expect(withNights).toBeCloseTo(without * 1.5, 9)
+  })
+
+  it('is never more than the wait for a lift', () => {
+    for (const { lossH } of landscape({ dials: { liftWaitH: 0.5 } }).exposures(flat, 'tube', 1)) {
+      expect(lossH).toBeLessThanOrEqual(0.5)
+    }
+  })
+
+  it('is told again alike', () => {
+    const land = landscape()
+    expect(land.exposures(flat, 'tube', 1)).toBe(land.exposures(flat, 'tube', 1))
+    expect(land.exposures(flat, 'cable', 1)).not.toEqual(land.exposures(flat, 'tube', 1))
+    expect(land.exposures(flat, 'tube', 2)[0]!.lossH).toBeGreaterThan(land.exposures(flat, 'tube', 1)[0]!.lossH)
+  })
+})
+
+describe('the way to help of any kind', () => {
+  it('counts places that mend or let one leave, not every petrol station', () => {
+    expect(
+      landscape()
+        .helps()
+        .map(({ name }) => name),
+    ).toEqual(['the start', 'the end', 'Shop', 'Hamlet'])
+  })
+
+  it('is longest in the middle of the longest stretch without any', () => {
+    // 50 km from the hamlet to the end: 25 km each way.
+    const worst = worstPushOut(landscape(), { bikes: [] })
+    expect(worst.atKm).toBeCloseTo(75, 1)
+    expect(worst.worstH).toBeCloseTo(1.15 * walk(25), 2)
+    expect(['Hamlet', 'the end']).toContain(worst.to)
+  })
+
+  it('is walked with the bike that is hardest to push', () => {
+    const bikes = [{ pushFactor: 1.2 }, { pushFactor: 1.8 }] as unknown as Trip['bikes']
+    expect(heaviestPush({ bikes })).toBe(1.8)
+    expect(heaviestPush({ bikes: [] })).toBe(1.15)
+  })
+
+  it('never gets longer with one place more', () => {
+    const place = fc.record({ roadKm: fc.double({ min: 0, max: 99, noNaN: true }), offRoadM: fc.nat(20_000) })
+    fc.assert(
+      fc.property(fc.array(place, { maxLength: 8 }), place, (some, one) => {
+        const asStops = (places: (typeof one)[]) =>
+          places.map((at, i) => stopSchema.parse({ id: `s${i}`, name: `s${i}`, exit: 'train', ...at }))
+        const fewer = landscape({ stops: asStops(some) })
+        const more = landscape({ stops: asStops([...some, one]) })
+        const worstOf = (land: Landscape) => worstPushOut(land, { bikes: [] }).worstH
+        expect(worstOf(more)).toBeLessThanOrEqual(worstOf(fewer) + 0.02)
+      }),
+      { numRuns: 60 },
+    )
+  })
+})
+
+it('the strip is given the gaps of every class the trip has to do with, tiling the road', () => {
+  const trip = tripSchema.parse({
+    format: 'rag-tin.trip/1',
+    name: 'strip',
+    road: { points },
+    stops,
+    bench: [{ id: 'tube', name: 'tube', massG: 120, units: { tube: 1 } }],
+  })
+  const view = roadView(new Landscape(trip, survey, reference), trip, reference)
+  expect(Object.keys(view.gaps)).toEqual(['tube'])
+  expect(view.gaps.tube!.reduce((sum, { km }) => sum + km, 0)).toBeCloseTo(view.lengthKm, 9)
+  expect(view.walkOut.km).toHaveLength(view.walkOut.hours.length)
+  expect(view.walkOut.to[0]).toBe('the start')
+})
