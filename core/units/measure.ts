@@ -15,12 +15,14 @@ const units = {
   time: { h: 1, min: 1 / 60, d: 24 },
   pressure: { bar: 1, psi: BAR_PER_PSI, kpa: 0.01 },
   length: { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH },
+  /** A probability or a part of a whole; the core's own is 0 to 1. */
+  share: { '%': 0.01 },
   volume: { ml: 1, l: 1000, 'fl oz': ML_PER_FLUID_OUNCE },
 } as const satisfies Record<string, Record<string, number>>
 
 export type Quantity = keyof typeof units
 
-const written = /^\s*([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z][a-z ]*)?\s*$/i
+const written = /^\s*([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z%][a-z ]*)?\s*$/i
 
 export type Measured = { value: number } | { error: string }
 
@@ -29,7 +31,7 @@ export type Measured = { value: number } | { error: string }
  *
  * @param text what was typed
  * @param quantity what it measures; the answer is in the core's unit for it
- *   (g, km, h, bar, mm, mL)
+ *   (g, km, h, bar, mm, mL; a share as 0 to 1)
  * @param plainUnit the unit meant when none is typed
  * @returns the value, or an error that names what would be understood
  */

@@ -51,17 +51,14 @@ let store: ReturnType<Kit['useKitStore']>
 beforeEach(async () => {
   vi.useFakeTimers()
   for (const list of [workers, reckonings, proofs]) list.length = 0
-  vi.stubGlobal(
-    'Worker',
-    class {
-      constructor(url: URL) {
-        const worker: FakeWorker = { file: url.pathname.split('/').at(-1)!, terminated: false }
-        workers.push(worker)
-        Object.assign(this, { terminate: () => (worker.terminated = true) })
-        Object.defineProperty(this, 'onerror', { set: (handler) => (worker.onerror = handler) })
-      }
-    },
-  )
+  vi.stubGlobal('Worker', function Worker(this: object, url: URL) {
+    const worker: FakeWorker = { file: url.pathname.split('/').at(-1)!, terminated: false }
+    workers.push(worker)
+    Object.assign(this, { terminate: () => (worker.terminated = true) })
+    Object.defineProperty(this, 'onerror', {
+      set: (handler: FakeWorker['onerror']) => (worker.onerror = handler),
+    })
+  })
   // Anew, for the set-up file has loaded it with the real Comlink.
   vi.resetModules()
   store = (await import('~/stores/kit')).useKitStore()

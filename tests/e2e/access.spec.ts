@@ -22,34 +22,61 @@ for (const scheme of ['light', 'dark'] as const) {
       }
     })
 
-    test('on every stage of the demo, with what opens there', async ({ page }) => {
+    test('on Weigh, its panels and the dialogs of the frame', async ({ page }) => {
       await openDemo(page, 'weigh')
-      await expect(page.getByText(/from the best kit there is, proved/)).toBeVisible({ timeout: 30_000 })
+      await expect(page.getByText(/from the best kit there is, proved/)).toBeVisible({ timeout: 60_000 })
       await expectNoAxeViolations(page)
       await rowOf(page, 'Mini pump').first().click()
       await page.getByText('Limits and assumptions').click()
       await expectNoAxeViolations(page)
-      await page.keyboard.press('?')
-      await expectNoAxeViolations(page)
-      await page.keyboard.press('Escape')
-      await page.keyboard.press('b')
-      await expect(page.getByRole('heading', { name: 'Bench', exact: true })).toBeVisible()
+      for (const [key, name] of [
+        ['?', 'Keys'],
+        ['/', 'Find in this trip'],
+      ] as const) {
+        await page.keyboard.press(key)
+        await expect(page.getByRole('dialog').getByRole('heading', { name })).toBeVisible()
+        await expectNoAxeViolations(page)
+        await page.keyboard.press('Escape')
+        await expect(page.getByRole('dialog')).toHaveCount(0)
+      }
+    })
+
+    test('on Bench and its dialogs', async ({ page }) => {
+      await openDemo(page, 'bench')
       await expectNoAxeViolations(page)
       await page.getByRole('button', { name: 'Take from the catalogue' }).click()
       await expectNoAxeViolations(page)
       await page.getByRole('button', { name: 'Close' }).click()
-      await page
-        .getByRole('button', { name: 'Change Wire' })
-        .or(page.getByRole('button', { name: 'Change Rag' }))
-        .first()
-        .click()
+      await page.getByRole('button', { name: 'Change Mini pump' }).first().click()
       await expectNoAxeViolations(page)
-      await page.keyboard.press('Escape')
-      await page.keyboard.press('r')
-      await expect(page.getByRole('heading', { name: 'Road', exact: true })).toBeVisible()
+    })
+
+    test('on Road, with hours and surfaces open', async ({ page }) => {
+      await openDemo(page, 'road')
       await page.getByRole('button', { name: 'Hours and note of Brannock' }).click()
       await page.getByText('Surfaces', { exact: false }).first().click()
       await expectNoAxeViolations(page)
+    })
+
+    test('on a small screen, its balance and its claims', async ({ browser }) => {
+      const context = await browser.newContext({
+        viewport: { width: 390, height: 844 },
+        hasTouch: true,
+        isMobile: true,
+        colorScheme: scheme,
+      })
+      const page = await context.newPage()
+      await openDemo(page, 'weigh')
+      await expectNoAxeViolations(page)
+      await page.getByText('no hour on foot').filter({ visible: true }).tap()
+      await expect(page.getByRole('dialog').getByRole('heading', { name: 'The balance' }).first()).toBeVisible()
+      await expectNoAxeViolations(page)
+      await page.getByRole('button', { name: 'Close' }).tap()
+      await rowOf(page, 'Mini pump').first().tap()
+      await expect(page.getByRole('dialog').getByRole('heading', { name: 'Claims' })).toBeVisible()
+      await expect(page.getByRole('button', { name: 'Close' })).toHaveCount(1)
+      await expectNoAxeViolations(page)
+      await context.close()
     })
   })
 }

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
-import { saved, signUp } from './steps'
+import { expectNoAxeViolations, saved, signUp } from './steps'
 
 const trip = { name: 'trip.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(demoTrip())) }
 
@@ -23,6 +23,7 @@ test('two windows in conflict: nothing is overwritten unseen, and each way on wo
   const dialog = other.getByRole('dialog', { name: 'Changed in two windows' })
   await expect(dialog.getByRole('heading')).toBeVisible()
   await expect(dialog).toContainText('The bench of this trip was saved in another window')
+  await expectNoAxeViolations(other)
   await dialog.getByRole('button', { name: /Take theirs/ }).click()
   await expect(countOf(other)).toHaveText('2')
   await other.keyboard.press('Control+z')

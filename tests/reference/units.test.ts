@@ -19,6 +19,8 @@ describe('units as people type them', () => {
     ['1,5', 'mass', 'kg', 1500],
     ['140', 'mass', 'g', 140],
     ['90 min', 'time', 'h', 1.5],
+    ['60 %', 'share', '%', 0.6],
+    ['12,5', 'share', '%', 0.125],
   ] as const)('%s', (text, quantity, unit, expected) => expect(value(text, quantity, unit)).toBeCloseTo(expected, 5))
 
   it('has the pound per square inch of SP 811', () => expect(BAR_PER_PSI * 100).toBeCloseTo(6.894757, 6))

@@ -6,6 +6,7 @@ import { chromium, ensurePrograms, mariadb } from '../../scripts/debian'
 
 /** A folder first on the PATH, with package tools that do what a test says. */
 let folder: string
+let said: ReturnType<typeof vi.spyOn>
 const missing = () => ({ name: 'the Widget', place: join(folder, 'widget'), debianPackage: 'widget-core' })
 
 function aptGet(script: string): void {
@@ -20,7 +21,7 @@ const asked = () => readFileSync(join(folder, 'asked'), 'utf8').trim().split('\n
 beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'rag-tin-debian-'))
   vi.stubEnv('PATH', `${folder}:${process.env.PATH}`)
-  vi.spyOn(console, 'log').mockImplementation(() => {})
+  said = vi.spyOn(console, 'log').mockImplementation(() => {})
 })
 afterEach(() => {
   vi.unstubAllEnvs()
@@ -43,7 +44,7 @@ describe('programs from Debian', () => {
       'update',
       'install -y --no-install-recommends widget-core',
     ])
-    expect(console.log).toHaveBeenCalledWith(expect.stringContaining('widget-core'))
+    expect(said).toHaveBeenCalledWith(expect.stringContaining('widget-core'))
   })
 
   it('that cannot be installed: what, why, and how by hand', () => {

@@ -14,6 +14,7 @@ import {
   wordsForHours,
   wordsForKm,
   wordsForStretch,
+  customary,
 } from '../../core/units'
 
 describe('hands', () => {
@@ -207,6 +208,16 @@ describe('numbers as people type them', () => {
         },
       ),
     )
+  })
+  it('every amount is read back in the unit it is shown in', () => {
+    for (const { quantity, ...systems } of Object.values(customary)) {
+      for (const { unit, per, decimals } of Object.values(systems)) {
+        const shown = (37 / per).toFixed(decimals)
+        expect(readMeasure(shown, quantity, unit)).toEqual(readMeasure(`${shown} ${unit}`, quantity, unit))
+        const read = readMeasure(shown, quantity, unit)
+        expect('value' in read && read.value / 37).toBeCloseTo(1, 2)
+      }
+    }
   })
   it('what cannot be read is refused in words, never guessed at', () => {
     for (const bad of ['', 'heavy', '1.2.3', '12 stone', '1e3', '0x10', '- 4', '٣']) {

@@ -4,13 +4,11 @@ import { catalogue } from '~~/catalogue'
 import { thingSchema, type Thing } from '~~/core/bench'
 import { checkAgainst } from '~~/core/fault'
 import { classInWords, readClass } from '~~/core/supply'
-import { GRAMS_PER_OUNCE } from '~~/core/units'
 import { faultLines } from '~~/core/trip'
 
 /** One thing in full: mass, how many, what it does, what it is a stock of. */
 const props = defineProps<{ thing: Thing; isNew: boolean }>()
 const emit = defineEmits<{ close: []; keep: [thing: Thing] }>()
-const { system } = useView()
 
 const draft = ref<Thing>(structuredClone(toRaw(props.thing)))
 const lines = ref<string[]>([])
@@ -69,9 +67,7 @@ function keep() {
         <MeasureField
           label="One weighs"
           :model-value="draft.massG"
-          quantity="mass"
-          :unit="system === 'metric' ? 'g' : 'oz'"
-          :per-unit="system === 'metric' ? 1 : GRAMS_PER_OUNCE"
+          amount="mass"
           :least="0.1"
           :most="20000"
           @update:model-value="$event !== null && (draft.massG = $event)"
@@ -86,18 +82,13 @@ function keep() {
             class="slot figures mt-1 text-right text-ink"
           />
         </label>
-        <label class="block text-sm text-soft"
-          >Trusted to
-          <select v-model.number="draft.condition" class="slot mt-1 text-ink">
-            <option
-              v-for="value in [...new Set([1, 0.9, 0.8, 0.6, 0.4, draft.condition])].sort((a, b) => b - a)"
-              :key="value"
-              :value="value"
-            >
-              {{ value === 1 ? 'as new' : `${Math.round(value * 100)} %` }}
-            </option>
-          </select>
-        </label>
+        <MeasureField
+          label="Trusted to"
+          :model-value="draft.condition"
+          amount="share"
+          :most="1"
+          @update:model-value="$event !== null && (draft.condition = $event)"
+        />
       </div>
       <fieldset>
         <legend class="text-sm text-soft">What it does</legend>

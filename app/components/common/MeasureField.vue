@@ -1,18 +1,13 @@
 <script setup lang="ts">
-import { readMeasure, type Quantity } from '~~/core/units'
+import { customary, readMeasure, type Amount } from '~~/core/units'
 
-/** A number with a unit, typed as people type it; the value is in the core's unit. */
+/** An amount with its unit, shown and typed as this person does; the value is in the core's unit. */
 const props = defineProps<{
   label: string
   modelValue: number | null
-  quantity: Quantity
-  /** The unit shown, and meant when none is typed. */
-  unit: string
-  /** How the value reads in that unit. */
-  perUnit?: number
+  amount: Amount
   least?: number
   most?: number
-  decimals?: number
   allowNone?: boolean
   placeholder?: string
   /** Hides the label from the eye; it stays for those who listen. */
@@ -21,11 +16,13 @@ const props = defineProps<{
 const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>()
 
 const id = useId()
-const shown = computed(() =>
-  props.modelValue === null
-    ? ''
-    : String(Number((props.modelValue / (props.perUnit ?? 1)).toFixed(props.decimals ?? 1))),
-)
+const { system } = useView()
+const unit = computed(() => customary[props.amount][system.value].unit)
+const inUnit = (value: number) => {
+  const { per, decimals } = customary[props.amount][system.value]
+  return String(Number((value / per).toFixed(decimals)))
+}
+const shown = computed(() => (props.modelValue === null ? '' : inUnit(props.modelValue)))
 const typed = ref(shown.value)
 const error = ref('')
 watch(shown, (value) => {
@@ -43,7 +40,7 @@ function commit() {
     emit('update:modelValue', null)
     return
   }
-  const read = readMeasure(typed.value, props.quantity, props.unit)
+  const read = readMeasure(typed.value, customary[props.amount].quantity, unit.value)
   if ('error' in read) {
     error.value = read.error
     return
@@ -51,13 +48,12 @@ function commit() {
   const [least, most] = [props.least ?? 0, props.most ?? Infinity]
   if (read.value < least || read.value > most) {
     const limit = read.value < least ? `at least ${inUnit(least)}` : `at most ${inUnit(most)}`
-    error.value = `${props.label} must be ${limit}`
+    error.value = `${props.label} must be ${limit} ${unit.value}`
     return
   }
   error.value = ''
   emit('update:modelValue', read.value)
 }
-const inUnit = (value: number) => `${Number((value / (props.perUnit ?? 1)).toFixed(1))} ${props.unit}`
 
 function giveUp() {
   typed.value = shown.value

@@ -3,13 +3,11 @@ import { Clock, Trash2 } from '@lucide/vue'
 import { catalogue } from '~~/catalogue'
 import { exitKinds, type Service, type Stop } from '~~/core/supply'
 import { inOrder } from '~~/core/trip'
-import { KM_PER_MILE, METRES_PER_FOOT } from '~~/core/units'
 
 /** Stops in the order one meets them; what each offers is set with a click. */
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { system } = useView()
 
 const stops = computed(() => inOrder(store.trip!.stops))
 const opened = ref('')
@@ -81,9 +79,7 @@ function rename(stop: Stop, event: Event) {
                 :label="`Place of ${stop.name}`"
                 label-hidden
                 :model-value="stop.roadKm"
-                quantity="distance"
-                :unit="system === 'metric' ? 'km' : 'mi'"
-                :per-unit="system === 'metric' ? 1 : KM_PER_MILE"
+                amount="road"
                 :most="kit.reckoning?.lengthKm"
                 @update:model-value="$event !== null && change(stop, { roadKm: $event }, `move ${stop.name}`)"
               />
@@ -103,10 +99,7 @@ function rename(stop: Stop, event: Event) {
                 :label="`Distance of ${stop.name} off the road`"
                 label-hidden
                 :model-value="stop.offRoadM / 1000"
-                quantity="distance"
-                :unit="system === 'metric' ? 'm' : 'ft'"
-                :per-unit="system === 'metric' ? 0.001 : METRES_PER_FOOT / 1000"
-                :decimals="0"
+                amount="shortWay"
                 :most="100"
                 @update:model-value="$event !== null && change(stop, { offRoadM: $event * 1000 }, `move ${stop.name}`)"
               />

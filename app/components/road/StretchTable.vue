@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { Plus, Trash2 } from '@lucide/vue'
 import { surfaces, type Stretch, type Surface } from '~~/core/road'
-import { KM_PER_MILE } from '~~/core/units'
 
 /** What the road is made of, stretch by stretch; the rest counts as dry gravel. */
 const store = useTripStore()
 const kit = useKitStore()
-const { system } = useView()
 
 const road = computed(() => store.trip!.road)
 const stretches = computed(() => [...road.value.stretches].sort((a, b) => a.fromKm - b.fromKm))
@@ -61,9 +59,7 @@ function remove(stretch: Stretch) {
             label="From"
             label-hidden
             :model-value="stretch.fromKm"
-            quantity="distance"
-            :unit="system === 'metric' ? 'km' : 'mi'"
-            :per-unit="system === 'metric' ? 1 : KM_PER_MILE"
+            amount="road"
             :most="stretch.toKm - 0.01"
             @update:model-value="$event !== null && change(stretch, { fromKm: $event })"
           />
@@ -73,9 +69,7 @@ function remove(stretch: Stretch) {
             label="To"
             label-hidden
             :model-value="stretch.toKm"
-            quantity="distance"
-            :unit="system === 'metric' ? 'km' : 'mi'"
-            :per-unit="system === 'metric' ? 1 : KM_PER_MILE"
+            amount="road"
             :least="stretch.fromKm + 0.01"
             :most="lengthKm"
             @update:model-value="$event !== null && change(stretch, { toKm: $event })"

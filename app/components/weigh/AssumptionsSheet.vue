@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import type { Dials } from '~~/core/trip'
-import { GRAMS_PER_OUNCE } from '~~/core/units'
 
 /** The planning values behind the ledger; each can be changed. */
 const store = useTripStore()
-const { system } = useView()
 const dials = computed(() => store.trip!.dials)
 
 function set<K extends keyof Dials>(key: K, value: Dials[K], label: string) {
@@ -21,9 +19,7 @@ function set<K extends keyof Dials>(key: K, value: Dials[K], label: string) {
       <MeasureField
         label="The kit may weigh at most"
         :model-value="dials.budgetG"
-        quantity="mass"
-        :unit="system === 'metric' ? 'g' : 'oz'"
-        :per-unit="system === 'metric' ? 1 : GRAMS_PER_OUNCE"
+        amount="mass"
         :most="100000"
         allow-none
         placeholder="no limit"
@@ -43,8 +39,7 @@ function set<K extends keyof Dials>(key: K, value: Dials[K], label: string) {
       <MeasureField
         label="Walking hours in a day"
         :model-value="dials.walkHoursPerDay"
-        quantity="time"
-        unit="h"
+        amount="time"
         :least="1"
         :most="24"
         @update:model-value="$event !== null && set('walkHoursPerDay', $event, 'walking hours')"
@@ -52,61 +47,40 @@ function set<K extends keyof Dials>(key: K, value: Dials[K], label: string) {
       <MeasureField
         label="A night out costs besides"
         :model-value="dials.nightOutH"
-        quantity="time"
-        unit="h"
+        amount="time"
         :most="200"
         @update:model-value="$event !== null && set('nightOutH', $event, 'a night out')"
       />
       <MeasureField
         label="A ride that ends early costs"
         :model-value="dials.rideOverH"
-        quantity="time"
-        unit="h"
+        amount="time"
         :most="1000"
         @update:model-value="$event !== null && set('rideOverH', $event, 'a ride over')"
       />
       <MeasureField
         label="A lift comes within"
         :model-value="dials.liftWaitH"
-        quantity="time"
-        unit="h"
+        amount="time"
         :most="500"
         allow-none
         placeholder="no lift"
         @update:model-value="set('liftWaitH', $event, 'the lift')"
       />
-      <label class="block text-sm text-soft"
-        >Trust a shop that has the part in
-        <select
-          class="slot mt-1 text-ink"
-          :value="dials.trust"
-          @change="set('trust', Number(($event.target as HTMLSelectElement).value), 'trust')"
-        >
-          <option
-            v-for="value in [...new Set([0.3, 0.5, 0.6, 0.8, 0.9, dials.trust])].sort()"
-            :key="value"
-            :value="value"
-          >
-            {{ Math.round(value * 100) }} of 100 cases
-          </option>
-        </select>
-      </label>
-      <label class="block text-sm text-soft"
-        >A passer-by who can mend it stops in
-        <select
-          class="slot mt-1 text-ink"
-          :value="dials.helper"
-          @change="set('helper', Number(($event.target as HTMLSelectElement).value), 'passers-by')"
-        >
-          <option
-            v-for="value in [...new Set([0, 0.05, 0.15, 0.3, 0.6, dials.helper])].sort()"
-            :key="value"
-            :value="value"
-          >
-            {{ value === 0 ? 'no case: nobody, or not allowed' : `${Math.round(value * 100)} of 100 cases` }}
-          </option>
-        </select>
-      </label>
+      <MeasureField
+        label="Trust a shop that has the part in at least"
+        :model-value="dials.trust"
+        amount="share"
+        :most="1"
+        @update:model-value="$event !== null && set('trust', $event, 'trust')"
+      />
+      <MeasureField
+        label="A passer-by who can mend it stops in"
+        :model-value="dials.helper"
+        amount="share"
+        :most="1"
+        @update:model-value="$event !== null && set('helper', $event, 'passers-by')"
+      />
     </div>
   </details>
 </template>

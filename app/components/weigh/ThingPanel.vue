@@ -5,7 +5,8 @@ import { deedsInWords } from '~~/core/bench'
 import { claimInWords, fixInWords, type Flip, type ItemClaim } from '~~/core/choose'
 import { wordsForChance, wordsForHours } from '~~/core/units'
 
-/** One thing and the claims behind its verdict. */
+/** One thing and the claims behind its verdict; in a dialog it is the dialog that closes. */
+defineProps<{ closable?: boolean }>()
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
@@ -77,6 +78,7 @@ function unpin() {
       </div>
       <span class="figures text-sm font-semibold">{{ grams(thing.massG * Math.max(1, verdict.n)) }}</span>
       <button
+        v-if="closable"
         type="button"
         class="knob knob-bare -mr-2 -mt-1 min-h-7!"
         aria-label="Close"

@@ -105,7 +105,7 @@ const moveStop = (id: string, roadKm: number) => {
           tabindex="0"
         >
           <BalancePanel />
-          <ThingPanel v-if="selection.thingId" />
+          <ThingPanel v-if="selection.thingId" closable />
           <OpenClaims v-else />
         </aside>
       </div>

@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { catalogue } from '~~/catalogue'
 import { deedsInWords, doublesOf, laidOutG, type CatalogueItem, type Thing } from '~~/core/bench'
-import { GRAMS_PER_OUNCE } from '~~/core/units'
 import { Minus, Pencil, Plus, Trash2 } from '@lucide/vue'
 
 const store = useTripStore()
 const kit = useKitStore()
-const { system, grams } = useView()
+const { grams } = useView()
 
 const bench = computed(() => store.trip!.bench)
 const filter = ref('')
@@ -169,9 +168,7 @@ function doubles(thing: Thing): string {
             :label="`Mass of ${thing.name}`"
             label-hidden
             :model-value="thing.massG"
-            quantity="mass"
-            :unit="system === 'metric' ? 'g' : 'oz'"
-            :per-unit="system === 'metric' ? 1 : GRAMS_PER_OUNCE"
+            amount="mass"
             :least="0.1"
             :most="20000"
             @update:model-value="$event !== null && change(thing, { massG: $event }, `weigh ${thing.name}`)"

@@ -1,0 +1,109 @@
+import { createConnection } from 'mysql2/promise'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { demoTrip } from '../../catalogue/demo'
+import { Person, Setting } from './setting'
+
+let setting: Setting
+let maren: Person
+beforeAll(async () => {
+  setting = await Setting.start()
+  maren = await setting.person('maren')
+})
+afterAll(() => setting?.stop())
+
+const guess = (email: string, password = 'a wrong guess') =>
+  new Person(setting).ask('POST', '/api/session', { email, password })
+
+async function sql(statement: string): Promise<void> {
+  const connection = await createConnection(setting.mariadb.url)
+  await connection.query(statement)
+  await connection.end()
+}
+
+describe('guessing passwords', () => {
+  it('for many accounts from one address is stopped after thirty', async () => {
+    const statuses: number[] = []
+    for (let i = 0; i < 34; i++) statuses.push((await guess(`nobody-${i}@quern.example`)).status)
+    expect(statuses.slice(0, 30).every((status) => status === 401)).toBe(true)
+    expect(statuses.slice(30)).toEqual([429, 429, 429, 429])
+    // Not even with the right password from there, until the time is up.
+    expect((await guess('maren@quern.example', 'maren rides far')).status).toBe(429)
+  })
+
+  it('is forgotten after a quarter of an hour', async () => {
+    await sql('UPDATE sign_in_failures SET at = at - INTERVAL 16 MINUTE')
+    expect((await guess('maren@quern.example', 'maren rides far')).status).toBe(200)
+  })
+
+  it('does not tell whether there is such an account', async () => {
+    const [known, unknown] = [await guess('maren@quern.example'), await guess('nobody@quern.example')]
+    expect(known.status).toBe(unknown.status)
+    expect(known.body.data).toEqual(unknown.body.data)
+  })
+})
+
+describe('what the server sends with its pages', () => {
+  it('keeps other sites and strange scripts out', async () => {
+    const { headers } = await fetch(setting.app.address)
+    const policy = headers.get('content-security-policy')!
+    expect(policy).toMatch(/script-src 'self' 'wasm-unsafe-eval' 'nonce-[^']+'/)
+    expect(policy).not.toMatch(/script-src[^;]*'unsafe-inline'/)
+    expect(policy).toContain("connect-src 'self'")
+    expect(policy).toContain("object-src 'none'")
+    expect(headers.get('x-content-type-options')).toBe('nosniff')
+    expect(headers.get('x-frame-options')).toMatch(/SAMEORIGIN|DENY/)
+    expect(headers.get('referrer-policy')).toBe('no-referrer')
+  })
+
+  it('seals the session in a cookie that scripts cannot read', async () => {
+    const answer = await fetch(`${setting.app.address}/api/session`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ email: 'maren@quern.example', password: 'maren rides far' }),
+    })
+    const cookie = answer.headers.get('set-cookie')!
+    expect(cookie).toMatch(/HttpOnly/i)
+    expect(cookie).toMatch(/SameSite=Lax/i)
+    expect(cookie).not.toContain('maren')
+  })
+
+  it('a cookie that was tampered with opens nothing', async () => {
+    const answer = await fetch(`${setting.app.address}/api/trips`, { headers: { cookie: 'rag-tin=Fe26.2**forged' } })
+    expect(answer.status).toBe(401)
+  })
+
+  it('passwords are kept hashed with scrypt', async () => {
+    const connection = await createConnection(setting.mariadb.url)
+    const [rows] = await connection.query("SELECT password_hash FROM users WHERE email = 'maren@quern.example'")
+    await connection.end()
+    expect(JSON.stringify(rows)).toContain('scrypt')
+    expect(JSON.stringify(rows)).not.toContain('rides far')
+  })
+})
+
+describe('requests that make no sense', () => {
+  it('are answered in words, and change nothing', async () => {
+    const before = (await maren.ask('GET', '/api/trips')).body
+    const json = { 'content-type': 'application/json' }
+    const cases: [string, string, unknown, number][] = [
+      ['POST', '/api/trips', '{"format":', 400],
+      ['POST', '/api/trips', [], 422],
+      ['POST', '/api/trips', { ...demoTrip(), format: 'rag-tin.trip/99' }, 422],
+      ['POST', '/api/account', {}, 422],
+      ['PATCH', '/api/trips/no-such-trip', { changes: [] }, 422],
+      ['PATCH', '/api/trips/no-such-trip', { changes: [{ part: 'name', base: 1, value: 'x' }] }, 404],
+      ['GET', '/api/trips/%00', undefined, 404],
+      ['GET', '/api/no-such-thing', undefined, 404],
+    ]
+    for (const [method, path, body, status] of cases) {
+      const answer = await maren.ask(method, path, body, typeof body === 'string' ? json : {})
+      expect([path, answer.status]).toEqual([path, status])
+    }
+    expect((await maren.ask('GET', '/api/trips')).body).toEqual(before)
+  })
+
+  it('a body beyond all roads is refused', async () => {
+    const answer = await maren.ask('POST', '/api/trips', { ...demoTrip(), name: 'x'.repeat(25_000_000) })
+    expect(answer.status).toBe(413)
+  })
+})
