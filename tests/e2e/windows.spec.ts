@@ -22,7 +22,7 @@ test('two windows in conflict: nothing is overwritten unseen, and each way on wo
   await more(other).dblclick()
   const dialog = other.getByRole('dialog', { name: 'Changed in two windows' })
   await expect(dialog.getByRole('heading')).toBeVisible()
-  await expect(dialog).toContainText('The bench of this trip was saved in another window')
+  await expect(dialog).toContainText('Another window saved the bench of this trip')
   await expectNoAxeViolations(other)
   await dialog.getByRole('button', { name: /Take theirs/ }).click()
   await expect(countOf(other)).toHaveText('2')

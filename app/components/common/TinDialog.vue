@@ -2,7 +2,8 @@
 import { Dialog, DialogPanel, DialogTitle } from '@headlessui/vue'
 import { X } from '@lucide/vue'
 
-defineProps<{ open: boolean; title: string; wide?: boolean; mustAnswer?: boolean }>()
+/** Flush: what it holds brings its own margins. */
+defineProps<{ open: boolean; title: string; wide?: boolean; mustAnswer?: boolean; flush?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 </script>
 
@@ -26,7 +27,7 @@ const emit = defineEmits<{ close: [] }>()
             <X :size="18" aria-hidden="true" />
           </button>
         </div>
-        <div class="p-4"><slot /></div>
+        <div :class="{ 'p-4': !flush }"><slot /></div>
       </DialogPanel>
     </div>
   </Dialog>

@@ -5,15 +5,6 @@ import { linesOf } from '~/composables/useApi'
 const store = useTripStore()
 const lines = ref<string[]>([])
 const busy = ref(false)
-const names: Record<string, string> = {
-  name: 'name',
-  road: 'road',
-  stops: 'stops',
-  bikes: 'bikes',
-  crew: 'crew',
-  bench: 'bench',
-  dials: 'dials',
-}
 const parts = computed(() => store.conflict?.parts ?? [])
 
 async function go(way: () => Promise<unknown>) {
@@ -37,8 +28,7 @@ async function keepBoth() {
 <template>
   <TinDialog open must-answer title="Changed in two windows">
     <p>
-      The <strong>{{ parts.map(({ part }) => names[part]).join(' and ') }}</strong> of this trip
-      {{ parts.length > 1 ? 'were' : 'was' }} saved in another window at
+      Another window saved the <strong>{{ parts.map(({ part }) => part).join(' and the ') }}</strong> of this trip at
       {{ new Date(parts[0]?.savedAt ?? 0).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) }}, while you
       changed it here. Nothing has been overwritten.
     </p>

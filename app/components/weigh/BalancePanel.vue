@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { wordsForChance, wordsForHours } from '~~/core/units'
 
-/** Grams against expected hours of walking, always in view, with the dial between them. */
+/** Grams against expected hours of walking, always in view, with the dial between them; a dialog has its own title. */
+defineProps<{ untitled?: boolean }>()
 const store = useTripStore()
 const kitStore = useKitStore()
 const { grams } = useView()
@@ -14,9 +15,9 @@ function turn(gramsPerHour: number) {
 </script>
 
 <template>
-  <section aria-labelledby="balance-title" class="px-4 py-3">
+  <section aria-label="The balance" class="px-4 py-3">
     <div class="flex items-baseline justify-between">
-      <h2 id="balance-title" class="text-base">The balance</h2>
+      <h2 v-if="!untitled" class="text-base">The balance</h2>
       <span v-if="store.trip" class="text-xs text-soft">{{
         store.trip.crew.length === 1 ? 'one rider' : `${store.trip.crew.length} riders together`
       }}</span>

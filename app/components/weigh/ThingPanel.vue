@@ -66,7 +66,12 @@ function unpin() {
 </script>
 
 <template>
-  <section v-if="thing && verdict" aria-labelledby="thing-title" class="border-t-2 border-ink px-4 py-3">
+  <section
+    v-if="thing && verdict"
+    aria-labelledby="thing-title"
+    class="px-4 py-3"
+    :class="{ 'border-t-2 border-ink': closable }"
+  >
     <div class="flex items-start gap-2">
       <div class="min-w-0 flex-1">
         <h2 id="thing-title" class="text-base break-words">

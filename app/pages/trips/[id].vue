@@ -110,8 +110,10 @@ const moveStop = (id: string, roadKm: number) => {
         </aside>
       </div>
       <template v-if="!wide">
-        <TinDialog :open="showsBalance" title="The balance" @close="showsBalance = false"><BalancePanel /></TinDialog>
-        <TinDialog :open="selection.thingId !== ''" title="Claims" @close="selection.thingId = ''"
+        <TinDialog :open="showsBalance" title="The balance" flush @close="showsBalance = false"
+          ><BalancePanel untitled
+        /></TinDialog>
+        <TinDialog :open="selection.thingId !== ''" title="Claims" flush @close="selection.thingId = ''"
           ><ThingPanel
         /></TinDialog>
       </template>
