@@ -4,6 +4,7 @@ import { gaps } from './gaps'
 import { gpx } from './gpx'
 import { kit } from './kit'
 import { ledger } from './ledger'
+import { road } from './road'
 import { schema } from './schema'
 import { solve } from './solve'
 import { faultLines } from '../core/trip'
@@ -15,6 +16,7 @@ type Command = (words: string[]) => unknown
 const commands: Record<string, { run: Command; usage: string }> = {
   schema: { run: schema, usage: 'schema' },
   gpx: { run: gpx, usage: 'gpx FILE' },
+  road: { run: road, usage: 'road TRIP' },
   gaps: { run: gaps, usage: 'gaps TRIP' },
   ledger: { run: ledger, usage: 'ledger TRIP' },
   solve: { run: solve, usage: 'solve LEDGER [--proof] [--brute]' },

@@ -1,7 +1,16 @@
 import { expose } from 'comlink'
 import { catalogue } from '~~/catalogue'
 import { explainKit, flipOf, type Flip, type Kit } from '~~/core/choose'
-import { buildLedger, Landscape, roadView, type BuiltLedger, type RoadView } from '~~/core/ledger'
+import {
+  buildLedger,
+  Landscape,
+  rideView,
+  roadView,
+  type BuiltLedger,
+  type RideView,
+  type RoadView,
+} from '~~/core/ledger'
+import { OpeningBook } from '~~/core/ride'
 import { readGpx, surveyRoad, type Survey } from '~~/core/road'
 import { faultLines, withRoad, type NewRoad, type Trip } from '~~/core/trip'
 
@@ -12,6 +21,8 @@ export interface Reckoning {
   /** Heights along the road for drawing; null when the road has none. */
   readonly profile: { km: Float64Array; eleM: Float64Array } | null
   readonly view: RoadView | null
+  /** The ride by date and clock; null while its start is unknown. */
+  readonly ride: RideView | null
   readonly kit: Kit | null
   readonly built: BuiltLedger | null
   readonly problems: string[]
@@ -24,6 +35,7 @@ export type RoadReading =
 let trip: Trip | undefined
 let survey: Survey = surveyRoad([])
 let built: BuiltLedger | undefined
+const book = new OpeningBook()
 
 /** Takes the parts that changed, and reckons everything anew. */
 function reckon(parts: Partial<Trip>): Reckoning {
@@ -31,15 +43,17 @@ function reckon(parts: Partial<Trip>): Reckoning {
   if (parts.road) survey = surveyRoad(trip.road.points)
   const road = { lengthKm: survey.lengthKm, climbM: survey.climbM, profile: profileOf(survey) }
   built = undefined
-  if (survey.lengthKm <= 0) return { ...road, view: null, kit: null, built: null, problems: [] }
-  const view = roadView(new Landscape(trip, survey, catalogue), trip, catalogue)
-  built = buildLedger(trip, survey, catalogue)
+  if (survey.lengthKm <= 0) return { ...road, view: null, ride: null, kit: null, built: null, problems: [] }
+  const landscape = new Landscape(trip, survey, catalogue, book)
+  const view = roadView(landscape, trip, catalogue)
+  const ride = rideView(landscape, trip, survey) ?? null
+  built = buildLedger(trip, survey, catalogue, landscape)
   try {
-    return { ...road, view, built, kit: explainKit(built.ledger), problems: [] }
+    return { ...road, view, ride, built, kit: explainKit(built.ledger), problems: [] }
   } catch (error) {
     const lines = faultLines(error)
     if (!lines) throw error
-    return { ...road, view, built, kit: null, problems: lines }
+    return { ...road, view, ride, built, kit: null, problems: lines }
   }
 }
 

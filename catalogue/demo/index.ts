@@ -1,6 +1,7 @@
 import { bikeSchema, type Bike } from '../../core/bike'
 import { riderSchema, type Rider } from '../../core/crew'
 import { surveyRoad, writeGpx, type Road } from '../../core/road'
+import { rideSchema } from '../../core/ride'
 import { dialsSchema, tripFormat, type Trip } from '../../core/trip'
 import { demoBench } from './bench'
 import { demoStops } from './stops'
@@ -74,6 +75,7 @@ export function demoTrip(): Trip {
     format: tripFormat,
     name: 'Across the Quern, June',
     road: demoRoad,
+    ride: rideSchema.parse({ start: '2026-06-12T08:30', utcOffsetH: -1 }),
     stops: demoStops,
     bikes,
     crew,

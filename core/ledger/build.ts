@@ -38,9 +38,14 @@ const mostRepeats = 12
  * chance and its cost, and every fix that would answer it.
  *
  * @param survey the measured road of the trip; it must have a length
+ * @param landscape the same trip's road and stops, where that is there already
  */
-export function buildLedger(trip: Trip, survey: Survey, reference: Reference): BuiltLedger {
-  const landscape = new Landscape(trip, survey, reference)
+export function buildLedger(
+  trip: Trip,
+  survey: Survey,
+  reference: Reference,
+  landscape = new Landscape(trip, survey, reference),
+): BuiltLedger {
   const claims: LedgerClaim[] = []
   const notes: ClaimNote[] = []
   const conditions = stockConditions(trip.bench)

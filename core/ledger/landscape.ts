@@ -6,6 +6,7 @@ import {
   legEdges,
   legsOfGap,
   pointBefore,
+  positionAt,
   pushOut,
   walkGrid,
   type Gap,
@@ -14,7 +15,8 @@ import {
   type Survey,
   type WalkGrid,
 } from '../road'
-import { isHelp, offers, type Stop } from '../supply'
+import { isHelp, offers, type Service, type Stop } from '../supply'
+import { OpeningBook, Timetable, visitDuring, type Locality, type Visit } from '../ride'
 import type { Trip } from '../trip'
 
 /** A gap with what matters of it: its legs, how much of it counts for a hazard, and the hours lost in it. */
@@ -32,6 +34,9 @@ export class Landscape {
   readonly grid: WalkGrid
   readonly edges: number[]
   readonly lengthKm: number
+  /** The ride by date and clock; undefined while its start is unknown. */
+  readonly timetable: Timetable | undefined
+  private readonly visits = new Map<Service, Visit>()
   private readonly gapsOf = new Map<string, Gap[]>()
   private readonly factorsOf = new Map<string, Float64Array>()
   private readonly offeringOf = new Map<string, Stop[]>()
@@ -39,23 +44,53 @@ export class Landscape {
   private readonly exposuresOf = new Map<string, Exposure[]>()
 
   constructor(
-    private readonly trip: Pick<Trip, 'road' | 'stops' | 'dials'>,
+    private readonly trip: Pick<Trip, 'road' | 'ride' | 'stops' | 'dials'>,
     survey: Survey,
     private readonly reference: Reference,
+    book = new OpeningBook(),
   ) {
     this.lengthKm = survey.lengthKm
     const stopsAt = trip.stops.map((stop) => stop.roadKm)
     const stretchEdges = trip.road.stretches.flatMap((stretch) => [stretch.fromKm, stretch.toKm])
     this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges], trip.dials.walking)
     this.edges = legEdges(stopsAt, survey.lengthKm)
+    if (trip.ride.start !== null) {
+      this.timetable = new Timetable(survey, trip.road, trip.ride)
+      this.planVisits(this.timetable, survey, book)
+    }
   }
 
-  /** Stops where a class can be had with at least the trusted chance. */
+  private planVisits(timetable: Timetable, survey: Survey, book: OpeningBook): void {
+    const { road, ride, stops } = this.trip
+    for (const stop of stops) {
+      const stay = timetable.stayAt(stop.roadKm)
+      const locality: Locality = { ...positionAt(road.points, survey, stop.roadKm), country: ride.country }
+      for (const service of stop.services) {
+        this.visits.set(service, visitDuring(stay, book.find(service.hours, locality)))
+      }
+    }
+  }
+
+  /** How a service is found on the day one comes by; undefined while nobody knows which day that is. */
+  visitTo(service: Service): Visit | undefined {
+    return this.visits.get(service)
+  }
+
+  /** Whether a service can be waited for; one whose day or hours are unknown is taken to be open. */
+  private serves(service: Service): boolean {
+    const visit = this.visits.get(service)
+    return !visit || (visit.waitH !== null && visit.waitH <= this.trip.dials.waitH)
+  }
+
+  /** Stops where a class can be had with at least the trusted chance, when one comes by. */
   offering(classId: string): Stop[] {
     let offering = this.offeringOf.get(classId)
     if (!offering) {
       const { services, families } = this.reference
-      offering = this.trip.stops.filter((stop) => offers(stop, classId, this.trip.dials.trust, services, families))
+      offering = this.trip.stops.filter((stop) => {
+        const found = { ...stop, services: stop.services.filter((service) => this.serves(service)) }
+        return offers(found, classId, this.trip.dials.trust, services, families)
+      })
       this.offeringOf.set(classId, offering)
     }
     return offering

@@ -39,6 +39,7 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
   once(trip.crew, 'crew')
   once(trip.bench, 'bench')
   once(trip.road.stretches, 'road.stretches')
+  once(trip.ride.nights, 'ride.nights')
 
   trip.road.stretches.forEach((stretch, i) => {
     if (stretch.toKm > lengthKm + roundingKm) {

@@ -9,6 +9,8 @@ export const dialsSchema = z.object({
   budgetG: z.number().min(0).max(100_000).nullable().default(null),
   /** The least chance of having a part for a shop to be counted on. */
   trust: z.number().min(0).max(1).default(0.6),
+  /** Hours one would wait for a shop to open. */
+  waitH: z.number().min(0).max(72).default(3),
   walking: z.enum(walkingMethods).default('naismith'),
   /** Hours of daylight one can walk in a day; longer walks are nights out. */
   walkHoursPerDay: z.number().min(1).max(24).default(10),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { rideSchema } from '../ride'
 import { thingSchema } from '../bench'
 import { bikeSchema } from '../bike'
 import { riderSchema } from '../crew'
@@ -12,6 +13,7 @@ export const tripFormat = 'rag-tin.trip/1'
 export const partSchemas = {
   name: z.string().trim().min(1).max(120),
   road: roadSchema,
+  ride: rideSchema,
   stops: z.array(stopSchema).max(1000),
   bikes: z.array(bikeSchema).max(20),
   crew: z.array(riderSchema).max(20),
@@ -26,6 +28,7 @@ export const tripSchema = z.object({
   format: z.literal(tripFormat),
   name: partSchemas.name,
   road: partSchemas.road.default(emptyRoad),
+  ride: partSchemas.ride.prefault({}),
   stops: partSchemas.stops.default([]),
   bikes: partSchemas.bikes.default([]),
   crew: partSchemas.crew.default([]),

@@ -9,7 +9,7 @@ export interface CustomaryUnit {
   readonly decimals: number
 }
 
-/** What riders type amounts in: things on a scale, places on the road, ways off it, hours, chances. */
+/** What riders type amounts in: things on a scale, places on the road, ways off it, hours, speeds, climbs, chances. */
 export const customary = {
   mass: {
     quantity: 'mass',
@@ -28,8 +28,18 @@ export const customary = {
   },
   time: {
     quantity: 'time',
-    metric: { unit: 'h', per: 1, decimals: 1 },
-    imperial: { unit: 'h', per: 1, decimals: 1 },
+    metric: { unit: 'h', per: 1, decimals: 2 },
+    imperial: { unit: 'h', per: 1, decimals: 2 },
+  },
+  speed: {
+    quantity: 'speed',
+    metric: { unit: 'km/h', per: 1, decimals: 1 },
+    imperial: { unit: 'mph', per: KM_PER_MILE, decimals: 1 },
+  },
+  height: {
+    quantity: 'height',
+    metric: { unit: 'm', per: 1, decimals: 0 },
+    imperial: { unit: 'ft', per: METRES_PER_FOOT, decimals: 0 },
   },
   share: {
     quantity: 'share',

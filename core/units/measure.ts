@@ -13,6 +13,8 @@ const units = {
   mass: { g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: GRAMS_PER_POUND, lbs: GRAMS_PER_POUND },
   distance: { km: 1, m: 0.001, mi: KM_PER_MILE, ft: METRES_PER_FOOT / 1000 },
   time: { h: 1, min: 1 / 60, d: 24 },
+  speed: { 'km/h': 1, mph: KM_PER_MILE },
+  height: { m: 1, ft: METRES_PER_FOOT },
   pressure: { bar: 1, psi: BAR_PER_PSI, kpa: 0.01 },
   length: { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH },
   /** A probability or a part of a whole; the core's own is 0 to 1. */
@@ -22,7 +24,7 @@ const units = {
 
 export type Quantity = keyof typeof units
 
-const written = /^\s*([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z%][a-z ]*)?\s*$/i
+const written = /^\s*([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z%][a-z/ ]*)?\s*$/i
 
 export type Measured = { value: number } | { error: string }
 
@@ -31,7 +33,7 @@ export type Measured = { value: number } | { error: string }
  *
  * @param text what was typed
  * @param quantity what it measures; the answer is in the core's unit for it
- *   (g, km, h, bar, mm, mL; a share as 0 to 1)
+ *   (g, km, h, km/h, m of height, bar, mm, mL; a share as 0 to 1)
  * @param plainUnit the unit meant when none is typed
  * @returns the value, or an error that names what would be understood
  */

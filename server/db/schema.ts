@@ -94,6 +94,35 @@ export const stretches = mysqlTable(
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
 )
 
+/** When the ride is, and how fast; a trip without a row is not planned in time yet. */
+export const rides = mysqlTable('rides', {
+  tripId: char('trip_id', { length: 36 })
+    .primaryKey()
+    .references(() => trips.id, { onDelete: 'cascade' }),
+  /** By the clock on the wall: 2026-06-12T08:00. */
+  start: char('start_wall', { length: 16 }),
+  utcOffsetH: double('utc_offset_h').notNull(),
+  country: char('country', { length: 2 }),
+  dayStartsH: double('day_starts_h').notNull(),
+  ridingH: double('riding_h').notNull(),
+  pauseH: double('pause_h').notNull(),
+  climbMPerH: double('climb_m_per_h').notNull(),
+  /** Speed on each surface in km/h, as JSON. */
+  pace: text('pace').notNull(),
+})
+
+export const nights = mysqlTable(
+  'nights',
+  {
+    tripId: tripId(),
+    id: partId('id'),
+    position: position(),
+    roadKm: double('road_km').notNull(),
+    nights: int('nights').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.id] })],
+)
+
 export const stops = mysqlTable(
   'stops',
   {
@@ -246,6 +275,7 @@ export const dials = mysqlTable('dials', {
   gramsPerHour: double('grams_per_hour').notNull(),
   budgetG: double('budget_g'),
   trust: double('trust').notNull(),
+  waitH: double('wait_h').notNull().default(3),
   walking: varchar('walking', { length: 20 }).notNull(),
   walkHoursPerDay: double('walk_hours_per_day').notNull(),
   nightOutH: double('night_out_h').notNull(),

@@ -4,6 +4,7 @@ import { bikeSchema } from '../../core/bike'
 import { riderSchema } from '../../core/crew'
 import { kmAlong, roadSchema, type Road } from '../../core/road'
 import { thingSchema } from '../../core/bench'
+import { rideSchema } from '../../core/ride'
 import { stopSchema } from '../../core/supply'
 import { dialsSchema, type PartName, type Trip } from '../../core/trip'
 import type { Connection } from './connection'
@@ -31,6 +32,12 @@ export const readPart: Readers = {
       points: JSON.parse(road?.points ?? '[]'),
       stretches: await readStretches(db, tripId),
     })
+  },
+
+  async ride(db, tripId) {
+    const [row] = await db.select().from(t.rides).where(eq(t.rides.tripId, tripId))
+    const nights = await db.select().from(t.nights).where(eq(t.nights.tripId, tripId)).orderBy(asc(t.nights.position))
+    return rideSchema.parse(row ? { ...row, pace: JSON.parse(row.pace), nights } : {})
   },
 
   async stops(db, tripId) {
@@ -119,6 +126,20 @@ export const writePart: Writers = {
       db,
       t.stretches,
       road.stretches.map((stretch, position) => ({ tripId, position, ...stretch })),
+    )
+  },
+
+  async ride(db, tripId, { nights, pace, ...rest }) {
+    const row = { ...rest, pace: JSON.stringify(pace) }
+    await db
+      .insert(t.rides)
+      .values({ tripId, ...row })
+      .onDuplicateKeyUpdate({ set: row })
+    await db.delete(t.nights).where(eq(t.nights.tripId, tripId))
+    await insertAll(
+      db,
+      t.nights,
+      nights.map((night, position) => ({ tripId, position, ...night })),
     )
   },
 

@@ -149,6 +149,7 @@ async function readAllButRoad(db: Connection, tripId: string) {
     road,
     lengthKm,
     name: await readPart.name(db, tripId),
+    ride: await readPart.ride(db, tripId),
     stops: await readPart.stops(db, tripId),
     bikes: await readPart.bikes(db, tripId),
     crew: await readPart.crew(db, tripId),

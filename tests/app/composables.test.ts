@@ -133,6 +133,7 @@ describe('weighed things', () => {
       climbM: survey.climbM,
       profile: null,
       view: null,
+      ride: null,
       kit,
       built,
       problems: [],

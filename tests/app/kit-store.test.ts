@@ -40,6 +40,7 @@ const reckoning = (change: Partial<Reckoning> = {}): Reckoning => ({
   climbM: survey.climbM,
   profile: null,
   view: null,
+  ride: null,
   kit,
   built,
   problems: [],

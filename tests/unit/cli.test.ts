@@ -38,6 +38,22 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
     expect(gaps['tube-622'].map((gap: { km: number }) => Math.round(gap.km))).toEqual([71, 240, 238, 72])
     expect(pushOut.worstH).toBeGreaterThan(10)
   })
+  it('road', () => {
+    const { days, stops } = run('road', trip).json()
+    expect(days).toHaveLength(8)
+    expect(days[0]).toMatchObject({
+      date: '2026-06-12',
+      weekday: 'Friday',
+      starts: '08:30',
+      daylight: { rises: '05:31' },
+    })
+    const quillby = stops.find(({ stop }: { stop: string }) => stop === 'quillby')
+    expect(quillby.arrives).toBe('2026-06-12T14:43')
+    expect(quillby.services[0]).toEqual({ kind: 'bike-shop', found: 'open', waitH: 0 })
+    const undated = file('undated.json', JSON.stringify({ ...demoTrip(), ride: {} }))
+    expect(run('road', undated)).toMatchObject({ status: 2 })
+    expect(run('road', undated).stderr).toMatch(/^ride\.start: null; expected a date and a time/)
+  })
   it('ledger, solve and its proof', () => {
     const ledger = run('ledger', trip).json()
     expect(ledger.format).toBe('rag-tin.ledger/1')

@@ -112,6 +112,7 @@ describe('reading a trip document', () => {
       'format',
       'name',
       'road',
+      'ride',
       'stops',
       'bikes',
       'crew',

@@ -69,7 +69,7 @@ function giveUp() {
         :id="id"
         v-model="typed"
         class="slot figures pl-1! text-right"
-        :class="unit.length > 1 ? 'pr-8!' : 'pr-6!'"
+        :class="unit.length > 2 ? 'pr-12!' : unit.length > 1 ? 'pr-8!' : 'pr-6!'"
         inputmode="text"
         autocomplete="off"
         :placeholder="placeholder"

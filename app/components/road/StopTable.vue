@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Clock, Trash2 } from '@lucide/vue'
 import { catalogue } from '~~/catalogue'
+import { momentInWords, visitInWords, visitMark, type Visit } from '~~/core/ride'
 import { exitKinds, type Service, type Stop } from '~~/core/supply'
 import { inOrder } from '~~/core/trip'
 
@@ -10,6 +11,20 @@ const kit = useKitStore()
 const selection = useSelection()
 
 const stops = computed(() => inOrder(store.trip!.stops))
+const visitsOf = computed(() => new Map(kit.reckoning?.ride?.stops.map((visited) => [visited.stop, visited])))
+/** How a service is found on the day one comes by; undefined while nobody knows which day that is. */
+function visitTo(stop: Stop, kind: string): Visit | undefined {
+  return visitsOf.value.get(stop.id)?.visits[stop.services.findIndex((service) => service.kind === kind)]
+}
+function markOf(stop: Stop, kind: string): { words: string; serves: boolean } {
+  const visit = visitTo(stop, kind)
+  return visit ? visitMark(visit, store.trip!.dials.waitH) : { words: '✓', serves: true }
+}
+function titleOf(stop: Stop, kind: string, name: string): string {
+  const visit = visitTo(stop, kind)
+  const hours = stop.services.find((service) => service.kind === kind)?.hours
+  return [name, visit && visitInWords(visit), hours].filter(Boolean).join(': ')
+}
 const opened = ref('')
 const short: Record<string, string> = {
   'bike-shop': 'bike shop',
@@ -53,7 +68,7 @@ function rename(stop: Stop, event: Event) {
 
 <template>
   <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Stops">
-    <table v-if="stops.length" class="w-full min-w-[46rem] border-collapse text-sm">
+    <table v-if="stops.length" class="w-full min-w-[48rem] border-collapse text-sm">
       <thead>
         <tr class="border-b border-line text-left align-bottom text-xs text-soft">
           <th scope="col" class="w-30 py-1.5 pl-4 font-normal">place</th>
@@ -67,7 +82,7 @@ function rename(stop: Stop, event: Event) {
           >
             {{ short[kind.id] ?? kind.name }}
           </th>
-          <th scope="col" class="w-24 pl-2 font-normal">way out</th>
+          <th scope="col" class="w-22 min-w-22 pl-2 font-normal">way out</th>
           <th scope="col" class="w-10"><span class="sr-only">remove</span></th>
         </tr>
       </thead>
@@ -88,11 +103,14 @@ function rename(stop: Stop, event: Event) {
               <input
                 :id="`stop-name-${stop.id}`"
                 :value="stop.name"
-                class="w-full rounded-sm bg-transparent px-1 py-1 font-semibold hover:bg-paper focus:bg-paper"
+                class="block w-full rounded-sm bg-transparent px-1 py-0.5 font-semibold hover:bg-paper focus:bg-paper"
                 :aria-label="`Name of ${stop.name}`"
                 maxlength="120"
                 @change="rename(stop, $event)"
               />
+              <span v-if="visitsOf.has(stop.id)" class="figures block px-1 pb-1 text-xs leading-none text-soft"
+                >there {{ momentInWords(visitsOf.get(stop.id)!.stay.arrives) }}</span
+              >
             </td>
             <td class="pr-2">
               <MeasureField
@@ -109,16 +127,22 @@ function rename(stop: Stop, event: Event) {
                 type="button"
                 class="grid h-8 w-full place-items-center rounded-sm border"
                 :class="
-                  has(stop, kind.id)
-                    ? 'border-petrol bg-petrol text-on-petrol'
-                    : 'border-line text-transparent hover:border-petrol'
+                  !has(stop, kind.id)
+                    ? 'border-line text-transparent hover:border-petrol'
+                    : !markOf(stop, kind.id).serves
+                      ? 'border-madder text-madder'
+                      : visitTo(stop, kind.id)?.found === 'shut'
+                        ? 'border-brass text-brass'
+                        : 'border-petrol bg-petrol text-on-petrol'
                 "
                 :aria-pressed="has(stop, kind.id)"
                 :aria-label="`${kind.name} at ${stop.name}`"
-                :title="stop.services.find((service) => service.kind === kind.id)?.hours || kind.name"
+                :title="titleOf(stop, kind.id, kind.name)"
                 @click="toggle(stop, kind.id, kind.name)"
               >
-                <span aria-hidden="true" class="text-xs font-bold">✓</span>
+                <span class="text-[0.7rem] font-bold" :aria-hidden="!has(stop, kind.id)">{{
+                  markOf(stop, kind.id).words
+                }}</span>
               </button>
             </td>
             <td class="pl-2">
@@ -170,6 +194,9 @@ function rename(stop: Stop, event: Event) {
                     maxlength="200"
                     @change="setHours(stop, service.kind, ($event.target as HTMLInputElement).value)"
                   />
+                  <span v-if="visitTo(stop, service.kind)" class="w-32 shrink-0 text-xs">{{
+                    visitInWords(visitTo(stop, service.kind)!)
+                  }}</span>
                 </label>
                 <label class="flex items-center gap-2 text-soft"
                   ><span class="w-28 shrink-0">note</span>

@@ -75,6 +75,13 @@ function set<K extends keyof Dials>(key: K, value: Dials[K], label: string) {
         @update:model-value="$event !== null && set('trust', $event, 'trust')"
       />
       <MeasureField
+        label="A shop that is shut is waited for up to"
+        :model-value="dials.waitH"
+        amount="time"
+        :most="72"
+        @update:model-value="$event !== null && set('waitH', $event, 'waiting for shops')"
+      />
+      <MeasureField
         label="A passer-by who can mend it stops in"
         :model-value="dials.helper"
         amount="share"

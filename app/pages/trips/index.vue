@@ -2,6 +2,7 @@
 import { FileUp, Trash2 } from '@lucide/vue'
 import { bikeFrom, bikeStarts } from '~~/catalogue'
 import { dialsSchema, tripFormat, type Trip } from '~~/core/trip'
+import { rideSchema } from '~~/core/ride'
 import { emptyRoad } from '~~/core/road'
 import { skillWords, type Skill } from '~~/core/crew'
 import { linesOf } from '~/composables/useApi'
@@ -58,6 +59,7 @@ function begin() {
     format: tripFormat,
     name: name.value.trim() || 'A trip without a name',
     road: emptyRoad,
+    ride: rideSchema.parse({}),
     stops: [],
     bikes: riders.value.map((rider, i) => bikeFrom(rider.bike, `bike-${i + 1}`)),
     crew: riders.value.map((rider, i) => ({

@@ -137,7 +137,8 @@ function addStop() {
       </p>
     </div>
     <template v-else>
-      <StopTable />
+      <RideSheet class="mx-4 mt-4" />
+      <StopTable class="mt-4" />
       <StretchTable class="mx-4 mt-6" />
     </template>
   </div>

@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { dayInWords, hoursOfTime, timeOf, timeOfHours, type LitDay, type Ride } from '~~/core/ride'
+import { surfaces } from '~~/core/road'
+
+/** When the ride is and how fast; the days that come of it. */
+const store = useTripStore()
+const kit = useKitStore()
+const { km, stretch, climb } = useView()
+
+const ride = computed(() => store.trip!.ride)
+const days = computed(() => kit.reckoning?.ride?.days ?? [])
+
+function set<K extends keyof Ride>(key: K, value: Ride[K], label: string) {
+  store.edit(`set ${label}`, { ride: { ...ride.value, [key]: value } })
+}
+function setStart(event: Event) {
+  const { value } = event.target as HTMLInputElement
+  set('start', value === '' ? null : value.slice(0, 16), 'the start')
+}
+function setDayStart(event: Event) {
+  const { value } = event.target as HTMLInputElement
+  if (value) set('dayStartsH', hoursOfTime(value.slice(0, 5)), 'the start of days')
+}
+function setCountry(event: Event) {
+  const input = event.target as HTMLInputElement
+  const value = input.value.trim().toLowerCase()
+  if (value === '' || /^[a-z]{2}$/.test(value)) set('country', value || null, 'the country')
+  else input.value = ride.value.country ?? ''
+}
+function sun({ daylight }: LitDay): string {
+  if (daylight.kind !== 'rises and sets') return `the sun ${daylight.kind}`
+  return `${timeOf(daylight.rises)}–${timeOf(daylight.sets)}`
+}
+</script>
+
+<template>
+  <section class="sheet" aria-labelledby="ride-title">
+    <div class="grid grid-cols-2 items-end gap-x-5 gap-y-3 p-4 md:grid-cols-[13.5rem_repeat(3,1fr)]">
+      <h2 id="ride-title" class="col-span-full text-base">
+        When
+        <span v-if="ride.start === null" class="font-normal text-soft"
+          >without a start, every place is taken to be open when you come by</span
+        >
+      </h2>
+      <label class="block text-sm text-soft max-md:col-span-full"
+        >The ride begins
+        <input
+          type="datetime-local"
+          class="slot figures mt-1 block text-ink"
+          :value="ride.start ?? ''"
+          @change="setStart"
+        />
+      </label>
+      <MeasureField
+        label="Riding in a day"
+        amount="time"
+        :least="1"
+        :most="24"
+        :model-value="ride.ridingH"
+        @update:model-value="$event !== null && set('ridingH', $event, 'hours of riding')"
+      />
+      <MeasureField
+        label="Pauses to each hour"
+        amount="time"
+        :most="2"
+        :model-value="ride.pauseH"
+        @update:model-value="$event !== null && set('pauseH', $event, 'pauses')"
+      />
+      <label class="block text-sm text-soft"
+        >Later days begin at
+        <input
+          type="time"
+          class="slot figures mt-1 block text-ink"
+          :value="timeOfHours(ride.dayStartsH)"
+          @change="setDayStart"
+        />
+      </label>
+    </div>
+    <details class="border-t border-line">
+      <summary class="px-4 py-2 text-sm font-semibold">
+        Pace and clocks <span class="font-normal text-soft">planning values: change what you know better</span>
+      </summary>
+      <div class="grid grid-cols-2 gap-x-5 gap-y-3 px-4 pb-4 pt-1 sm:grid-cols-3 xl:grid-cols-5">
+        <MeasureField
+          v-for="surface in surfaces"
+          :key="surface"
+          :label="`On ${surface}`"
+          amount="speed"
+          :least="1"
+          :most="60"
+          :model-value="ride.pace[surface]"
+          @update:model-value="
+            $event !== null && set('pace', { ...ride.pace, [surface]: $event }, `the pace on ${surface}`)
+          "
+        />
+        <MeasureField
+          label="An hour more for a climb of"
+          amount="height"
+          :least="100"
+          :most="3000"
+          :model-value="ride.climbMPerH"
+          @update:model-value="$event !== null && set('climbMPerH', $event, 'the pace uphill')"
+        />
+        <MeasureField
+          label="Clocks ahead of UTC by"
+          amount="time"
+          :least="-12"
+          :most="14"
+          :model-value="ride.utcOffsetH"
+          @update:model-value="$event !== null && set('utcOffsetH', $event, 'the clock')"
+        />
+        <label class="block text-sm text-soft"
+          >Country, for holidays
+          <input
+            class="slot mt-1 text-ink"
+            :value="ride.country ?? ''"
+            maxlength="2"
+            placeholder="two letters"
+            autocomplete="off"
+            @change="setCountry"
+          />
+        </label>
+      </div>
+    </details>
+    <div v-if="days.length" class="overflow-x-auto border-t border-line" tabindex="0" role="region" aria-label="Days">
+      <table class="w-full text-sm [&_td]:px-2 [&_th]:px-2">
+        <thead>
+          <tr class="text-left text-xs text-soft">
+            <th scope="col" class="py-1.5 pl-4! font-normal">day</th>
+            <th scope="col" class="font-normal">of the road</th>
+            <th scope="col" class="text-right font-normal max-md:hidden">far</th>
+            <th scope="col" class="text-right font-normal">up</th>
+            <th scope="col" class="font-normal md:pl-6!">on the road</th>
+            <th scope="col" class="pr-4 font-normal">daylight</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="day in days" :key="day.startsAt" class="border-t border-line">
+            <td class="whitespace-nowrap py-1 pl-4! font-semibold">{{ dayInWords(day.startsAt) }}</td>
+            <td class="figures whitespace-nowrap">{{ stretch(day.fromKm, day.toKm) }}</td>
+            <td class="figures whitespace-nowrap text-right max-md:hidden">{{ km(day.toKm - day.fromKm) }}</td>
+            <td class="figures whitespace-nowrap text-right">{{ climb(day.climbM) }}</td>
+            <td class="figures whitespace-nowrap md:pl-6!">{{ timeOf(day.startsAt) }}–{{ timeOf(day.endsAt) }}</td>
+            <td class="figures whitespace-nowrap pr-4">
+              {{ sun(day) }}
+              <strong v-if="day.darkH > 0.05" class="text-brass">{{ day.darkH.toFixed(1) }} h in the dark</strong>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,35 @@
+import { litDays, type LitDay, type Stay, type Visit } from '../ride'
+import type { Survey } from '../road'
+import type { Trip } from '../trip'
+import type { Landscape } from './landscape'
+
+/** How a stop is found on the day one comes by: one visit for each of its services, in their order. */
+export interface StopVisit {
+  readonly stop: string
+  readonly stay: Stay
+  readonly visits: readonly Visit[]
+}
+
+/** The ride by date and clock. */
+export interface RideView {
+  readonly days: readonly LitDay[]
+  readonly stops: readonly StopVisit[]
+}
+
+/** What the calendar of a ride shows; undefined while its start is unknown. */
+export function rideView(
+  landscape: Landscape,
+  trip: Pick<Trip, 'road' | 'ride' | 'stops'>,
+  survey: Survey,
+): RideView | undefined {
+  const { timetable } = landscape
+  if (!timetable) return undefined
+  return {
+    days: litDays(timetable.days, trip.road.points, survey, trip.ride),
+    stops: trip.stops.map((stop) => ({
+      stop: stop.id,
+      stay: timetable.stayAt(stop.roadKm),
+      visits: stop.services.flatMap((service) => landscape.visitTo(service) ?? []),
+    })),
+  }
+}

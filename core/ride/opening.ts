@@ -1,0 +1,89 @@
+import OpeningRules from 'opening_hours'
+import { writeWallClock, type WallMinutes } from './wall-clock'
+
+/** Where opening hours are read: the sun needs a position, public holidays a country. */
+export interface Locality {
+  readonly lat: number
+  readonly lon: number
+  /** Two letters of ISO 3166-1, lower case; null where nobody has said. */
+  readonly country: string | null
+}
+
+/** What is known of an opening at one moment. */
+export type Openness = 'open' | 'closed' | 'uncertain'
+
+/** Opening hours that could be read. */
+export interface Opening {
+  at(moment: WallMinutes): Openness
+  /** The first moment from a given one at which it is open; undefined when not within a year. */
+  opensFrom(moment: WallMinutes): WallMinutes | undefined
+  /** The same hours as the specification would have them written. */
+  readonly tidy: string
+  /** What the reader had to guess at, in its own words. */
+  readonly warnings: readonly string[]
+}
+
+const aYear = 366 * 24 * 60
+/** Mode 0: points in time and ranges of time alike, as shops have them. */
+const readerSettings = {
+  mode: 0,
+  locale: 'en',
+  tag_key: 'opening_hours',
+  map_value: false,
+  warnings_severity: 4,
+} as const
+
+/**
+ * Reads opening hours in the OpenStreetMap syntax
+ * (https://wiki.openstreetmap.org/wiki/Key:opening_hours/specification), with
+ * the reference library `opening_hours`.
+ *
+ * @returns the opening, or what could not be understood, in words
+ */
+export function readOpening(text: string, locality: Locality): Opening | { readonly error: string } {
+  const { lat, lon, country } = locality
+  if (country === null && /\b[PS]H\b/.test(text)) return { error: 'holidays depend on the country, which is not set' }
+  let rules: OpeningRules
+  try {
+    rules = new OpeningRules(text, { lat, lon, address: { country_code: country ?? '', state: '' } }, readerSettings)
+  } catch (error) {
+    const said = error instanceof Error ? error.message : String(error)
+    return { error: said.replace(/\s+/g, ' ').trim() }
+  }
+  const at = (moment: WallMinutes): Openness => {
+    const date = onMachine(moment)
+    if (rules.getUnknown(date)) return 'uncertain'
+    return rules.getState(date) ? 'open' : 'closed'
+  }
+  return {
+    at,
+    opensFrom(moment) {
+      let now = moment
+      while (at(now) !== 'open') {
+        const next = rules.getNextChange(onMachine(now), onMachine(moment + aYear))
+        if (!next) return undefined
+        const changed = offMachine(next)
+        if (changed <= now || changed > moment + aYear) return undefined
+        now = changed
+      }
+      return now
+    },
+    tidy: rules.prettifyValue(),
+    warnings: rules.getWarnings(),
+  }
+}
+
+/**
+ * The library reads a Date by this machine's own wall clock, so a moment is
+ * handed to it as that clock would show it, wherever the machine stands.
+ */
+function onMachine(moment: WallMinutes): Date {
+  const [date, time] = writeWallClock(moment).split('T') as [string, string]
+  const [year, month, day] = date.split('-').map(Number) as [number, number, number]
+  const [hour, minute] = time.split(':').map(Number) as [number, number]
+  return new Date(year, month - 1, day, hour, minute)
+}
+
+function offMachine(date: Date): WallMinutes {
+  return Date.UTC(date.getFullYear(), date.getMonth(), date.getDate(), date.getHours(), date.getMinutes()) / 60_000
+}

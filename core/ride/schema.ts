@@ -1,0 +1,54 @@
+import { z } from 'zod'
+import { surfaces, type Surface } from '../road'
+import { isWallClock } from './wall-clock'
+
+/** A night at a place that is settled beforehand; more than one means days of rest. */
+export const nightSchema = z.object({
+  id: z.string().min(1).max(60),
+  roadKm: z.number().min(0),
+  nights: z.number().int().min(1).max(30).default(1),
+})
+
+const speed = z.number().min(1).max(60)
+
+/** Speed on the level, loaded, in km/h. Planning values. */
+export const usualPace: Record<Surface, number> = {
+  asphalt: 20,
+  gravel: 15,
+  track: 12,
+  singletrack: 8,
+  sand: 6,
+  mud: 5,
+}
+
+/** When the ride is, and how fast: what makes of a place a date and a time. */
+export const rideSchema = z.object({
+  /** When the first day begins, by the clock on the wall; null while nobody knows. */
+  start: z
+    .string()
+    .refine(isWallClock, { message: 'a date and a time such as 2026-06-12T08:00' })
+    .nullable()
+    .default(null),
+  /** Hours by which the clocks there are ahead of universal time; for the sun. */
+  utcOffsetH: z.number().min(-12).max(14).default(0),
+  /** The country, for public holidays in opening hours: two letters of ISO 3166-1. */
+  country: z
+    .string()
+    .regex(/^[a-z]{2}$/, 'two small letters such as "is"')
+    .nullable()
+    .default(null),
+  /** When later days begin, in hours after midnight. */
+  dayStartsH: z.number().min(0).lt(24).default(8),
+  /** Hours of riding in a day. */
+  ridingH: z.number().min(1).max(24).default(7),
+  /** Hours of standing about for each hour of riding. */
+  pauseH: z.number().min(0).max(2).default(0.25),
+  pace: z
+    .object(Object.fromEntries(surfaces.map((surface) => [surface, speed.default(usualPace[surface])])) as PaceShape)
+    .prefault({}),
+  /** Metres of climb that take an hour beyond the level time. */
+  climbMPerH: z.number().min(100).max(3000).default(700),
+  nights: z.array(nightSchema).max(200).default([]),
+})
+type PaceShape = Record<Surface, z.ZodDefault<z.ZodNumber>>
+export type Ride = z.infer<typeof rideSchema>

@@ -1,0 +1,113 @@
+import { pointBefore, valueAt, type Road, type Survey } from '../road'
+import { ridingAlong } from './pace'
+import type { Ride } from './schema'
+import { midnightBefore, minutesPerDay, readWallClock, type WallMinutes } from './wall-clock'
+
+/** One day in the saddle. */
+export interface RidingDay {
+  readonly fromKm: number
+  readonly toKm: number
+  readonly startsAt: WallMinutes
+  readonly endsAt: WallMinutes
+  readonly ridingH: number
+  readonly climbM: number
+}
+
+/** When one is at a place: from when one gets there to when one rides on. */
+export interface Stay {
+  readonly arrives: WallMinutes
+  readonly leaves: WallMinutes
+}
+
+/** Nobody rides on sooner than so many hours after a day has ended. */
+const leastRestH = 6
+/** Nobody stops for the night with so few hours of riding left. */
+const lastStretchH = 0.5
+/** A place this near to where a night is spent is the same place. */
+const sameKm = 1
+
+/**
+ * The ride by date and clock: which place is reached when. Days end at the
+ * nights that are settled; once none is left, or where there is none, a day
+ * ends when its hours are ridden.
+ */
+export class Timetable {
+  readonly days: readonly RidingDay[]
+  private readonly hours: Float64Array
+
+  /**
+   * @param survey the measured road; with a length
+   * @throws RangeError when the ride has no start
+   */
+  constructor(
+    private readonly survey: Survey,
+    road: Pick<Road, 'stretches'>,
+    private readonly ride: Ride,
+  ) {
+    if (ride.start === null) throw new RangeError('a ride without a start has no timetable')
+    this.hours = ridingAlong(survey, road.stretches, ride)
+    this.days = this.planDays(readWallClock(ride.start))
+  }
+
+  /** Hours in the saddle to a place. */
+  ridingHoursTo(roadKm: number): number {
+    return valueAt(this.survey.km, this.hours, roadKm)
+  }
+
+  /** When a place is passed; where a night is spent, when one gets there. */
+  clockAt(roadKm: number): WallMinutes {
+    const day = this.days.find(({ toKm }) => roadKm <= toKm) ?? this.days[this.days.length - 1]!
+    const ridden = this.ridingHoursTo(roadKm) - this.ridingHoursTo(day.fromKm)
+    return Math.min(day.endsAt, day.startsAt + Math.max(0, ridden) * this.minutesPerRidingHour)
+  }
+
+  /** From when to when one is at a place: over night where one sleeps, else just passing. */
+  stayAt(roadKm: number): Stay {
+    const evening = this.days.findIndex(({ toKm }) => Math.abs(toKm - roadKm) <= sameKm)
+    const morning = this.days[evening + 1]
+    if (evening >= 0 && morning) return { arrives: this.days[evening]!.endsAt, leaves: morning.startsAt }
+    const passes = this.clockAt(roadKm)
+    return { arrives: passes, leaves: passes }
+  }
+
+  private get minutesPerRidingHour(): number {
+    return 60 * (1 + this.ride.pauseH)
+  }
+
+  private planDays(start: WallMinutes): RidingDay[] {
+    const { lengthKm, km, upM } = this.survey
+    const settled = [...this.ride.nights].sort((a, b) => a.roadKm - b.roadKm)
+    const days: RidingDay[] = []
+    let fromKm = 0
+    let startsAt = start
+    while (fromKm < lengthKm) {
+      const night = settled.find(({ roadKm }) => roadKm > fromKm && roadKm < lengthKm)
+      const toKm = night?.roadKm ?? this.kmAfterHours(fromKm, this.ride.ridingH)
+      const ridingH = this.ridingHoursTo(toKm) - this.ridingHoursTo(fromKm)
+      const endsAt = startsAt + ridingH * this.minutesPerRidingHour
+      const climbM = valueAt(km, upM, toKm) - valueAt(km, upM, fromKm)
+      days.push({ fromKm, toKm, startsAt, endsAt, ridingH, climbM })
+      startsAt = this.nextMorning(endsAt) + ((night?.nights ?? 1) - 1) * minutesPerDay
+      fromKm = toKm
+    }
+    return days
+  }
+
+  /** How far a day's hours reach; to the end of the road where little would be left. */
+  private kmAfterHours(fromKm: number, ridingH: number): number {
+    const { km, lengthKm } = this.survey
+    const until = this.ridingHoursTo(fromKm) + ridingH
+    const last = this.hours[this.hours.length - 1]!
+    if (until + lastStretchH >= last) return lengthKm
+    // Points are reached in order, so the hours are searched as distances are.
+    const i = pointBefore(this.hours, until)
+    const step = this.hours[i + 1]! - this.hours[i]!
+    return km[i]! + ((until - this.hours[i]!) / step) * (km[i + 1]! - km[i]!)
+  }
+
+  private nextMorning(evening: WallMinutes): WallMinutes {
+    const earliest = evening + leastRestH * 60
+    const today = midnightBefore(earliest) + this.ride.dayStartsH * 60
+    return today >= earliest ? today : today + minutesPerDay
+  }
+}

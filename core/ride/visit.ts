@@ -1,0 +1,40 @@
+import { readOpening, type Locality, type Opening } from './opening'
+import type { Stay } from './timetable'
+
+/** How a service is found on the day one comes by. */
+export interface Visit {
+  readonly stay: Stay
+  /** Whether it is open while one is there, or only after a wait; uncertain where its hours are unknown. */
+  readonly found: 'open' | 'shut' | 'uncertain'
+  /** Hours to wait, beyond the time one is there anyway, until it opens; 0 when open or uncertain, null when it never does. */
+  readonly waitH: number | null
+}
+
+/**
+ * How a service is found by somebody who is there from one moment to another.
+ *
+ * @param opening its hours; undefined where they are unknown
+ */
+export function visitDuring(stay: Stay, opening: Opening | undefined): Visit {
+  if (!opening) return { stay, found: 'uncertain', waitH: 0 }
+  const opens = opening.opensFrom(stay.arrives)
+  if (opens !== undefined && opens <= stay.leaves) return { stay, found: 'open', waitH: 0 }
+  if (opening.at(stay.arrives) === 'uncertain') return { stay, found: 'uncertain', waitH: 0 }
+  return { stay, found: 'shut', waitH: opens === undefined ? null : (opens - stay.leaves) / 60 }
+}
+
+/** Opening hours read once: the same words stand at many stops, and are asked for at every change of the plan. */
+export class OpeningBook {
+  private readonly read = new Map<string, Opening | undefined>()
+
+  /** The opening meant by some words; undefined where there are none, or none that can be read. */
+  find(text: string, locality: Locality): Opening | undefined {
+    if (text.trim() === '') return undefined
+    const key = JSON.stringify([text, locality])
+    if (!this.read.has(key)) {
+      const opening = readOpening(text, locality)
+      this.read.set(key, 'error' in opening ? undefined : opening)
+    }
+    return this.read.get(key)
+  }
+}

@@ -1,0 +1,67 @@
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { migrate } from 'drizzle-orm/mysql2/migrator'
+import { createConnection } from 'mysql2/promise'
+import { afterAll, beforeAll, expect, it } from 'vitest'
+import { migrateDatabase } from '../../scripts/database'
+import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
+import { openDatabase } from '../../server/db/connection'
+import { readTripDocument, saveParts } from '../../server/db/trips'
+
+let folder: string
+let mariadb: RunningMariadb
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'rag-tin-upgrade-'))
+  mariadb = await startMariadb(join(folder, 'mariadb'))
+})
+afterAll(async () => {
+  await mariadb?.stop()
+  rmSync(folder, { recursive: true, force: true })
+})
+
+/** The migrations up to one of them, as an older Rag Tin had them. */
+function migrationsUpTo(tag: string): string {
+  const old = join(folder, tag)
+  cpSync('server/db/migrations', old, { recursive: true })
+  const path = join(old, 'meta/_journal.json')
+  const journal = JSON.parse(readFileSync(path, 'utf8')) as { entries: { tag: string }[] }
+  const last = journal.entries.findIndex((entry) => entry.tag === tag)
+  writeFileSync(path, JSON.stringify({ ...journal, entries: journal.entries.slice(0, last + 1) }))
+  return old
+}
+
+it('a trip saved before rides had dates is there afterwards, undated, and its ride can be saved', async () => {
+  const old = openDatabase(mariadb.url)
+  await migrate(old.db, { migrationsFolder: migrationsUpTo('0000_begin') })
+  await old.close()
+  const connection = await createConnection(mariadb.url)
+  await connection.query(`INSERT INTO users VALUES ('u', 'old@quern.example', 'Old', 'x', NOW())`)
+  await connection.query(
+    `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('t', 'u', 'Of old', NOW(), NOW())`,
+  )
+  for (const part of ['name', 'road', 'stops', 'bikes', 'crew', 'bench', 'dials']) {
+    await connection.query(`INSERT INTO part_versions VALUES ('t', ?, 3, NOW())`, [part])
+  }
+  await connection.query(
+    `INSERT INTO dials (trip_id, grams_per_hour, trust, walking, walk_hours_per_day, night_out_h, ride_over_h, helper)
+     VALUES ('t', 333, 0.7, 'tobler', 9, 2, 10, 0.1)`,
+  )
+  await connection.end()
+
+  await migrateDatabase(mariadb.url)
+  const { db, close } = openDatabase(mariadb.url)
+  const { trip, versions } = await readTripDocument(db, 'u', 't')
+  expect(trip).toMatchObject({
+    name: 'Of old',
+    ride: { start: null, nights: [] },
+    dials: { gramsPerHour: 333, waitH: 3 },
+  })
+  expect(versions).toMatchObject({ ride: 1, dials: 3 })
+  const ride = { ...trip.ride, start: '2026-06-12T08:30', nights: [{ id: 'n', roadKm: 40, nights: 2 }] }
+  await saveParts(db, 'u', 't', [{ part: 'ride', base: 1, value: ride }])
+  const after = await readTripDocument(db, 'u', 't')
+  expect(after.trip.ride).toEqual(ride)
+  expect(after.versions.ride).toBe(2)
+  await close()
+})
