@@ -25,7 +25,8 @@ export const useKitStore = defineStore('kit', () => {
 
   let reckoner: Remote<ReckonService> | undefined
   let reckonWorker: Worker | undefined
-  let proveWorker: Worker | undefined
+  // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
+  let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
   let calm: ReturnType<typeof setTimeout> | undefined
@@ -70,20 +71,25 @@ export const useKitStore = defineStore('kit', () => {
     if (!built || !kit) return
     stopProof()
     const worker = new Worker(new URL('../workers/prove.worker.ts', import.meta.url), { type: 'module' })
-    proveWorker = worker
+    const prover = wrap<ProveService>(worker)
+    proving = { worker, prover }
     proof.value = { stage: 'running', gap: null, seconds: 0 }
-    const failed = (message: string) => {
-      if (proveWorker === worker) proof.value = { stage: 'failed', message }
+    /** How it ended. The bounds come by a channel of their own, and one may be late: from now on none counts. */
+    const ended = (state: ProofState) => {
+      if (proving?.worker !== worker) return
+      proving = undefined
+      proof.value = state
     }
+    const failed = (message: string) => ended({ stage: 'failed', message })
     worker.onerror = (event) => failed(event.message || 'The proof could not be started.')
     const { counts, answers, savedH, massG, priceH, netH } = kit
     const shown: Choice = { counts, answers, savedH, massG, priceH, netH }
-    wrap<ProveService>(worker)
+    prover
       .proveKit(
         built.ledger,
         shown,
         proxy((boundNetH: number, seconds: number) => {
-          if (proveWorker !== worker) return
+          if (proving?.worker !== worker) return
           proof.value = {
             stage: 'running',
             gap: boundNetH > 0 ? Math.max(0, boundNetH - netH) / boundNetH : null,
@@ -92,9 +98,7 @@ export const useKitStore = defineStore('kit', () => {
         }),
       )
       .then(
-        (result) => {
-          if (proveWorker === worker) proof.value = { stage: 'done', proof: result }
-        },
+        (result) => ended({ stage: 'done', proof: result }),
         (error: unknown) => failed(error instanceof Error ? error.message : String(error)),
       )
       .finally(() => worker.terminate())
@@ -103,8 +107,8 @@ export const useKitStore = defineStore('kit', () => {
   /** Stops a proof under way; its worker is asked nothing more. */
   function stopProof(): void {
     clearTimeout(calm)
-    proveWorker?.terminate()
-    proveWorker = undefined
+    proving?.worker.terminate()
+    proving = undefined
     proof.value = { stage: 'none' }
   }
 

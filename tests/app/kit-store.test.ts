@@ -147,6 +147,16 @@ describe('the proof', () => {
     expect(workers[1]!.terminated).toBe(true)
   })
 
+  it('stays done though a bound comes late, by the channel of its own', async () => {
+    void store.reckon(trip)
+    reckonings[0]!.answer(reckoning())
+    await pass(calm)
+    proofs[0]!.answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
+    await pass(0)
+    proofs[0]!.onBound(kit.netH * 1.01, 0.9)
+    expect(store.proof.stage).toBe('done')
+  })
+
   it('is stopped by a change, and its late answers count no more', async () => {
     await reckonedKit()
     await pass(calm)
