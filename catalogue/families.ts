@@ -1,10 +1,7 @@
-import type { SupplyFamily } from '../core/supply'
+import { z } from 'zod'
+import { supplyFamilySchema, type SupplyFamily } from '../core/supply'
 
-/**
- * Kinds of parts that shops stock and riders carry. How usual a size is are
- * planning values: 622 mm and 11- or 12-speed are everywhere, odd ones are not.
- */
-export const families: SupplyFamily[] = [
+const written: z.input<typeof supplyFamilySchema>[] = [
   {
     id: 'tube',
     name: 'tube',
@@ -21,12 +18,12 @@ export const families: SupplyFamily[] = [
     otherwise: 0.08,
     unit: 'tyre',
   },
-  { id: 'patch', name: 'glued patch', variant: 'none', commonness: {}, otherwise: 1, unit: 'patch' },
-  { id: 'sticker-patch', name: 'self-stick patch', variant: 'none', commonness: {}, otherwise: 1, unit: 'patch' },
-  { id: 'boot', name: 'tyre boot', variant: 'none', commonness: {}, otherwise: 1, unit: 'boot' },
-  { id: 'plug', name: 'tubeless plug', variant: 'none', commonness: {}, otherwise: 1, unit: 'plug' },
-  { id: 'sealant', name: 'sealant', variant: 'none', commonness: {}, otherwise: 1, unit: 'mL' },
-  { id: 'cartridge', name: 'CO2 cartridge', variant: 'none', commonness: {}, otherwise: 1, unit: 'cartridge' },
+  { id: 'patch', name: 'glued patch', variant: 'none', unit: 'patch' },
+  { id: 'sticker-patch', name: 'self-stick patch', variant: 'none', unit: 'patch' },
+  { id: 'boot', name: 'tyre boot', variant: 'none', unit: 'boot' },
+  { id: 'plug', name: 'tubeless plug', variant: 'none', unit: 'plug' },
+  { id: 'sealant', name: 'sealant', variant: 'none', unit: 'mL' },
+  { id: 'cartridge', name: 'CO2 cartridge', variant: 'none', unit: 'cartridge', goesByPost: false },
   {
     id: 'valve-core',
     name: 'valve core',
@@ -43,7 +40,7 @@ export const families: SupplyFamily[] = [
     otherwise: 0.6,
     unit: 'link',
   },
-  { id: 'chain-piece', name: 'piece of chain', variant: 'speeds', commonness: {}, otherwise: 1, unit: 'piece' },
+  { id: 'chain-piece', name: 'piece of chain', variant: 'speeds', unit: 'piece' },
   {
     id: 'chain',
     name: 'chain',
@@ -55,9 +52,9 @@ export const families: SupplyFamily[] = [
   // Common practice, no source: shops seldom stock the one that fits.
   { id: 'hanger', name: 'derailleur hanger', variant: 'shape', commonness: {}, otherwise: 0.08, unit: 'hanger' },
   { id: 'derailleur', name: 'rear derailleur', variant: 'speeds', commonness: {}, otherwise: 0.75, unit: 'derailleur' },
-  { id: 'pulley-bolt', name: 'pulley with bolt', variant: 'none', commonness: {}, otherwise: 1, unit: 'piece' },
-  { id: 'shift-cable', name: 'shift cable', variant: 'none', commonness: {}, otherwise: 1, unit: 'cable' },
-  { id: 'brake-cable', name: 'brake cable', variant: 'none', commonness: {}, otherwise: 1, unit: 'cable' },
+  { id: 'pulley-bolt', name: 'pulley with bolt', variant: 'none', unit: 'piece' },
+  { id: 'shift-cable', name: 'shift cable', variant: 'none', unit: 'cable' },
+  { id: 'brake-cable', name: 'brake cable', variant: 'none', unit: 'cable' },
   {
     id: 'brake-pads',
     name: 'brake pads',
@@ -67,17 +64,23 @@ export const families: SupplyFamily[] = [
     unit: 'pair',
   },
   { id: 'spoke', name: 'spoke', variant: 'length', commonness: {}, otherwise: 0.7, unit: 'spoke' },
-  { id: 'fibre-spoke', name: 'fibre spoke', variant: 'none', commonness: {}, otherwise: 1, unit: 'spoke' },
-  { id: 'rack-bolt', name: 'M5 rack bolt', variant: 'none', commonness: {}, otherwise: 1, unit: 'bolt' },
-  { id: 'cleat-bolt', name: 'cleat bolt with washer', variant: 'none', commonness: {}, otherwise: 1, unit: 'bolt' },
-  { id: 'seat-bolt', name: 'seat-clamp bolt', variant: 'none', commonness: {}, otherwise: 1, unit: 'bolt' },
-  { id: 'rotor-bolt', name: 'rotor bolt', variant: 'none', commonness: {}, otherwise: 1, unit: 'bolt' },
-  { id: 'zip-tie', name: 'zip tie', variant: 'none', commonness: {}, otherwise: 1, unit: 'tie' },
-  { id: 'strap', name: 'strap', variant: 'none', commonness: {}, otherwise: 1, unit: 'strap' },
-  { id: 'tape', name: 'cloth tape', variant: 'none', commonness: {}, otherwise: 1, unit: 'm' },
-  { id: 'thread', name: 'nylon thread', variant: 'none', commonness: {}, otherwise: 1, unit: 'm' },
-  { id: 'glue', name: 'contact glue', variant: 'none', commonness: {}, otherwise: 1, unit: 'use' },
-  { id: 'wire', name: 'binding wire', variant: 'none', commonness: {}, otherwise: 1, unit: 'm' },
-  { id: 'lube', name: 'chain lube', variant: 'none', commonness: {}, otherwise: 1, unit: 'mL' },
-  { id: 'mechanic', name: 'a mechanic', variant: 'none', commonness: {}, otherwise: 1, unit: 'hour' },
+  { id: 'fibre-spoke', name: 'fibre spoke', variant: 'none', unit: 'spoke' },
+  { id: 'rack-bolt', name: 'M5 rack bolt', variant: 'none', unit: 'bolt' },
+  { id: 'cleat-bolt', name: 'cleat bolt with washer', variant: 'none', unit: 'bolt' },
+  { id: 'seat-bolt', name: 'seat-clamp bolt', variant: 'none', unit: 'bolt' },
+  { id: 'rotor-bolt', name: 'rotor bolt', variant: 'none', unit: 'bolt' },
+  { id: 'zip-tie', name: 'zip tie', variant: 'none', unit: 'tie' },
+  { id: 'strap', name: 'strap', variant: 'none', unit: 'strap' },
+  { id: 'tape', name: 'cloth tape', variant: 'none', unit: 'm' },
+  { id: 'thread', name: 'nylon thread', variant: 'none', unit: 'm' },
+  { id: 'glue', name: 'contact glue', variant: 'none', unit: 'use', goesByPost: false },
+  { id: 'wire', name: 'binding wire', variant: 'none', unit: 'm' },
+  { id: 'lube', name: 'chain lube', variant: 'none', unit: 'mL' },
+  { id: 'mechanic', name: 'a mechanic', variant: 'none', unit: 'hour', goesByPost: false },
 ]
+
+/**
+ * Kinds of parts that shops stock and riders carry. How usual a size is are
+ * planning values: 622 mm and 11- or 12-speed are everywhere, odd ones are not.
+ */
+export const families: SupplyFamily[] = z.array(supplyFamilySchema).parse(written)

@@ -16,8 +16,8 @@ type Command = (words: string[]) => unknown
 const commands: Record<string, { run: Command; usage: string }> = {
   schema: { run: schema, usage: 'schema' },
   gpx: { run: gpx, usage: 'gpx FILE' },
-  road: { run: road, usage: 'road TRIP' },
-  gaps: { run: gaps, usage: 'gaps TRIP' },
+  road: { run: road, usage: 'road TRIP [--text]' },
+  gaps: { run: gaps, usage: 'gaps TRIP [--text]' },
   ledger: { run: ledger, usage: 'ledger TRIP' },
   solve: { run: solve, usage: 'solve LEDGER [--proof] [--brute]' },
   kit: { run: kit, usage: 'kit TRIP' },

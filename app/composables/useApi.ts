@@ -16,6 +16,7 @@ export const statusOf = (error: unknown) => (error instanceof FetchError ? error
 interface Request {
   readonly method?: 'GET' | 'POST' | 'PATCH' | 'DELETE'
   readonly body?: object
+  readonly signal?: AbortSignal
 }
 
 /** Asks the server; the caller says what the answer is. */

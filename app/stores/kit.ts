@@ -1,10 +1,11 @@
 import { proxy, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import type { Choice, Flip, Proof } from '~~/core/choose'
+import type { ReadOut, Remedy } from '~~/core/ledger'
 import type { Trip } from '~~/core/trip'
 import { partNames } from '~~/core/trip'
 import type { ProveService } from '~/workers/prove.worker'
-import type { Reckoning, ReckonService, RoadReading } from '~/workers/reckon.worker'
+import type { HoursReading, Reckoning, ReckonService, RoadJoining, RoadReading } from '~/workers/reckon.worker'
 
 /** How the proof stands. */
 export type ProofState =
@@ -92,7 +93,7 @@ export const useKitStore = defineStore('kit', () => {
           if (proving?.worker !== worker) return
           proof.value = {
             stage: 'running',
-            gap: boundNetH > 0 ? Math.max(0, boundNetH - netH) / boundNetH : null,
+            gap: boundNetH > 0 && Number.isFinite(boundNetH) ? Math.max(0, boundNetH - netH) / boundNetH : null,
             seconds,
           }
         }),
@@ -116,8 +117,28 @@ export const useKitStore = defineStore('kit', () => {
     return reckonService().flip(itemId)
   }
 
-  function readRoad(text: string, trip: Pick<Trip, 'road' | 'stops'>): Promise<RoadReading> {
-    return reckonService().readRoad(text, { road: trip.road, stops: trip.stops })
+  function remedies(classId: string): Promise<Remedy[]> {
+    return reckonService().remedies(classId)
+  }
+
+  function readPlace(roadKm: number): Promise<ReadOut | null> {
+    return reckonService().readPlace(roadKm)
+  }
+
+  function readHours(text: string, roadKm: number): Promise<HoursReading> {
+    return reckonService().readHours(text, roadKm)
+  }
+
+  function readRoad(text: string, { road, stops }: Trip): Promise<RoadReading> {
+    return reckonService().readRoad(text, { road, stops })
+  }
+
+  function readLines(picked: readonly number[], { road, stops }: Trip): Promise<RoadReading> {
+    return reckonService().readLines(picked, { road, stops })
+  }
+
+  function joinRoad(text: string, { road, ride, stops }: Trip): Promise<RoadJoining> {
+    return reckonService().joinRoad(text, { road, ride, stops })
   }
 
   /** Lets go of a trip. */
@@ -132,5 +153,21 @@ export const useKitStore = defineStore('kit', () => {
     reckoning.value = undefined
   }
 
-  return { reckoning, busy, failure, proof, reckon, startProof, stopProof, flip, readRoad, clear }
+  return {
+    reckoning,
+    busy,
+    failure,
+    proof,
+    reckon,
+    startProof,
+    stopProof,
+    flip,
+    remedies,
+    readPlace,
+    readHours,
+    readRoad,
+    readLines,
+    joinRoad,
+    clear,
+  }
 })

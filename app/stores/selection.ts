@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { Gap } from '~~/core/road'
+import type { Gap, StretchTraits } from '~~/core/road'
 
 /** What is being looked at, in every stage alike. */
 export const useSelection = defineStore('selection', () => {
@@ -9,12 +9,15 @@ export const useSelection = defineStore('selection', () => {
   const classId = ref('')
   const gap = shallowRef<Gap>()
   const thingId = ref('')
+  /** What a drag along the strip says of the road; nothing while none is picked up. */
+  const brush = shallowRef<Partial<StretchTraits>>()
 
   function clear() {
     cursorKm.value = 0
     classId.value = ''
     gap.value = undefined
     thingId.value = ''
+    brush.value = undefined
   }
 
   function showClass(id: string, chosen?: Gap) {
@@ -22,5 +25,5 @@ export const useSelection = defineStore('selection', () => {
     gap.value = chosen
   }
 
-  return { cursorKm, classId, gap, thingId, clear, showClass }
+  return { cursorKm, classId, gap, thingId, brush, clear, showClass }
 })

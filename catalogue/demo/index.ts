@@ -1,11 +1,13 @@
 import { bikeSchema, type Bike } from '../../core/bike'
 import { riderSchema, type Rider } from '../../core/crew'
-import { surveyRoad, writeGpx, type Road } from '../../core/road'
+import { surveyRoad, type Road } from '../../core/road'
 import { rideSchema } from '../../core/ride'
-import { dialsSchema, tripFormat, type Trip } from '../../core/trip'
+import { dialsSchema, gpxOf, tripFormat, type Trip } from '../../core/trip'
+import { services } from '../services'
 import { demoBench } from './bench'
 import { demoStops } from './stops'
 import { demoLine, demoStretches } from './terrain'
+import { demoForecast } from './weather'
 
 const bikes: Bike[] = [
   bikeSchema.parse({
@@ -76,20 +78,16 @@ export function demoTrip(): Trip {
     name: 'Across the Quern, June',
     road: demoRoad,
     ride: rideSchema.parse({ start: '2026-06-12T08:30', utcOffsetH: -1 }),
+    forecast: demoForecast,
     stops: demoStops,
     bikes,
     crew,
     bench: demoBench,
-    dials: dialsSchema.parse({ gramsPerHour: 500 }),
+    dials: dialsSchema.parse({ gramsPerHour: 450 }),
   }
 }
 
 /** The demo's road as a GPX file, with its stops as waypoints. */
 export function demoGpx(): string {
-  const survey = surveyRoad(demoRoad.points)
-  return writeGpx(
-    demoRoad,
-    survey,
-    demoStops.map(({ name, roadKm, note }) => ({ name, roadKm, about: note })),
-  )
+  return gpxOf(demoTrip(), surveyRoad(demoRoad.points), { services }, false)
 }

@@ -1,4 +1,4 @@
-import type { RoadPoint, Stretch } from '../../core/road'
+import { plainRoad, type RoadPoint, type Stretch, type StretchTraits } from '../../core/road'
 
 /** Height in metres at some places of the invented road; two passes, at km 152 and km 428. */
 const heights: readonly (readonly [km: number, m: number])[] = [
@@ -92,30 +92,26 @@ export function demoLine(seed = 20260711): RoadPoint[] {
   return points
 }
 
-const stretch = (fromKm: number, toKm: number, surface: Stretch['surface'], marks: Partial<Stretch> = {}): Stretch => ({
+const stretch = (fromKm: number, toKm: number, marks: Partial<StretchTraits>): Stretch => ({
   id: `from-${fromKm}`,
   fromKm,
   toKm,
-  surface,
-  thorns: false,
-  wet: false,
+  ...plainRoad,
   ...marks,
 })
+const lonely = { signal: false, traffic: 'empty' } as const
 
-/** What the road is made of. */
+/** What the road is made of, and who comes by. */
 export const demoStretches: Stretch[] = [
-  stretch(0, 44, 'asphalt'),
-  stretch(44, 71, 'gravel'),
-  stretch(71, 108, 'gravel'),
-  stretch(108, 152, 'track'),
-  stretch(152, 190, 'singletrack', { wet: true }),
-  stretch(190, 222, 'gravel'),
-  stretch(222, 268, 'track', { thorns: true }),
-  stretch(268, 311, 'asphalt'),
-  stretch(311, 396, 'gravel'),
-  stretch(396, 428, 'track', { wet: true }),
-  stretch(428, 466, 'gravel', { wet: true }),
-  stretch(466, 549, 'asphalt'),
-  stretch(549, 604, 'gravel'),
-  stretch(604, 619.5, 'asphalt'),
+  stretch(0, 44, { surface: 'asphalt', traffic: 'busy' }),
+  stretch(71, 108, { traffic: 'empty' }),
+  stretch(108, 152, { surface: 'track', ...lonely }),
+  stretch(152, 190, { surface: 'singletrack', wet: true, ...lonely }),
+  stretch(222, 268, { surface: 'track', thorns: true, traffic: 'empty' }),
+  stretch(268, 311, { surface: 'asphalt', traffic: 'busy' }),
+  stretch(340, 396, { traffic: 'empty' }),
+  stretch(396, 428, { surface: 'track', wet: true, ...lonely }),
+  stretch(428, 466, { wet: true, ...lonely }),
+  stretch(466, 549, { surface: 'asphalt', traffic: 'busy' }),
+  stretch(604, 619.5, { surface: 'asphalt' }),
 ]

@@ -1,5 +1,5 @@
 import type { Bike, BikeTrait } from '../bike'
-import type { Stretch } from '../road'
+import type { StretchTraits } from '../road'
 import type { Applies, Hazard, RoadTrait, WearingHazard } from './schema'
 
 /** Whether a bike with these traits has the part that fails, or may use the fix. */
@@ -12,11 +12,11 @@ export function bikeFactor(hazard: Hazard, traits: ReadonlySet<BikeTrait>): numb
   return hazard.onBike.reduce((product, { when, times }) => (traits.has(when) ? product * times : product), 1)
 }
 
-/** What is true of the road on a stretch; without one it counts as dry gravel. */
-export function roadTraitsOf(stretch: Stretch | undefined): Set<RoadTrait> {
-  const traits = new Set<RoadTrait>([stretch?.surface ?? 'gravel'])
-  if (stretch?.thorns) traits.add('thorns')
-  if (stretch?.wet) traits.add('wet')
+/** What is true of a piece of the road, on a wet day or a dry one. */
+export function roadTraitsOf(piece: StretchTraits, rain: boolean): Set<RoadTrait> {
+  const traits = new Set<RoadTrait>([piece.surface])
+  if (piece.thorns) traits.add('thorns')
+  if (piece.wet || rain) traits.add('wet')
   return traits
 }
 

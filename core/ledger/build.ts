@@ -59,11 +59,12 @@ export function buildLedger(
         const settledBy = forBike(hazard.settledBy, bike, group.tyre)
         const fixes = reference.fixes
           .filter((fix) => fix.answers.includes(hazard.id) && appliesTo(fix.applies, traits))
-          .map((fix) => ({ fix, written: writeFix(fix, bike, group, trip, reference, conditions) }))
+          .map((fix) => ({ fix, hands: handsOn(fix, bike, group, trip, reference, conditions) }))
         const rate = group.wheels * bikeFactor(hazard, traits)
         landscape.exposures(hazard, settledBy, bike.pushFactor).forEach((exposure, g) => {
           const lossH = exposure.lossH * hazard.severity
-          const answers = fixes.map(({ fix, written }) => ({ ...written, residualH: residualHours(fix, lossH) }))
+          const helper = Math.min(1, trip.dials.helper * exposure.passersBy)
+          const answers = fixes.map(({ fix, hands }) => hands.answer(helper, residualHours(fix, lossH)))
           const chance = chanceOf(hazard, bike, group, exposure, rate, g)
           for (let k = 1; k <= mostRepeats; k++) {
             const probability = chance.atLeast(k)
@@ -109,26 +110,28 @@ function chanceOf(
   return { expected: lives, atLeast: (k) => wornOutAtLeast(k, lives, left, hazard.spread) }
 }
 
-/** A fix as this crew would do it on this bike; what it costs depends on the gap. */
-function writeFix(
+/** A fix as this crew would do it on this bike; where it happens decides who comes by and what it costs. */
+interface HandsOn {
+  answer(helper: number, residualH: number): LedgerFix
+}
+
+function handsOn(
   fix: Fix,
   bike: Bike,
   group: WheelGroup,
   trip: Trip,
   reference: Reference,
   conditions: ReadonlyMap<string, number>,
-): Omit<LedgerFix, 'residualH'> {
+): HandsOn {
   const size = (template: string) => forBike(template, bike, group.tyre)
   const technique = reference.techniques.find((candidate) => candidate.id === fix.technique)
   if (!technique) throw new RangeError(`the fix "${fix.id}" names no known technique: "${fix.technique}"`)
-  const hands = handSuccess(bestHands(trip.crew, technique.id).level, technique, trip.dials.helper)
+  const { level } = bestHands(trip.crew, technique.id)
   const uses = Object.fromEntries(Object.entries(fix.uses).map(([stock, amount]) => [size(stock), amount]))
-  const parts = Object.keys(uses).map((stock) => conditions.get(stock) ?? 1)
+  const holds = fix.holds * Math.min(1, ...Object.keys(uses).map((stock) => conditions.get(stock) ?? 1))
+  const written = { id: fix.id, needs: fix.needs.map(size), uses }
   return {
-    id: fix.id,
-    needs: fix.needs.map(size),
-    uses,
-    success: hands * fix.holds * Math.min(1, ...parts),
+    answer: (helper, residualH) => ({ ...written, success: handSuccess(level, technique, helper) * holds, residualH }),
   }
 }
 

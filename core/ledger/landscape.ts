@@ -1,12 +1,10 @@
 import type { Hazard } from '../hazard'
-import { roadFactor, roadTraitsOf } from '../hazard'
 import type { Reference } from '../reference'
+import { OpeningBook } from '../ride'
 import {
-  gapsBetween,
   legEdges,
   legsOfGap,
   pointBefore,
-  positionAt,
   pushOut,
   walkGrid,
   type Gap,
@@ -15,9 +13,10 @@ import {
   type Survey,
   type WalkGrid,
 } from '../road'
-import { isHelp, offers, type Service, type Stop } from '../supply'
-import { OpeningBook, Timetable, visitDuring, type Locality, type Visit } from '../ride'
+import { isHelp, type Stop } from '../supply'
 import type { Trip } from '../trip'
+import { Conditions } from './conditions'
+import { Resupply } from './resupply'
 
 /** A gap with what matters of it: its legs, how much of it counts for a hazard, and the hours lost in it. */
 export interface Exposure {
@@ -27,85 +26,44 @@ export interface Exposure {
   readonly weightedKm: number
   /** Hours of walking lost by a failure in it, the mean weighted the same way. */
   readonly lossH: number
+  /** How many come by, against a quiet road, the mean weighted the same way. */
+  readonly passersBy: number
 }
 
-/** The road with its stops, ready to be asked about any class: what it costs to fail where. */
-export class Landscape {
+/** A place of general help. */
+export interface HelpPlace extends Help {
+  readonly name: string
+  /** How the ride can be left from there; null where something is mended, and at both ends. */
+  readonly exit: Stop['exit']
+}
+
+/** The road with its stops, ready to be asked about any class: where it can be had, what it costs to fail where. */
+export class Landscape extends Resupply {
   readonly grid: WalkGrid
   readonly edges: number[]
-  readonly lengthKm: number
-  /** The ride by date and clock; undefined while its start is unknown. */
-  readonly timetable: Timetable | undefined
-  private readonly visits = new Map<Service, Visit>()
-  private readonly gapsOf = new Map<string, Gap[]>()
+  private readonly conditions: Conditions
+  private readonly passersBy: Float64Array
   private readonly factorsOf = new Map<string, Float64Array>()
-  private readonly offeringOf = new Map<string, Stop[]>()
   private readonly lossOf = new Map<string, Float64Array>()
+  private readonly walkOf = new Map<string, Float64Array>()
+  private readonly liftOf = new Map<number, Float64Array>()
   private readonly exposuresOf = new Map<string, Exposure[]>()
 
   constructor(
-    private readonly trip: Pick<Trip, 'road' | 'ride' | 'stops' | 'dials'>,
+    private readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials'>,
     survey: Survey,
-    private readonly reference: Reference,
+    reference: Reference,
     book = new OpeningBook(),
   ) {
-    this.lengthKm = survey.lengthKm
+    super(trip, survey, reference, book)
+    const days = this.timetable?.days ?? []
     const stopsAt = trip.stops.map((stop) => stop.roadKm)
     const stretchEdges = trip.road.stretches.flatMap((stretch) => [stretch.fromKm, stretch.toKm])
-    this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges], trip.dials.walking)
+    const nights = days.map((day) => day.toKm)
+    this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges, ...nights], trip.dials.walking)
     this.edges = legEdges(stopsAt, survey.lengthKm)
-    if (trip.ride.start !== null) {
-      this.timetable = new Timetable(survey, trip.road, trip.ride)
-      this.planVisits(this.timetable, survey, book)
-    }
-  }
-
-  private planVisits(timetable: Timetable, survey: Survey, book: OpeningBook): void {
-    const { road, ride, stops } = this.trip
-    for (const stop of stops) {
-      const stay = timetable.stayAt(stop.roadKm)
-      const locality: Locality = { ...positionAt(road.points, survey, stop.roadKm), country: ride.country }
-      for (const service of stop.services) {
-        this.visits.set(service, visitDuring(stay, book.find(service.hours, locality)))
-      }
-    }
-  }
-
-  /** How a service is found on the day one comes by; undefined while nobody knows which day that is. */
-  visitTo(service: Service): Visit | undefined {
-    return this.visits.get(service)
-  }
-
-  /** Whether a service can be waited for; one whose day or hours are unknown is taken to be open. */
-  private serves(service: Service): boolean {
-    const visit = this.visits.get(service)
-    return !visit || (visit.waitH !== null && visit.waitH <= this.trip.dials.waitH)
-  }
-
-  /** Stops where a class can be had with at least the trusted chance, when one comes by. */
-  offering(classId: string): Stop[] {
-    let offering = this.offeringOf.get(classId)
-    if (!offering) {
-      const { services, families } = this.reference
-      offering = this.trip.stops.filter((stop) => {
-        const found = { ...stop, services: stop.services.filter((service) => this.serves(service)) }
-        return offers(found, classId, this.trip.dials.trust, services, families)
-      })
-      this.offeringOf.set(classId, offering)
-    }
-    return offering
-  }
-
-  gaps(classId: string): Gap[] {
-    let gaps = this.gapsOf.get(classId)
-    if (!gaps) {
-      gaps = gapsBetween(
-        this.offering(classId).map((stop) => stop.roadKm),
-        this.lengthKm,
-      )
-      this.gapsOf.set(classId, gaps)
-    }
-    return gaps
+    this.conditions = new Conditions(this.grid.km, trip.road.stretches, days, trip.forecast)
+    this.passersBy = this.conditions.passersBy()
   }
 
   /**
@@ -118,18 +76,37 @@ export class Landscape {
     const shops = this.offering(classId).map(({ roadKm, offRoadM }) => ({ roadKm, offRoadM, extraH: 0 }))
     const exits = this.trip.stops
       .filter((stop) => stop.exit !== null)
-      .map(({ roadKm, offRoadM }) => ({ roadKm, offRoadM, extraH: this.trip.dials.rideOverH }))
+      .map(({ roadKm, offRoadM, exitWaitH }) => ({
+        roadKm,
+        offRoadM,
+        extraH: exitWaitH + this.trip.dials.rideOverH,
+      }))
     return pushOut(this.grid, [...ends, ...shops, ...exits], pushFactor)
   }
 
+  /** Walking hours along the grid to where a class can be had, or to an end of the road; without prices. */
+  walkTo(classId: string, pushFactor: number): Float64Array {
+    // Classes that the same stops offer are walked to alike.
+    const offering = this.offering(classId)
+    const key = JSON.stringify([pushFactor, ...offering.map((stop) => stop.id)])
+    let hours = this.walkOf.get(key)
+    if (!hours) {
+      const ends = [0, this.lengthKm].map((roadKm) => ({ roadKm, offRoadM: 0, extraH: 0 }))
+      const shops = offering.map(({ roadKm, offRoadM }) => ({ roadKm, offRoadM, extraH: 0 }))
+      hours = pushOut(this.grid, [...ends, ...shops], pushFactor).hours
+      this.walkOf.set(key, hours)
+    }
+    return hours
+  }
+
   /** The places of general help, in the order of `pushOutToHelp`'s answer: both ends, then the stops that mend or let one leave. */
-  helps(): (Help & { name: string })[] {
-    const help = (name: string, roadKm: number, offRoadM: number) => ({ name, roadKm, offRoadM, extraH: 0 })
+  helps(): HelpPlace[] {
+    const end = (name: string, roadKm: number): HelpPlace => ({ name, roadKm, offRoadM: 0, extraH: 0, exit: null })
     const stops = this.trip.stops.filter((stop) => isHelp(stop, this.reference.services))
     return [
-      help('the start', 0, 0),
-      help('the end', this.lengthKm, 0),
-      ...stops.map((stop) => help(stop.name, stop.roadKm, stop.offRoadM)),
+      end('the start', 0),
+      end('the end', this.lengthKm),
+      ...stops.map(({ name, roadKm, offRoadM, exit }) => ({ name, roadKm, offRoadM, extraH: 0, exit })),
     ]
   }
 
@@ -163,28 +140,46 @@ export class Landscape {
     const key = JSON.stringify([pushFactor, ...offering])
     let lossH = this.lossOf.get(key)
     if (!lossH) {
-      const { walkHoursPerDay, nightOutH, liftWaitH } = this.trip.dials
-      const withNights = 1 + nightOutH / walkHoursPerDay
-      const most = liftWaitH ?? Infinity
-      lossH = this.pushOutFor(classId, pushFactor).hours.map((hours) => Math.min(hours * withNights, most))
+      const lift = this.liftAlong(pushFactor)
+      const walked = this.withNights(this.pushOutFor(classId, pushFactor).hours)
+      lossH = walked.map((hours, node) => Math.min(hours, lift?.[node] ?? Infinity))
       this.lossOf.set(key, lossH)
     }
     return lossH
   }
 
-  /** The road's factor on a hazard over each step of the grid. */
+  /** Hours of walking with the price of the nights out that they take. */
+  private withNights(hours: Float64Array): Float64Array {
+    const { walkHoursPerDay, nightOutH } = this.trip.dials
+    const dearer = this.conditions.nightFactors()
+    return hours.map((walk, node) => walk * (1 + (nightOutH * dearer[node]!) / walkHoursPerDay))
+  }
+
+  /**
+   * Hours until a lift has come, from each node: the wait where a call gets
+   * through, and the walk to such a place before it elsewhere. Undefined where
+   * no lift may be called.
+   */
+  liftAlong(pushFactor: number): Float64Array | undefined {
+    const { liftWaitH } = this.trip.dials
+    if (liftWaitH === null) return undefined
+    let lift = this.liftOf.get(pushFactor)
+    if (!lift) {
+      const { km } = this.grid
+      const calls = this.conditions
+        .signal()
+        .flatMap((signal, node) => (signal ? [{ roadKm: km[node]!, offRoadM: 0, extraH: 0 }] : []))
+      lift = this.withNights(pushOut(this.grid, calls, pushFactor).hours).map((hours) => hours + liftWaitH)
+      this.liftOf.set(pushFactor, lift)
+    }
+    return lift
+  }
+
   private factorsAlong(hazard: Hazard): Float64Array {
     const key = JSON.stringify(hazard.onRoad)
     let factors = this.factorsOf.get(key)
     if (!factors) {
-      const { km } = this.grid
-      factors = new Float64Array(km.length - 1).fill(roadFactor(hazard, roadTraitsOf(undefined)))
-      for (const stretch of this.trip.road.stretches) {
-        const factor = roadFactor(hazard, roadTraitsOf(stretch))
-        // Stretches begin and end on nodes of the grid.
-        for (let i = pointBefore(km, stretch.fromKm); i < factors.length && km[i]! < stretch.toKm; i++)
-          factors[i] = factor
-      }
+      factors = this.conditions.factorsOn(hazard)
       this.factorsOf.set(key, factors)
     }
     return factors
@@ -194,11 +189,14 @@ export class Landscape {
     const { km } = this.grid
     let weightedKm = 0
     let lost = 0
+    let passing = 0
     for (let i = pointBefore(km, gap.fromKm); i < factors.length && km[i + 1]! <= gap.toKm; i++) {
       const weight = (km[i + 1]! - km[i]!) * factors[i]!
       weightedKm += weight
       lost += (weight * (lossH[i]! + lossH[i + 1]!)) / 2
+      passing += weight * this.passersBy[i]!
     }
-    return { gap, legs: legsOfGap(gap, this.edges), weightedKm, lossH: weightedKm > 0 ? lost / weightedKm : 0 }
+    const mean = (sum: number) => (weightedKm > 0 ? sum / weightedKm : 0)
+    return { gap, legs: legsOfGap(gap, this.edges), weightedKm, lossH: mean(lost), passersBy: mean(passing) }
   }
 }

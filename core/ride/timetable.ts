@@ -23,13 +23,18 @@ export interface Stay {
 const leastRestH = 6
 /** Nobody stops for the night with so few hours of riding left. */
 const lastStretchH = 0.5
+/** To a night that is settled, so many times a day's riding is done in one day; farther off, it takes several. */
+const longestDay = 1.5
+/** So much over a day's riding is no day more. */
+const overADay = 0.25
 /** A place this near to where a night is spent is the same place. */
 const sameKm = 1
 
 /**
  * The ride by date and clock: which place is reached when. Days end at the
- * nights that are settled; once none is left, or where there is none, a day
- * ends when its hours are ridden.
+ * nights that are settled; where the next is more than a long day off, the way
+ * to it is shared out evenly, and where there is none, a day ends when its
+ * hours are ridden.
  */
 export class Timetable {
   readonly days: readonly RidingDay[]
@@ -81,8 +86,10 @@ export class Timetable {
     let fromKm = 0
     let startsAt = start
     while (fromKm < lengthKm) {
-      const night = settled.find(({ roadKm }) => roadKm > fromKm && roadKm < lengthKm)
-      const toKm = night?.roadKm ?? this.kmAfterHours(fromKm, this.ride.ridingH)
+      const next = settled.find(({ roadKm }) => roadKm > fromKm && roadKm < lengthKm)
+      const daysToNext = next ? (this.ridingHoursTo(next.roadKm) - this.ridingHoursTo(fromKm)) / this.ride.ridingH : 0
+      const night = daysToNext <= longestDay ? next : undefined
+      const toKm = night?.roadKm ?? this.kmAfterHours(fromKm, this.ride.ridingH * evenShare(daysToNext))
       const ridingH = this.ridingHoursTo(toKm) - this.ridingHoursTo(fromKm)
       const endsAt = startsAt + ridingH * this.minutesPerRidingHour
       const climbM = valueAt(km, upM, toKm) - valueAt(km, upM, fromKm)
@@ -110,4 +117,9 @@ export class Timetable {
     const today = midnightBefore(earliest) + this.ride.dayStartsH * 60
     return today >= earliest ? today : today + minutesPerDay
   }
+}
+
+/** Of a way of so many days' riding, what is ridden on the first day, as a share of a day's riding. */
+function evenShare(days: number): number {
+  return days > 0 ? days / Math.ceil(days - overADay) : 1
 }

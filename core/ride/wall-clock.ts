@@ -26,9 +26,9 @@ export function readWallClock(text: string): WallMinutes {
   return Date.UTC(year, month - 1, day, hour, minute) / 60_000
 }
 
-/** Writes "2026-06-12T08:00"; parts of a minute are left out. */
+/** Writes "2026-06-12T08:00"; parts of a minute are left out, but not a whole one to rounding. */
 export function writeWallClock(at: WallMinutes): string {
-  return new Date(Math.floor(at) * 60_000).toISOString().slice(0, 16)
+  return new Date(Math.floor(at + 1e-6) * 60_000).toISOString().slice(0, 16)
 }
 
 /** The date alone: "2026-06-12". */

@@ -1,4 +1,5 @@
 import { dateOf, timeOf, weekdayOf, type WallMinutes } from './wall-clock'
+import type { LitDay } from './days'
 import type { Visit } from './visit'
 
 const months = [
@@ -20,6 +21,12 @@ const months = [
 export function dayInWords(at: WallMinutes): string {
   const [, month, day] = dateOf(at).split('-').map(Number) as [number, number, number]
   return `${weekdayOf(at).slice(0, 3)} ${day} ${months[month - 1]}`
+}
+
+/** The daylight of a day: "05:31–20:54", "the sun never sets". */
+export function daylightInWords({ daylight }: Pick<LitDay, 'daylight'>): string {
+  if (daylight.kind !== 'rises and sets') return `the sun ${daylight.kind}`
+  return `${timeOf(daylight.rises)}–${timeOf(daylight.sets)}`
 }
 
 /** A moment on the road: "Fri 14:43". */

@@ -5,6 +5,9 @@ export interface Gap {
   readonly km: number
 }
 
+/** A place this near to an end of the road lies at that end: what is between is rounding. */
+const atEndKm = 0.001
+
 /**
  * The gaps of one supply class. The start counts as a place that has it, as
  * everything can be bought before leaving; the last gap ends with the road.
@@ -12,7 +15,7 @@ export interface Gap {
  * @param offeredAtKm where the class can be had, in any order
  */
 export function gapsBetween(offeredAtKm: readonly number[], lengthKm: number): Gap[] {
-  const inside = offeredAtKm.filter((km) => km > 0 && km < lengthKm)
+  const inside = offeredAtKm.filter((km) => km > atEndKm && km < lengthKm - atEndKm)
   const edges = [0, ...[...new Set(inside)].sort((a, b) => a - b), lengthKm]
   return edges.slice(1).map((toKm, i) => ({ fromKm: edges[i]!, toKm, km: toKm - edges[i]! }))
 }

@@ -9,9 +9,20 @@ export interface Waypoint {
   readonly lon: number
 }
 
-export interface GpxRoad {
+/** One track segment or one route of a file. */
+export interface GpxLine {
   readonly name: string
   readonly points: RoadPoint[]
+}
+
+export interface GpxRoad {
+  readonly name: string
+  /** Every line of the file that has points, in its order. */
+  readonly lines: GpxLine[]
+  /** The lines joined end to end. */
+  readonly points: RoadPoint[]
+  /** When the first point was recorded, in universal time ("2026-06-12T09:30:00Z"); null where the file has no times. */
+  readonly recordedAt: string | null
   readonly waypoints: Waypoint[]
   /** Things worth knowing that do not stop the import, in sentences. */
   readonly warnings: string[]
@@ -25,6 +36,7 @@ interface XmlPoint {
   '@lon'?: string
   ele?: string
   name?: string
+  time?: string
 }
 interface XmlLine {
   name?: string
@@ -80,10 +92,15 @@ export function readGpx(text: string): GpxRoad {
   const tracks = (gpx.trk ?? []).flatMap((track, t) =>
     (track.trkseg ?? []).map((segment, s) => ({
       where: `track ${t + 1}, segment ${s + 1}`,
+      name: nameOf(track),
       points: segment.trkpt ?? [],
     })),
   )
-  const routes = (gpx.rte ?? []).map((route, r) => ({ where: `route ${r + 1}`, points: route.rtept ?? [] }))
+  const routes = (gpx.rte ?? []).map((route, r) => ({
+    where: `route ${r + 1}`,
+    name: nameOf(route),
+    points: route.rtept ?? [],
+  }))
   const usesTracks = tracks.some((line) => line.points.length > 0)
   const lines = usesTracks ? tracks : routes
   const total = lines.reduce((sum, line) => sum + line.points.length, 0)
@@ -94,15 +111,36 @@ export function readGpx(text: string): GpxRoad {
   if (total > mostPoints) {
     throw new Fault('the GPX file', `${total} points`, `${mostPoints} at most; thin the track or cut it in two`)
   }
-  const points = lines.flatMap((line) =>
-    line.points.map((point, i) => readPoint(point, `${line.where}, point ${i + 1}`)),
-  )
+  const read = lines
+    .filter((line) => line.points.length > 0)
+    .map((line) => ({
+      name: line.name ? `${line.name} (${line.where})` : line.where,
+      points: line.points.map((point, i) => readPoint(point, `${line.where}, point ${i + 1}`)),
+    }))
+  const points = read.flatMap((line) => line.points)
   const waypoints = (gpx.wpt ?? []).map((point, i) => {
     const [lat, lon] = readPoint(point, `waypoint ${i + 1}`)
     return { name: nameOf(point) || `Waypoint ${i + 1}`, lat, lon }
   })
   const name = nameOf((usesTracks ? gpx.trk : gpx.rte)?.[0]) || nameOf(gpx.metadata) || ''
-  return { name, points, waypoints, warnings: warningsFor(points, usesTracks ? (gpx.rte ?? []).length : 0) }
+  const recordedAt = timeOf(lines.find((line) => line.points.length > 0)?.points[0]?.time)
+  const warnings = warningsFor(points, usesTracks ? (gpx.rte ?? []).length : 0)
+  return { name, lines: read, points, recordedAt, waypoints, warnings }
+}
+
+/**
+ * Some of a file's lines in place of all of them.
+ *
+ * @param picked numbers of lines, in the order in which they are ridden
+ */
+export function withLines(gpx: GpxRoad, picked: readonly number[]): GpxRoad {
+  return { ...gpx, points: picked.flatMap((line) => gpx.lines[line]?.points ?? []) }
+}
+
+/** A time that exists; a broken one is as good as none, as nothing depends on it. */
+function timeOf(text: unknown): string | null {
+  const at = typeof text === 'string' ? Date.parse(text) : NaN
+  return Number.isNaN(at) ? null : new Date(at).toISOString().replace(/\.\d+Z$/, 'Z')
 }
 
 function parsed(text: string): XmlGpx & Record<string, unknown> {

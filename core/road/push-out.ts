@@ -5,7 +5,7 @@ import { valueAt, type Survey } from './survey'
 export interface Help {
   readonly roadKm: number
   readonly offRoadM: number
-  /** Hours it costs beyond the walk: the ride that ends there. */
+  /** Hours it costs beyond the walk: a wait, or the ride that ends there. */
   readonly extraH: number
 }
 
@@ -34,11 +34,18 @@ export function walkGrid(survey: Survey, places: readonly number[], method: Walk
   return { km, aheadH: along(ahead), backH: along(back), method }
 }
 
-export interface PushOut {
+/** The walk from every node of a grid. */
+export interface Way {
   /** Hours from each grid node to the nearest help, pushing the bike. */
   readonly hours: Float64Array
   /** Which of the helps that is; −1 where none can be reached. */
   readonly to: Int32Array
+}
+
+/** The walk to the nearest help, and what it is when one only goes on, or only back. */
+export interface PushOut extends Way {
+  readonly ahead: Way
+  readonly back: Way
 }
 
 /**
@@ -49,40 +56,40 @@ export interface PushOut {
  * Two sweeps over the grid; linear in nodes and helps.
  */
 export function pushOut(grid: WalkGrid, helps: readonly Help[], pushFactor: number): PushOut {
-  const n = grid.km.length
-  const hours = new Float64Array(n).fill(Infinity)
-  const to = new Int32Array(n).fill(-1)
+  const last = grid.km.length - 1
   const order = helps.map((_, i) => i).sort((a, b) => helps[a]!.roadKm - helps[b]!.roadKm)
   // In hours of plain walking, so that the whole may be scaled at the end.
   const offH = helps.map((help) => levelHours(help.offRoadM / 1000, grid.method) + help.extraH / pushFactor)
 
-  const consider = (node: number, candidate: number, help: number) => {
-    if (help >= 0 && candidate < hours[node]!) {
-      hours[node] = candidate
-      to[node] = help
+  /** Walks the grid from one end, carrying along the cheapest place passed so far. */
+  function sweep(along: readonly number[], from: number, step: 1 | -1, walked: Float64Array): Way {
+    const way = emptyWay(grid)
+    let best = Infinity
+    let which = -1
+    let next = 0
+    for (let node = from; node >= 0 && node <= last; node += step) {
+      while (next < along.length && (grid.km[node]! - helps[along[next]!]!.roadKm) * step >= 0) {
+        const help = along[next++]!
+        const value = offH[help]! - step * valueAt(grid.km, walked, helps[help]!.roadKm)
+        if (value < best) [best, which] = [value, help]
+      }
+      way.hours[node] = (best + step * walked[node]!) * pushFactor
+      way.to[node] = which
     }
+    return way
   }
-  let best = Infinity
-  let which = -1
-  let next = 0
-  for (let node = 0; node < n; node++) {
-    while (next < order.length && helps[order[next]!]!.roadKm <= grid.km[node]!) {
-      const help = order[next++]!
-      const value = offH[help]! - valueAt(grid.km, grid.backH, helps[help]!.roadKm)
-      if (value < best) [best, which] = [value, help]
-    }
-    consider(node, best + grid.backH[node]!, which)
+  const back = sweep(order, 0, 1, grid.backH)
+  const ahead = sweep([...order].reverse(), last, -1, grid.aheadH)
+  const nearest = emptyWay(grid)
+  for (let node = 0; node <= last; node++) {
+    const better = back.hours[node]! <= ahead.hours[node]! ? back : ahead
+    nearest.hours[node] = better.hours[node]!
+    nearest.to[node] = better.to[node]!
   }
-  best = Infinity
-  which = -1
-  next = order.length - 1
-  for (let node = n - 1; node >= 0; node--) {
-    while (next >= 0 && helps[order[next]!]!.roadKm >= grid.km[node]!) {
-      const help = order[next--]!
-      const value = offH[help]! + valueAt(grid.km, grid.aheadH, helps[help]!.roadKm)
-      if (value < best) [best, which] = [value, help]
-    }
-    consider(node, best - grid.aheadH[node]!, which)
-  }
-  return { hours: hours.map((h) => h * pushFactor), to }
+  return { ...nearest, ahead, back }
+}
+
+function emptyWay(grid: WalkGrid): Way {
+  const n = grid.km.length
+  return { hours: new Float64Array(n).fill(Infinity), to: new Int32Array(n).fill(-1) }
 }

@@ -11,16 +11,28 @@ export const surfaces = ['asphalt', 'gravel', 'track', 'singletrack', 'sand', 'm
 export const surfaceSchema = z.enum(surfaces)
 export type Surface = z.infer<typeof surfaceSchema>
 
-/** A part of the road with one character; where none is given, the road counts as gravel. */
+/** How often somebody comes by who could help. */
+export const traffics = ['busy', 'quiet', 'empty'] as const
+export const trafficSchema = z.enum(traffics)
+export type Traffic = z.infer<typeof trafficSchema>
+
+/** What may be said of a part of the road. */
+const traits = {
+  surface: surfaceSchema,
+  thorns: z.boolean().default(false),
+  wet: z.boolean().default(false),
+  /** Whether a telephone finds a network there. */
+  signal: z.boolean().default(true),
+  traffic: trafficSchema.default('quiet'),
+}
+export type StretchTraits = z.infer<z.ZodObject<typeof traits>>
+
+/** What the road counts as where nobody has said anything. */
+export const plainRoad: StretchTraits = { surface: 'gravel', thorns: false, wet: false, signal: true, traffic: 'quiet' }
+
+/** A part of the road with one character. */
 export const stretchSchema = z
-  .object({
-    id: z.string().min(1).max(60),
-    fromKm: z.number().min(0),
-    toKm: z.number().min(0),
-    surface: surfaceSchema,
-    thorns: z.boolean().default(false),
-    wet: z.boolean().default(false),
-  })
+  .object({ id: z.string().min(1).max(60), fromKm: z.number().min(0), toKm: z.number().min(0), ...traits })
   .refine((stretch) => stretch.toKm > stretch.fromKm, {
     message: 'a stretch must end after it begins (toKm > fromKm)',
     path: ['toKm'],

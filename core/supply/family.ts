@@ -13,6 +13,8 @@ export const supplyFamilySchema = z.object({
   /** The same for sizes not named above. */
   otherwise: z.number().min(0).max(1).default(1),
   unit: z.string().default('piece'),
+  /** Whether it may be sent in a parcel: compressed gas and people may not. */
+  goesByPost: z.boolean().default(true),
 })
 export type SupplyFamily = z.infer<typeof supplyFamilySchema>
 
@@ -37,6 +39,19 @@ export interface SupplyClass {
  * @returns the class, or undefined when no family fits
  */
 export function readClass(id: string, families: readonly SupplyFamily[]): SupplyClass | undefined {
+  let known = alreadyRead.get(families)
+  if (!known) {
+    known = new Map()
+    alreadyRead.set(families, known)
+  }
+  if (!known.has(id)) known.set(id, classNamed(id, families))
+  return known.get(id)
+}
+
+/** The same few classes are asked about for every service of every stop. */
+const alreadyRead = new WeakMap<readonly SupplyFamily[], Map<string, SupplyClass | undefined>>()
+
+function classNamed(id: string, families: readonly SupplyFamily[]): SupplyClass | undefined {
   for (const family of families) {
     if (family.variant === 'none') {
       if (id === family.id) return { family, variant: '' }

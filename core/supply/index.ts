@@ -1,2 +1,3 @@
 export * from './family'
 export * from './service'
+export * from './counter'

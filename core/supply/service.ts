@@ -11,13 +11,26 @@ export const serviceKindSchema = z.object({
 })
 export type ServiceKind = z.infer<typeof serviceKindSchema>
 
+/** How one knows of a place, the surest first. */
+export const knownFroms = ['asked', 'visited', 'map', 'hearsay'] as const
+export type KnownFrom = (typeof knownFroms)[number]
+
+/** Chance that a place is there and as it is said to be. Planning values. */
+export const sureness: Record<KnownFrom, number> = { asked: 1, visited: 0.98, map: 0.95, hearsay: 0.6 }
+
+/** Chance that a parcel lies there when one comes for it. Planning value. */
+export const parcelArrives = 0.95
+
 /** A service at a stop. */
 export const serviceSchema = z.object({
   kind: z.string().min(1).max(40),
+  knownFrom: z.enum(knownFroms).default('map'),
   /** Opening hours in the OpenStreetMap syntax; empty when unknown. */
   hours: z.string().max(200).default(''),
   /** What is known of this very place: class → chance that it is there. */
   stocks: z.record(z.string().max(60), z.number().min(0).max(1)).default({}),
+  /** What one has posted there for oneself: class → amount. */
+  parcel: z.record(z.string().max(60), z.number().gt(0).max(10_000)).default({}),
 })
 export type Service = z.infer<typeof serviceSchema>
 
@@ -30,13 +43,23 @@ export const stopSchema = z.object({
   offRoadM: z.number().min(0).max(100_000).default(0),
   services: z.array(serviceSchema).max(20).default([]),
   exit: z.enum(exitKinds).nullable().default(null),
+  /** Hours one waits for it, on average. */
+  exitWaitH: z.number().min(0).max(168).default(0),
+  /** Whether a big wrench or a vice can be borrowed. */
+  bigWrench: z.boolean().default(false),
   note: z.string().max(1000).default(''),
 })
 export type Stop = z.infer<typeof stopSchema>
 
+/** A place of which nothing is known yet but its name and where it is. */
+export function newStop(id: string, name: string, roadKm: number, offRoadM = 0): Stop {
+  return stopSchema.parse({ id, name: name.slice(0, 120), roadKm, offRoadM })
+}
+
 /**
- * The chance that a service has a part: what is known of the place, else what
- * its kind usually stocks, times how usual the size is.
+ * The chance that a service has a part: a parcel of one's own, else what is
+ * known of the very place, else what its kind usually stocks times how usual
+ * the size is; the latter as far as one may believe in the place at all.
  */
 export function stockChance(
   service: Service,
@@ -44,24 +67,14 @@ export function stockChance(
   kinds: readonly ServiceKind[],
   families: readonly SupplyFamily[],
 ): number {
+  if (service.parcel[classId] !== undefined) return parcelArrives
   const known = service.stocks[classId]
   if (known !== undefined) return known
   const kind = kinds.find((candidate) => candidate.id === service.kind)
   const supply = readClass(classId, families)
   if (!kind || !supply) return 0
   const usual = kind.stocks[supply.family.id] ?? 0
-  return usual * (supply.family.commonness[supply.variant] ?? supply.family.otherwise)
-}
-
-/** Whether a stop offers a class: some service there has it with at least the trusted chance. */
-export function offers(
-  stop: Stop,
-  classId: string,
-  trust: number,
-  kinds: readonly ServiceKind[],
-  families: readonly SupplyFamily[],
-): boolean {
-  return stop.services.some((service) => stockChance(service, classId, kinds, families) >= trust)
+  return sureness[service.knownFrom] * usual * (supply.family.commonness[supply.variant] ?? supply.family.otherwise)
 }
 
 /** Whether a broken bike can be settled at a stop, or the ride left from it. */

@@ -40,6 +40,10 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
   once(trip.bench, 'bench')
   once(trip.road.stretches, 'road.stretches')
   once(trip.ride.nights, 'ride.nights')
+  once(
+    trip.forecast.days.map(({ date }) => ({ id: date })),
+    'forecast.days',
+  )
 
   trip.road.stretches.forEach((stretch, i) => {
     if (stretch.toKm > lengthKm + roundingKm) {
@@ -58,6 +62,7 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
       const where = `stops[${i}].services[${s}]`
       if (!services.has(service.kind)) fault(`${where}.kind`, `"${service.kind}"`, `one of ${[...services].join(', ')}`)
       for (const classId of Object.keys(service.stocks)) knownClass(classId, `${where}.stocks`)
+      for (const classId of Object.keys(service.parcel)) knownClass(classId, `${where}.parcel`)
     })
   })
   trip.crew.forEach((rider, i) => {

@@ -1,5 +1,5 @@
 import { placeOnRoad, type GpxRoad, type Survey } from '../road'
-import type { Stop } from '../supply'
+import { newStop, type Stop } from '../supply'
 import type { Trip } from './schema'
 
 /** What becomes of a trip when its road is replaced. */
@@ -31,22 +31,7 @@ export function withRoad(
   const fits = (km: number) => km <= survey.lengthKm
   const kept = trip.stops.filter((stop) => fits(stop.roadKm))
   const stretches = trip.road.stretches.filter((stretch) => fits(stretch.toKm))
-  const known = new Set(kept.map((stop) => stop.name))
-  const added = gpx.waypoints.flatMap(({ name, lat, lon }): Stop[] => {
-    const { roadKm, offRoadM } = placeOnRoad(gpx.points, survey, lat, lon)
-    if (known.has(name) || offRoadM > farthestM) return []
-    return [
-      {
-        id: newId(),
-        name: name.slice(0, 120),
-        roadKm: rounded(roadKm),
-        offRoadM: Math.round(offRoadM),
-        services: [],
-        exit: null,
-        note: '',
-      },
-    ]
-  })
+  const added = waypointStops(gpx, survey, kept, newId)
   return {
     road: { name: gpx.name || trip.road.name, points: gpx.points, stretches },
     stops: inOrder([...kept, ...added]),
@@ -56,11 +41,23 @@ export function withRoad(
     ],
     added: added.length,
   }
+}
 
-  /** To 10 m, but never past the end. */
-  function rounded(km: number): number {
-    return Math.min(Math.round(km * 100) / 100, survey.lengthKm)
-  }
+/** The waypoints of a file that lie near its line, as stops; those whose name a stop has already are left out. */
+export function waypointStops(
+  { points, waypoints }: Pick<GpxRoad, 'points' | 'waypoints'>,
+  survey: Survey,
+  stops: readonly Stop[],
+  newId: () => string,
+): Stop[] {
+  const known = new Set(stops.map((stop) => stop.name))
+  return waypoints.flatMap(({ name, lat, lon }): Stop[] => {
+    const { roadKm, offRoadM } = placeOnRoad(points, survey, lat, lon)
+    if (known.has(name) || offRoadM > farthestM) return []
+    // To 10 m, but never past the end.
+    const rounded = Math.min(Math.round(roadKm * 100) / 100, survey.lengthKm)
+    return [newStop(newId(), name, rounded, Math.round(offRoadM))]
+  })
 }
 
 /** Stops as one meets them. */

@@ -5,6 +5,7 @@ import { bikeSchema } from '../bike'
 import { riderSchema } from '../crew'
 import { emptyRoad, roadSchema } from '../road'
 import { stopSchema } from '../supply'
+import { forecastSchema } from '../weather'
 import { dialsSchema } from './dials'
 
 export const tripFormat = 'rag-tin.trip/1'
@@ -14,6 +15,7 @@ export const partSchemas = {
   name: z.string().trim().min(1).max(120),
   road: roadSchema,
   ride: rideSchema,
+  forecast: forecastSchema,
   stops: z.array(stopSchema).max(1000),
   bikes: z.array(bikeSchema).max(20),
   crew: z.array(riderSchema).max(20),
@@ -29,6 +31,7 @@ export const tripSchema = z.object({
   name: partSchemas.name,
   road: partSchemas.road.default(emptyRoad),
   ride: partSchemas.ride.prefault({}),
+  forecast: partSchemas.forecast.prefault({}),
   stops: partSchemas.stops.default([]),
   bikes: partSchemas.bikes.default([]),
   crew: partSchemas.crew.default([]),

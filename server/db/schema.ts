@@ -90,6 +90,8 @@ export const stretches = mysqlTable(
     surface: varchar('surface', { length: 20 }).notNull(),
     thorns: boolean('thorns').notNull(),
     wet: boolean('wet').notNull(),
+    signal: boolean('has_signal').notNull().default(true),
+    traffic: varchar('traffic', { length: 20 }).notNull().default('quiet'),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
 )
@@ -123,6 +125,27 @@ export const nights = mysqlTable(
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
 )
 
+/** Who says what the weather becomes; a trip without a row has no forecast. */
+export const forecasts = mysqlTable('forecasts', {
+  tripId: char('trip_id', { length: 36 })
+    .primaryKey()
+    .references(() => trips.id, { onDelete: 'cascade' }),
+  from: varchar('said_by', { length: 120 }).notNull(),
+})
+
+export const weatherDays = mysqlTable(
+  'weather_days',
+  {
+    tripId: tripId(),
+    date: char('date_wall', { length: 10 }).notNull(),
+    lowC: double('low_c').notNull(),
+    highC: double('high_c').notNull(),
+    rainMm: double('rain_mm').notNull(),
+    windKmH: double('wind_km_h').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.date] })],
+)
+
 export const stops = mysqlTable(
   'stops',
   {
@@ -133,6 +156,8 @@ export const stops = mysqlTable(
     roadKm: double('road_km').notNull(),
     offRoadM: double('off_road_m').notNull(),
     exit: varchar('exit_kind', { length: 20 }),
+    exitWaitH: double('exit_wait_h').notNull().default(0),
+    bigWrench: boolean('big_wrench').notNull().default(false),
     note: text('note').notNull(),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
@@ -145,6 +170,7 @@ export const services = mysqlTable(
     stopId: partId('stop_id'),
     position: position(),
     kind: varchar('kind', { length: 40 }).notNull(),
+    knownFrom: varchar('known_from', { length: 20 }).notNull().default('map'),
     hours: varchar('hours', { length: 200 }).notNull(),
   },
   (table) => [
@@ -167,6 +193,26 @@ export const serviceStocks = mysqlTable(
     primaryKey({ columns: [table.tripId, table.stopId, table.position, table.supplyClass] }),
     foreignKey({
       name: 'service_stocks_service',
+      columns: [table.tripId, table.stopId, table.position],
+      foreignColumns: [services.tripId, services.stopId, services.position],
+    }).onDelete('cascade'),
+  ],
+)
+
+/** What somebody has posted to a place for themselves. */
+export const serviceParcels = mysqlTable(
+  'service_parcels',
+  {
+    tripId: char('trip_id', { length: 36 }).notNull(),
+    stopId: partId('stop_id'),
+    position: position(),
+    supplyClass: partId('supply_class'),
+    amount: double('amount').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.tripId, table.stopId, table.position, table.supplyClass] }),
+    foreignKey({
+      name: 'service_parcels_service',
       columns: [table.tripId, table.stopId, table.position],
       foreignColumns: [services.tripId, services.stopId, services.position],
     }).onDelete('cascade'),

@@ -6,6 +6,7 @@ import { kmAlong, roadSchema, type Road } from '../../core/road'
 import { thingSchema } from '../../core/bench'
 import { rideSchema } from '../../core/ride'
 import { stopSchema } from '../../core/supply'
+import { forecastSchema } from '../../core/weather'
 import { dialsSchema, type PartName, type Trip } from '../../core/trip'
 import type { Connection } from './connection'
 import * as t from './schema'
@@ -40,23 +41,32 @@ export const readPart: Readers = {
     return rideSchema.parse(row ? { ...row, pace: JSON.parse(row.pace), nights } : {})
   },
 
+  async forecast(db, tripId) {
+    const [row] = await db.select().from(t.forecasts).where(eq(t.forecasts.tripId, tripId))
+    const ofTrip = eq(t.weatherDays.tripId, tripId)
+    const days = await db.select().from(t.weatherDays).where(ofTrip).orderBy(asc(t.weatherDays.date))
+    return forecastSchema.parse({ from: row?.from, days })
+  },
+
   async stops(db, tripId) {
-    const [stops, services, stocks] = [
+    const [stops, services, stocks, parcels] = [
       await db.select().from(t.stops).where(eq(t.stops.tripId, tripId)).orderBy(asc(t.stops.position)),
       await db.select().from(t.services).where(eq(t.services.tripId, tripId)).orderBy(asc(t.services.position)),
       await db.select().from(t.serviceStocks).where(eq(t.serviceStocks.tripId, tripId)),
+      await db.select().from(t.serviceParcels).where(eq(t.serviceParcels.tripId, tripId)),
     ]
+    const ofService = (stopId: string, position: number) => (row: { stopId: string; position: number }) =>
+      row.stopId === stopId && row.position === position
     return stops.map((stop) =>
       stopSchema.parse({
         ...stop,
-        services: rowsOf(services, (service) => service.stopId === stop.id).map(({ kind, hours, position }) => ({
-          kind,
-          hours,
+        services: rowsOf(services, (service) => service.stopId === stop.id).map((service) => ({
+          ...service,
           stocks: Object.fromEntries(
-            rowsOf(stocks, (stock) => stock.stopId === stop.id && stock.position === position).map((stock) => [
-              stock.supplyClass,
-              stock.chance,
-            ]),
+            rowsOf(stocks, ofService(stop.id, service.position)).map((row) => [row.supplyClass, row.chance]),
+          ),
+          parcel: Object.fromEntries(
+            rowsOf(parcels, ofService(stop.id, service.position)).map((row) => [row.supplyClass, row.amount]),
           ),
         })),
       }),
@@ -143,21 +153,22 @@ export const writePart: Writers = {
     )
   },
 
+  async forecast(db, tripId, { from, days }) {
+    await db.insert(t.forecasts).values({ tripId, from }).onDuplicateKeyUpdate({ set: { from } })
+    await db.delete(t.weatherDays).where(eq(t.weatherDays.tripId, tripId))
+    await insertAll(
+      db,
+      t.weatherDays,
+      days.map((day) => ({ tripId, ...day })),
+    )
+  },
+
   async stops(db, tripId, stops) {
     await db.delete(t.stops).where(eq(t.stops.tripId, tripId))
     await insertAll(
       db,
       t.stops,
-      stops.map(({ id, name, roadKm, offRoadM, exit, note }, position) => ({
-        tripId,
-        id,
-        position,
-        name,
-        roadKm,
-        offRoadM,
-        exit,
-        note,
-      })),
+      stops.map(({ services: _, ...stop }, position) => ({ tripId, position, ...stop })),
     )
     const services = stops.flatMap((stop) =>
       stop.services.map((service, position) => ({ tripId, stopId: stop.id, position, ...service })),
@@ -165,13 +176,20 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.services,
-      services.map(({ stocks: _, ...row }) => row),
+      services.map(({ stocks: _, parcel: __, ...row }) => row),
     )
     await insertAll(
       db,
       t.serviceStocks,
       services.flatMap(({ stopId, position, stocks }) =>
         Object.entries(stocks).map(([supplyClass, chance]) => ({ tripId, stopId, position, supplyClass, chance })),
+      ),
+    )
+    await insertAll(
+      db,
+      t.serviceParcels,
+      services.flatMap(({ stopId, position, parcel }) =>
+        Object.entries(parcel).map(([supplyClass, amount]) => ({ tripId, stopId, position, supplyClass, amount })),
       ),
     )
   },

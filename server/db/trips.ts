@@ -150,6 +150,7 @@ async function readAllButRoad(db: Connection, tripId: string) {
     lengthKm,
     name: await readPart.name(db, tripId),
     ride: await readPart.ride(db, tripId),
+    forecast: await readPart.forecast(db, tripId),
     stops: await readPart.stops(db, tripId),
     bikes: await readPart.bikes(db, tripId),
     crew: await readPart.crew(db, tripId),

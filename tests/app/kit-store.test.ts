@@ -40,6 +40,9 @@ const reckoning = (change: Partial<Reckoning> = {}): Reckoning => ({
   climbM: survey.climbM,
   profile: null,
   view: null,
+  plan: null,
+  lanes: [],
+  stakes: {},
   ride: null,
   kit,
   built,
@@ -138,6 +141,8 @@ describe('the proof', () => {
   it('tells how far the kit may be from the best, and ends with what was proved', async () => {
     await reckonedKit()
     await pass(calm)
+    proofs[0]!.onBound(Infinity, 0.2)
+    expect((store.proof as { gap: number | null }).gap).toBeNull()
     proofs[0]!.onBound(kit.netH * 1.25, 0.4)
     expect(store.proof).toMatchObject({ stage: 'running', seconds: 0.4 })
     expect((store.proof as { gap: number }).gap).toBeCloseTo(0.2, 9)

@@ -1,27 +1,15 @@
-import { XMLParser } from 'fast-xml-parser'
 import loadHighs from 'highs'
-import { Bench } from 'tinybench'
 import { catalogue } from '../../catalogue'
 import { demoTrip } from '../../catalogue/demo'
 import { chooseFast, prove } from '../../core/choose'
 import { buildLedger } from '../../core/ledger'
-import { readGpx, surveyRoad, writeGpx, type RoadPoint } from '../../core/road'
+import { surveyRoad } from '../../core/road'
 import { bikeLikeLedger } from '../ledgers'
 import { crewOfSix } from './crew-of-six'
+import { medianMs, ms, say } from './measure'
+import { benchRoads } from './roads'
 
 /** Speed and size, in seconds and, where they can be had, in ratios: npm run bench. */
-async function medianMs(run: () => void, time = 1500): Promise<number> {
-  const bench = new Bench({ time, warmupTime: 500 })
-  bench.add('it', run)
-  await bench.run()
-  const result = bench.tasks[0]!.result
-  if (result.state !== 'completed') throw new Error(`the benchmark ended ${result.state}`)
-  return result.latency.p50
-}
-const say = (what: string, value: string, wanted: string) =>
-  console.log(`${what.padEnd(66)} ${value.padStart(12)}   wanted: ${wanted}`)
-const ms = (value: number) => `${value.toFixed(1)} ms`
-
 const highs = await loadHighs()
 
 const demo = demoTrip()
@@ -84,14 +72,4 @@ say(
   '≥ 20 ×',
 )
 
-const longLine: RoadPoint[] = Array.from({ length: 100_000 }, (_, i) => [
-  Number((40 + i * 5e-5 + 0.01 * Math.sin(i / 400)).toFixed(6)),
-  Number((-30 + i * 6e-5).toFixed(6)),
-  Number((500 + 300 * Math.sin(i / 3000) + 8 * Math.sin(i / 7)).toFixed(1)),
-])
-const longGpx = writeGpx({ name: 'long', points: longLine, stretches: [] }, surveyRoad(longLine), [])
-const parser = new XMLParser({ ignoreAttributes: false, parseTagValue: false, parseAttributeValue: false })
-const parseMs = await medianMs(() => void parser.parse(longGpx), 4000)
-const roadMs = await medianMs(() => void surveyRoad(readGpx(longGpx).points), 4000)
-say('GPX of 100 000 points: read, measured, smoothed', ms(roadMs), '')
-say('GPX of 100 000 points: over the XML parser alone', `${(roadMs / parseMs).toFixed(2)} ×`, '≤ 3 ×')
+await benchRoads()

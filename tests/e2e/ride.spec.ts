@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test'
-import { expectNoAxeViolations, openDemo, saved } from './steps'
+import { expectNoAxeViolations, openOwnDemo, saved } from './steps'
 
 test('a shop shut on the day one comes by makes the gap grow, and undo opens it again', async ({ page }) => {
-  await openDemo(page, 'road')
+  await openOwnDemo(page, 'road')
   const shop = page.getByRole('button', { name: 'bike shop at Quillby', exact: true })
   const days = page.getByRole('region', { name: 'Days' }).getByRole('row')
   await expect(days).toHaveCount(9)
@@ -39,7 +39,7 @@ test('a shop shut on the day one comes by makes the gap grow, and undo opens it 
 })
 
 test('without a start there are no days, and every place is open', async ({ page }) => {
-  await openDemo(page, 'road')
+  await openOwnDemo(page, 'road')
   await page.getByLabel('The ride begins').fill('')
   await page.getByLabel('The ride begins').press('Tab')
   await expect(page.getByText('every place is taken to be open when you come by')).toBeVisible()
@@ -52,7 +52,7 @@ test('without a start there are no days, and every place is open', async ({ page
 })
 
 test('numbers of the ride are typed in any unit, and refused where they cannot be', async ({ page }) => {
-  await openDemo(page, 'road')
+  await openOwnDemo(page, 'road')
   await page.getByText('Pace and clocks').click()
   const asphalt = page.getByLabel('On asphalt')
   await asphalt.fill('12 mph')

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page } from '@playwright/test'
+import { demoTrip } from '../../catalogue/demo'
 
 let people = 0
 
@@ -29,6 +30,18 @@ export async function openDemo(page: Page, stage: 'road' | 'bench' | 'weigh'): P
     .click()
   await expect(page.getByRole('heading', { name: 'Weigh' })).toBeVisible()
   if (stage !== 'weigh') await page.keyboard.press(stage === 'road' ? 'r' : 'b')
+  await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
+  await reckoned(page)
+}
+
+/** Signs up somebody new with the demo as a trip of their own, so that what is done to it is nobody else’s matter. */
+export async function openOwnDemo(page: Page, stage: 'road' | 'bench' | 'weigh', change: object = {}): Promise<void> {
+  const email = `own-${Date.now()}-${people++}@quern.example`
+  const account = { name: 'Own', email, password: 'a bicycle of my own' }
+  expect((await page.request.post('/api/account', { data: account })).ok()).toBe(true)
+  const answer = await page.request.post('/api/trips', { data: { ...demoTrip(), ...change } })
+  const { id } = (await answer.json()) as { id: string }
+  await page.goto(`/trips/${id}/${stage}`)
   await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
   await reckoned(page)
 }

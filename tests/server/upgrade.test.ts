@@ -57,7 +57,7 @@ it('a trip saved before rides had dates is there afterwards, undated, and its ri
     ride: { start: null, nights: [] },
     dials: { gramsPerHour: 333, waitH: 3 },
   })
-  expect(versions).toMatchObject({ ride: 1, dials: 3 })
+  expect(versions).toMatchObject({ ride: 1, forecast: 1, dials: 3 })
   const ride = { ...trip.ride, start: '2026-06-12T08:30', nights: [{ id: 'n', roadKm: 40, nights: 2 }] }
   await saveParts(db, 'u', 't', [{ part: 'ride', base: 1, value: ride }])
   const after = await readTripDocument(db, 'u', 't')

@@ -48,7 +48,7 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
       daylight: { rises: '05:31' },
     })
     const quillby = stops.find(({ stop }: { stop: string }) => stop === 'quillby')
-    expect(quillby.arrives).toBe('2026-06-12T14:43')
+    expect(quillby.arrives).toBe('2026-06-12T14:42')
     expect(quillby.services[0]).toEqual({ kind: 'bike-shop', found: 'open', waitH: 0 })
     const undated = file('undated.json', JSON.stringify({ ...demoTrip(), ride: {} }))
     expect(run('road', undated)).toMatchObject({ status: 2 })

@@ -137,7 +137,9 @@ describe('writing GPX', () => {
   })
   it('a shorter road leaves out, and names, what would lie beyond it', () => {
     const { stops, road } = demoTrip()
-    const short = { name: 'short', points: road.points.slice(0, 1001), waypoints: [], warnings: [] }
+    const points = road.points.slice(0, 1001)
+    const lines = [{ name: 'short', points }]
+    const short = { name: 'short', lines, points, recordedAt: null, waypoints: [], warnings: [] }
     const next = withRoad({ road, stops }, short, surveyRoad(short.points), () => 'x')
     expect(next.stops.map((stop) => stop.name)).toEqual(['Pell Harbour', 'Low Stannet', 'Quillby'])
     expect(next.leftOut).toContain('Skerry Point')

@@ -4,7 +4,7 @@ import { hazardSchema } from '../../core/hazard'
 import { heaviestPush, Landscape, roadView, worstPushOut } from '../../core/ledger'
 import type { Reference } from '../../core/reference'
 import { surveyRoad, type RoadPoint } from '../../core/road'
-import { stopSchema } from '../../core/supply'
+import { stopSchema, supplyFamilySchema } from '../../core/supply'
 import { tripSchema, type Trip } from '../../core/trip'
 
 /**
@@ -23,8 +23,8 @@ const walk = (km: number) => km / kmPerHour
 
 const reference: Reference = {
   families: [
-    { id: 'tube', name: 'tube', variant: 'none', commonness: {}, otherwise: 1, unit: 'piece' },
-    { id: 'cable', name: 'cable', variant: 'none', commonness: {}, otherwise: 1, unit: 'piece' },
+    supplyFamilySchema.parse({ id: 'tube', name: 'tube', variant: 'none' }),
+    supplyFamilySchema.parse({ id: 'cable', name: 'cable', variant: 'none' }),
   ],
   services: [
     { id: 'bike-shop', name: 'bike shop', mends: true, stocks: { tube: 0.95, cable: 0.9 } },
@@ -41,11 +41,15 @@ const stops = [
   { id: 'hamlet', name: 'Hamlet', roadKm: 50, exit: 'bus' },
   { id: 'petrol', name: 'Petrol', roadKm: 80, services: [{ kind: 'petrol' }] },
 ]
-function landscape(change: { stops?: object[]; stretches?: object[]; dials?: object } = {}): Landscape {
+function landscape(
+  change: { stops?: object[]; stretches?: object[]; dials?: object; ride?: object; forecast?: object } = {},
+): Landscape {
   const trip = tripSchema.parse({
     format: 'rag-tin.trip/1',
     name: 'by hand',
     road: { points, stretches: change.stretches ?? [] },
+    ride: change.ride,
+    forecast: change.forecast,
     stops: change.stops ?? stops,
     dials: { nightOutH: 0, rideOverH: 2, ...change.dials },
   })
@@ -75,8 +79,8 @@ describe('gaps by what the places stock', () => {
     expect(kmOf(landscape(), 'hanger-a1').flat()).toEqual([0, expect.closeTo(100, 6)])
   })
   it('close where less trust is asked, and open where more is', () => {
-    expect(kmOf(landscape({ dials: { trust: 0.7 } }), 'tube')).toHaveLength(3)
-    expect(kmOf(landscape({ dials: { trust: 0.71 } }), 'tube')).toHaveLength(2)
+    expect(kmOf(landscape({ dials: { trust: 0.66 } }), 'tube')).toHaveLength(3)
+    expect(kmOf(landscape({ dials: { trust: 0.67 } }), 'tube')).toHaveLength(2)
     expect(kmOf(landscape({ dials: { trust: 1 } }), 'tube')).toHaveLength(1)
   })
 })
@@ -160,7 +164,89 @@ describe('what failing costs in a gap', () => {
   })
 })
 
+describe('a lift', () => {
+  const silent = [{ id: 's', fromKm: 30, toKm: 70, surface: 'gravel', signal: false }]
+  it('is waited for where a call gets through, and walked to elsewhere', () => {
+    const lift = landscape({ stretches: silent, dials: { liftWaitH: 2 } }).liftAlong(1)!
+    const land = landscape({ stretches: silent, dials: { liftWaitH: 2 } })
+    expect(hoursAt(land, lift, 10)).toBe(2)
+    expect(hoursAt(land, lift, 30)).toBe(2)
+    expect(hoursAt(land, lift, 50)).toBeCloseTo(2 + walk(20), 2)
+    expect(hoursAt(land, lift, 62.5)).toBeCloseTo(2 + walk(7.5), 2)
+  })
+  it('never comes where none may be called, or where the whole road is silent', () => {
+    expect(landscape().liftAlong(1)).toBeUndefined()
+    const nowhere = landscape({
+      stretches: [{ ...silent[0]!, fromKm: 0, toKm: survey.lengthKm }],
+      dials: { liftWaitH: 2 },
+    })
+    expect(hoursAt(nowhere, nowhere.liftAlong(1)!, 50)).toBe(Infinity)
+    expect(nowhere.exposures(flat, 'tube', 1).every(({ lossH }) => Number.isFinite(lossH))).toBe(true)
+  })
+})
+
+describe('who comes by', () => {
+  it('is the mean over the gap, by how hard the road is on the part', () => {
+    const stretches = [
+      { id: 'a', fromKm: 20, toKm: 50, surface: 'gravel', traffic: 'busy' },
+      { id: 'b', fromKm: 50, toKm: 80, surface: 'gravel', traffic: 'empty' },
+    ]
+    const passing = landscape({ stretches })
+      .exposures(flat, 'tube', 1)
+      .map(({ passersBy }) => passersBy)
+    expect(passing).toEqual([expect.closeTo(1, 9), expect.closeTo((2 + 0.25) / 2, 9), expect.closeTo(1, 9)])
+  })
+})
+
+describe('the weather of a day', () => {
+  const ride = { start: '2026-06-12T08:00', ridingH: 2, pauseH: 0 }
+  const wetFlat = { ...flat, onRoad: [{ when: 'wet' as const, times: 3 }] }
+  const weather = (...days: object[]) => landscape({ ride, forecast: { days } })
+  const day = (date: string, rainMm: number, lowC = 12) => ({ date, lowC, highC: 20, rainMm, windKmH: 10 })
+  const weighted = (land: Landscape) => land.exposures(wetFlat, 'cable', 1).map(({ weightedKm }) => weightedKm)
+
+  // Gravel at 15 km/h, two hours a day: 30 km on the Friday, 30 on the Saturday.
+  it('makes its kilometres wet from 2 mm of rain on', () => {
+    expect(weighted(weather(day('2026-06-13', 1.9)))[1]).toBeCloseTo(80, 6)
+    expect(weighted(weather(day('2026-06-13', 2)))[1]).toBeCloseTo(80 + 2 * 30, 6)
+    expect(weighted(weather(day('2026-06-12', 9)))).toEqual([expect.closeTo(60, 6), expect.closeTo(80 + 2 * 10, 6)])
+  })
+  it('makes nights out dearer when it is cold, and more so in rain', () => {
+    const lossOf = (...days: object[]) =>
+      landscape({ ride, dials: { nightOutH: 10 }, forecast: { days } }).exposures(flat, 'cable', 1)[0]!.lossH
+    const mild = lossOf(day('2026-06-12', 0))
+    expect(lossOf()).toBe(mild)
+    // At 0 °C a night costs half as much again: loss = walk · (1 + 10 · 1.5 / 10).
+    expect(lossOf(day('2026-06-12', 0, 0)) / mild).toBeCloseTo(2.5 / 2, 9)
+    expect(lossOf(day('2026-06-12', 5, 0)) / mild).toBeCloseTo((1 + 1.5 * 1.3) / 2, 9)
+  })
+  it('is left out while nobody knows the day', () => {
+    const undated = landscape({ forecast: { days: [day('2026-06-12', 20)] } })
+    expect(weighted(undated)[1]).toBeCloseTo(80, 6)
+  })
+})
+
 describe('the way to help of any kind', () => {
+  it('changes along the road no faster than one walks', () => {
+    const place = fc.record({ roadKm: fc.double({ min: 0, max: 99, noNaN: true }), offRoadM: fc.nat(20_000) })
+    fc.assert(
+      fc.property(fc.array(place, { maxLength: 8 }), (places) => {
+        const asStops = places.map((at, i) => stopSchema.parse({ id: `s${i}`, name: `s${i}`, exit: 'train', ...at }))
+        const land = landscape({ stops: asStops })
+        const { hours } = land.pushOutToHelp(1.15)
+        for (let i = 1; i < hours.length; i++) {
+          const steepest = 1.15 * walk(land.grid.km[i]! - land.grid.km[i - 1]!)
+          expect(Math.abs(hours[i]! - hours[i - 1]!)).toBeLessThanOrEqual(steepest + 1e-9)
+        }
+      }),
+      { numRuns: 60 },
+    )
+  })
+  it('is the better of the ways ahead and back', () => {
+    const { hours, ahead, back } = landscape().pushOutToHelp(1)
+    hours.forEach((value, node) => expect(value).toBe(Math.min(ahead.hours[node]!, back.hours[node]!)))
+  })
+
   it('counts places that mend or let one leave, not every petrol station', () => {
     expect(
       landscape()

@@ -8,7 +8,8 @@ import { fixSchema, residualHours } from '../../core/fix'
 import { hazardSchema } from '../../core/hazard'
 import { buildLedger, classesOf, Landscape, readLedger, worstPushOut } from '../../core/ledger'
 import type { Reference } from '../../core/reference'
-import { surveyRoad, type RoadPoint } from '../../core/road'
+import { plainRoad, surveyRoad, type RoadPoint } from '../../core/road'
+import { newStop, serviceSchema, supplyFamilySchema } from '../../core/supply'
 import { tripSchema, type Trip } from '../../core/trip'
 import { workedExample } from '../ledgers'
 
@@ -19,7 +20,7 @@ import { workedExample } from '../ledgers'
 const kmOfDegree = (Math.PI * 6378.137) / 180
 const line: RoadPoint[] = Array.from({ length: 101 }, (_, i) => [0, i / kmOfDegree, 10])
 const reference: Reference = {
-  families: [{ id: 'tube', name: 'tube', variant: 'bead', commonness: { '622': 1 }, otherwise: 0.1, unit: 'tube' }],
+  families: [supplyFamilySchema.parse({ id: 'tube', name: 'tube', variant: 'bead', commonness: { '622': 1 } })],
   services: [{ id: 'shop', name: 'shop', mends: true, stocks: { tube: 0.9 } }],
   functions: [{ id: 'lever', name: 'lever' }],
   techniques: [{ id: 'change', name: 'change a tube', difficulty: 'easy' }],
@@ -111,11 +112,11 @@ describe('what moves a ledger', () => {
   })
   it('what is known of the very place counts before what is usual', () => {
     const [town] = trip().stops
-    const stops = [{ ...town!, services: [{ kind: 'shop', hours: '', stocks: { 'tube-622': 0.1 } }] }]
+    const stops = [{ ...town!, services: [serviceSchema.parse({ kind: 'shop', stocks: { 'tube-622': 0.1 } })] }]
     expect(build({ stops }).ledger.stocks[0]!.gaps).toEqual([[0, 1]])
   })
   it('a smooth road halves the rate where it is smooth', () => {
-    const stretches = [{ id: 's', fromKm: 0, toKm: 20, surface: 'asphalt' as const, thorns: false, wet: false }]
+    const stretches = [{ id: 's', fromKm: 0, toKm: 20, ...plainRoad, surface: 'asphalt' as const }]
     const built = build({ road: { ...trip().road, stretches } })
     expect(built.notes[0]!.expected).toBeCloseTo((0.5 * 20 + 20) / 1000, 6)
   })
@@ -127,7 +128,7 @@ describe('what moves a ledger', () => {
     expect(success(0.5)).toBeCloseTo((0.25 + 0.5 * (0.92 - 0.25)) * 0.8, 9)
   })
   it('an exit ends the walk at the price of the ride', () => {
-    const exit = { id: 'x', name: 'X', roadKm: 70, offRoadM: 0, services: [], exit: 'bus' as const, note: '' }
+    const exit = { ...newStop('x', 'X', 70), exit: 'bus' as const }
     const long = { ...dials, trust: 0.95, rideOverH: 1 }
     const without = claimOf(build({ dials: long }), 'flat/b/g1/k1').lossH
     const withExit = claimOf(build({ dials: long, stops: [...trip().stops, exit] }), 'flat/b/g1/k1').lossH

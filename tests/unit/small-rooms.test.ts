@@ -4,7 +4,17 @@ import { z } from 'zod'
 import { doublesOf, laidOutG, pinSchema, thingSchema } from '../../core/bench'
 import { handSuccess, successBySkill, type Skill } from '../../core/crew'
 import { checkAgainst, Faults, pathInWords } from '../../core/fault'
-import { offers, stockChance, stopSchema, isHelp, readClass } from '../../core/supply'
+import {
+  isHelp,
+  knownFroms,
+  parcelArrives,
+  readClass,
+  serviceSchema,
+  stockChance,
+  stopSchema,
+  type KnownFrom,
+  type Stop,
+} from '../../core/supply'
 import { catalogue } from '../../catalogue'
 import {
   readMeasure,
@@ -48,12 +58,22 @@ describe('what places stock', () => {
   const { services, families } = catalogue
   const stop = (kind: string, stocks: Record<string, number> = {}) =>
     stopSchema.parse({ id: 's', name: 's', roadKm: 1, services: [{ kind, stocks }] })
+  const chance = (place: Stop, classId: string) => stockChance(place.services[0]!, classId, services, families)
 
   it('what is known of a place outweighs what is usual, either way', () => {
     const known = stop('supermarket', { 'hanger-k9': 1 })
-    expect(offers(known, 'hanger-k9', 0.9, services, families)).toBe(true)
-    const empty = stop('bike-shop', { 'tube-622': 0 })
-    expect(offers(empty, 'tube-622', 0.1, services, families)).toBe(false)
+    expect(chance(known, 'hanger-k9')).toBe(1)
+    expect(chance(stop('bike-shop', { 'tube-622': 0 }), 'tube-622')).toBe(0)
+  })
+  it('one’s own parcel outweighs both', () => {
+    const post = stopSchema.parse({ id: 's', name: 's', roadKm: 1, services: [{ kind: 'post', parcel: { chain: 1 } }] })
+    expect(chance(post, 'chain')).toBe(parcelArrives)
+  })
+  it('what is only said to be there is believed less', () => {
+    const from = (knownFrom: KnownFrom) =>
+      stockChance(serviceSchema.parse({ kind: 'bike-shop', knownFrom }), 'tube-622', services, families)
+    expect(knownFroms.map(from)).toEqual([...knownFroms.map(from)].sort((a, b) => b - a))
+    expect(from('hearsay')).toBeCloseTo(from('asked') * 0.6, 12)
   })
   it('a bicycle shop has a usual tube sooner than an odd one', () => {
     const service = stop('bike-shop').services[0]!
@@ -63,7 +83,7 @@ describe('what places stock', () => {
     expect(odd).toBeGreaterThan(0)
   })
   it('a kind of place nobody has heard of stocks nothing and mends nothing', () => {
-    expect(offers(stop('observatory'), 'tube-622', 0.01, services, families)).toBe(false)
+    expect(chance(stop('observatory'), 'tube-622')).toBe(0)
     expect(isHelp(stop('observatory'), services)).toBe(false)
   })
   it('an exit is help though nothing is sold there', () => {
@@ -81,7 +101,7 @@ describe('what places stock', () => {
         const variants = ['', '622', '12', 'a1', '290', 'cable', ...Object.keys(family.commonness)]
         for (const variant of variants) {
           const classId = variant ? `${family.id}-${variant}` : family.id
-          const chance = stockChance({ kind: kind.id, hours: '', stocks: {} }, classId, services, families)
+          const chance = stockChance(serviceSchema.parse({ kind: kind.id }), classId, services, families)
           expect(chance).toBeGreaterThanOrEqual(0)
           expect(chance).toBeLessThanOrEqual(1)
         }

@@ -99,6 +99,14 @@ describe('nights that are settled', () => {
     const stay = table.stayAt(180)
     expect((stay.leaves - stay.arrives) / 60).toBeCloseTo(24 + 15, 1)
   })
+  it('that are far off have the way to them shared out evenly', () => {
+    // 20 km/h: km 280 is 14 h off, two days of 7; km 200 is 10 h, one long day; km 220 is 11 h, two of 5.5.
+    const ends = (roadKm: number) =>
+      timetable({ nights: [{ id: 'n', roadKm }], ridingH: 7 }).days.map(({ toKm }) => Math.round(toKm))
+    expect(ends(280).slice(0, 2)).toEqual([140, 280])
+    expect(ends(200)[0]).toBe(200)
+    expect(ends(220).slice(0, 2)).toEqual([110, 220])
+  })
   it('nobody stops for the night half an hour before the end', () => {
     // 290 km are 14.5 h in the saddle; the 15 h to the end are ridden in one.
     expect(timetable({ ridingH: 14.51 }).days).toHaveLength(1)

@@ -6,7 +6,7 @@ import { deedsInWords, doublesOf } from '../../core/bench'
 import { bestHands } from '../../core/crew'
 import { appliesTo } from '../../core/hazard'
 import { referenceSchema } from '../../core/reference'
-import { classInWords, readClass, stockChance } from '../../core/supply'
+import { classInWords, readClass, serviceSchema, stockChance } from '../../core/supply'
 import { faultLines, migrate, readTrip, readTripText, tripJsonSchema } from '../../core/trip'
 import { wordsForChance, wordsForGrams, wordsForHours, wordsForKm, wordsForStretch } from '../../core/units'
 
@@ -113,6 +113,7 @@ describe('reading a trip document', () => {
       'name',
       'road',
       'ride',
+      'forecast',
       'stops',
       'bikes',
       'crew',
@@ -182,7 +183,7 @@ describe('the catalogue', () => {
     expect(appliesTo(fix('plug-hole').applies, traitsOf(bike!, { ...bike!.tyres.rear, tubeless: false }))).toBe(false)
   })
   it('stocks odd sizes less', () => {
-    const shop = { kind: 'bike-shop', hours: '', stocks: {} }
+    const shop = serviceSchema.parse({ kind: 'bike-shop', knownFrom: 'asked' })
     const chance = (classId: string) => stockChance(shop, classId, catalogue.services, catalogue.families)
     expect(chance('tube-622')).toBeGreaterThan(0.9)
     expect(chance('tube-349')).toBeLessThan(0.4)

@@ -80,7 +80,7 @@ const gapsOf = (trip: Trip) =>
 describe('gaps on the day', () => {
   it('grow where a shop is shut when one comes by', () => {
     expect(gapsOf(planned('2026-06-12T08:30'))[1]).toEqual([71, 311])
-    // A day later one is in Quillby on Saturday at 14:43; its shop shuts at two until Tuesday.
+    // A day later one is in Quillby on Saturday at 14:42; its shop shuts at two until Tuesday.
     expect(gapsOf(planned('2026-06-13T08:30'))[0]).toEqual([0, 311])
     // An hour sooner, and it is open.
     expect(gapsOf(planned('2026-06-13T07:30'))[0]).toEqual([0, 71])
@@ -106,7 +106,7 @@ describe('gaps on the day', () => {
     expect(view.stops.map(({ stop }) => stop)).toEqual(trip.stops.map(({ id }) => id))
     const quillby = view.stops.find(({ stop }) => stop === 'quillby')!
     expect(quillby.visits.map(({ found }) => found)).toEqual(['shut', 'open', 'uncertain'])
-    expect(momentInWords(quillby.stay.arrives)).toBe('Sat 14:43')
+    expect(momentInWords(quillby.stay.arrives)).toBe('Sat 14:42')
     expect(rideView(new Landscape(planned(null), survey, catalogue), planned(null), survey)).toBeUndefined()
   })
 })

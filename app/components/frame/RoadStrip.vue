@@ -9,7 +9,7 @@ import { pointBefore } from '~~/core/road'
 
 /** The road from end to end: heights, hours to help, stops, gaps. Stops can be moved where editable. */
 const props = defineProps<{ editable?: boolean }>()
-const emit = defineEmits<{ move: [stopId: string, roadKm: number]; settle: [] }>()
+const emit = defineEmits<{ move: [stopId: string, roadKm: number] }>()
 
 const store = useTripStore()
 const kit = useKitStore()
@@ -18,8 +18,12 @@ const { km, climb } = useView()
 
 const box = useTemplateRef('box')
 const { width } = useElementSize(box)
-const height = 128
-const base = 84
+const height = 142
+const base = 82
+/** Where the band of surfaces lies, under the stops. */
+const band = 92
+/** Where the names are written. */
+const names = 118
 const top = 22
 
 const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
@@ -105,33 +109,33 @@ const titleOnLeft = computed(() => {
   return x.value(at) < width.value / 2
 })
 
-let dragging: string | undefined
+/** What is held: the cursor, or a stop, which a thumb that only trembles does not move. */
+let held: { stop: string | undefined; fromX: number; moved: boolean } | undefined
+const tremblePx = 5
 function kmAt(event: PointerEvent): number {
   const left = box.value!.getBoundingClientRect().left
-  const at = x.value.invert(event.clientX - left)
-  return Math.min(Math.max(at, 0), lengthKm.value)
+  return onRoad(x.value.invert(event.clientX - left))
 }
-function press(event: PointerEvent, stopId?: string) {
-  if (stopId && props.editable) dragging = stopId
-  else dragging = 'cursor'
+function press(event: PointerEvent, stop?: { id: string; roadKm: number }) {
+  const taken = props.editable ? stop : undefined
+  held = { stop: taken?.id, fromX: event.clientX, moved: false }
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  if (dragging === 'cursor') {
-    selection.cursorKm = kmAt(event)
-    const inside = gaps.value.find((gap) => gap.fromKm <= selection.cursorKm && selection.cursorKm < gap.toKm)
-    if (inside) selection.gap = inside
-  }
+  selection.cursorKm = stop?.roadKm ?? kmAt(event)
+  const inside = gaps.value.find((gap) => gap.fromKm <= selection.cursorKm && selection.cursorKm < gap.toKm)
+  if (inside && !taken) selection.gap = inside
   event.stopPropagation()
 }
 function drag(event: PointerEvent) {
-  if (!dragging) return
+  if (!held) return
+  event.stopPropagation()
+  held.moved ||= Math.abs(event.clientX - held.fromX) > tremblePx
+  if (held.stop && !held.moved) return
   const at = kmAt(event)
   selection.cursorKm = at
-  if (dragging !== 'cursor') emit('move', dragging, Math.round(at * 10) / 10)
-  event.stopPropagation()
+  if (held.stop) emit('move', held.stop, Math.round(at * 10) / 10)
 }
 function release() {
-  if (dragging && dragging !== 'cursor') emit('settle')
-  dragging = undefined
+  held = undefined
 }
 
 const steps: Record<string, number> = {
@@ -247,6 +251,8 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
           </text>
         </g>
 
+        <SurfaceBand :x="x" :km-at="kmAt" :y="band" :editable="editable ?? false" />
+
         <g
           v-for="stop in stops"
           :key="stop.id"
@@ -259,7 +265,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
           :aria-valuenow="editable ? Math.round(stop.roadKm) : undefined"
           :aria-valuetext="editable ? km(stop.roadKm) : undefined"
           class="stop"
-          @pointerdown="press($event, stop.id)"
+          @pointerdown="press($event, stop)"
           @pointermove="drag"
           @pointerup="release"
           @keydown="keyStop($event, stop.id, stop.roadKm)"
@@ -279,7 +285,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
           v-for="label in labels"
           :key="label.id"
           :x="label.x"
-          :y="base + 24 + label.row * 14"
+          :y="names + label.row * 14"
           :text-anchor="label.anchor"
           class="pointer-events-none fill-ink text-[11px]"
         >

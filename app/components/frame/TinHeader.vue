@@ -115,6 +115,11 @@ async function signOut() {
               >Export the road as GPX</a
             >
           </MenuItem>
+          <MenuItem v-if="store.trip?.road.points.length && store.trip.ride.start" v-slot="{ active }">
+            <a :href="`/api/trips/${store.id}/road?times`" class="menu-line" :class="{ 'bg-well': active }" download
+              >Export it with the ride’s times</a
+            >
+          </MenuItem>
           <MenuItem v-slot="{ active }">
             <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="toggleUnits">
               Show {{ system === 'metric' ? 'ounces and miles' : 'grams and kilometres' }}

@@ -1,14 +1,51 @@
 <script setup lang="ts">
-import { dayInWords, hoursOfTime, timeOf, timeOfHours, type LitDay, type Ride } from '~~/core/ride'
+import { CloudSun } from '@lucide/vue'
+import { until } from '@vueuse/core'
+import {
+  dateOf,
+  dayInWords,
+  daylightInWords,
+  hoursOfTime,
+  timeOf,
+  timeOfHours,
+  type LitDay,
+  type Ride,
+} from '~~/core/ride'
 import { surfaces } from '~~/core/road'
+import { forecastSchema, isWet, weatherInWords } from '~~/core/weather'
 
 /** When the ride is and how fast; the days that come of it. */
 const store = useTripStore()
 const kit = useKitStore()
-const { km, stretch, climb } = useView()
+const { km, stretch, climb, system } = useView()
 
 const ride = computed(() => store.trip!.ride)
 const days = computed(() => kit.reckoning?.ride?.days ?? [])
+const weather = computed(() => new Map(store.trip!.forecast.days.map((day) => [day.date, day])))
+const asking = ref(false)
+const problem = ref('')
+
+async function askForecast() {
+  asking.value = true
+  problem.value = ''
+  try {
+    void store.save()
+    await until(() => store.saving === 'saved' && store.dirty.size === 0).toBe(true, { timeout: 5000 })
+    const forecast = forecastSchema.parse(await api<unknown>(`/api/trips/${store.id}/forecast`, { method: 'POST' }))
+    store.edit('ask for the weather', { forecast })
+  } catch (error) {
+    problem.value = linesOf(error).join(' ')
+  } finally {
+    asking.value = false
+  }
+}
+function forgetForecast() {
+  store.edit('forget the weather', { forecast: forecastSchema.parse({}) })
+}
+function weatherOf(day: LitDay): { words: string; wet: boolean } | undefined {
+  const said = weather.value.get(dateOf(day.startsAt))
+  return said && { words: weatherInWords(said, system.value), wet: isWet(said) }
+}
 
 function set<K extends keyof Ride>(key: K, value: Ride[K], label: string) {
   store.edit(`set ${label}`, { ride: { ...ride.value, [key]: value } })
@@ -26,10 +63,6 @@ function setCountry(event: Event) {
   const value = input.value.trim().toLowerCase()
   if (value === '' || /^[a-z]{2}$/.test(value)) set('country', value || null, 'the country')
   else input.value = ride.value.country ?? ''
-}
-function sun({ daylight }: LitDay): string {
-  if (daylight.kind !== 'rises and sets') return `the sun ${daylight.kind}`
-  return `${timeOf(daylight.rises)}–${timeOf(daylight.sets)}`
 }
 </script>
 
@@ -131,7 +164,8 @@ function sun({ daylight }: LitDay): string {
             <th scope="col" class="text-right font-normal max-md:hidden">far</th>
             <th scope="col" class="text-right font-normal">up</th>
             <th scope="col" class="font-normal md:pl-6!">on the road</th>
-            <th scope="col" class="pr-4 font-normal">daylight</th>
+            <th scope="col" class="font-normal">daylight</th>
+            <th scope="col" class="pr-4 font-normal">weather</th>
           </tr>
         </thead>
         <tbody>
@@ -141,13 +175,35 @@ function sun({ daylight }: LitDay): string {
             <td class="figures whitespace-nowrap text-right max-md:hidden">{{ km(day.toKm - day.fromKm) }}</td>
             <td class="figures whitespace-nowrap text-right">{{ climb(day.climbM) }}</td>
             <td class="figures whitespace-nowrap md:pl-6!">{{ timeOf(day.startsAt) }}–{{ timeOf(day.endsAt) }}</td>
-            <td class="figures whitespace-nowrap pr-4">
-              {{ sun(day) }}
+            <td class="figures whitespace-nowrap">
+              {{ daylightInWords(day) }}
               <strong v-if="day.darkH > 0.05" class="text-brass">{{ day.darkH.toFixed(1) }} h in the dark</strong>
+            </td>
+            <td class="figures whitespace-nowrap pr-4" :class="weatherOf(day)?.wet ? 'font-semibold text-petrol' : ''">
+              {{ weatherOf(day)?.words ?? '—' }}
             </td>
           </tr>
         </tbody>
       </table>
     </div>
+    <footer
+      v-if="days.length"
+      class="flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-line px-4 py-2 text-sm"
+    >
+      <p class="min-w-0 flex-1 text-soft">
+        <template v-if="problem"
+          ><span role="alert" class="text-madder">{{ problem }}</span></template
+        >
+        <template v-else-if="weather.size">
+          Weather: {{ store.trip!.forecast.from || 'typed by hand' }}. Rain makes a day’s road wet; cold and rain make a
+          night out dearer.
+        </template>
+        <template v-else>No weather: every day counts as dry and mild.</template>
+      </p>
+      <button v-if="weather.size" type="button" class="knob" @click="forgetForecast">Forget the weather</button>
+      <button type="button" class="knob" :disabled="asking" @click="askForecast">
+        <CloudSun :size="15" aria-hidden="true" />{{ asking ? 'Asking …' : 'Ask for the weather' }}
+      </button>
+    </footer>
   </section>
 </template>

@@ -1,44 +1,59 @@
 <script setup lang="ts">
-import { Plus, Trash2 } from '@lucide/vue'
-import { surfaces, type Stretch, type Surface } from '~~/core/road'
+import { Brush, Plus } from '@lucide/vue'
+import { mosaic, moveEdge, paint, surfaces, traffics, type Piece, type StretchTraits } from '~~/core/road'
 
-/** What the road is made of, stretch by stretch; the rest counts as dry gravel. */
+/** What the road is like from end to end: painted along the strip with a brush, or set row by row. */
 const store = useTripStore()
 const kit = useKitStore()
+const selection = useSelection()
 
 const road = computed(() => store.trip!.road)
-const stretches = computed(() => [...road.value.stretches].sort((a, b) => a.fromKm - b.fromKm))
 const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
+const pieces = computed(() => mosaic(road.value.stretches, lengthKm.value))
+const newId = () => crypto.randomUUID().slice(0, 8)
 
-function put(label: string, next: Stretch[]) {
-  store.edit(label, { road: { ...road.value, stretches: next } })
+/** What one can say of a road with one stroke. */
+const brushes: { name: string; says: Partial<StretchTraits> }[][] = [
+  surfaces.map((surface) => ({ name: surface, says: { surface } })),
+  [
+    { name: 'thorns', says: { thorns: true } },
+    { name: 'no thorns', says: { thorns: false } },
+  ],
+  [
+    { name: 'wet', says: { wet: true } },
+    { name: 'dry', says: { wet: false } },
+  ],
+  [
+    { name: 'no signal', says: { signal: false } },
+    { name: 'signal', says: { signal: true } },
+  ],
+  traffics.map((traffic) => ({ name: traffic, says: { traffic } })),
+]
+const isPicked = (says: Partial<StretchTraits>) => JSON.stringify(selection.brush) === JSON.stringify(says)
+function pick(says: Partial<StretchTraits>) {
+  selection.brush = isPicked(says) ? undefined : says
 }
-function change(stretch: Stretch, part: Partial<Stretch>) {
-  put(
-    'change a stretch',
-    road.value.stretches.map((other) => (other.id === stretch.id ? { ...other, ...part } : other)),
-  )
-}
-function add() {
-  const fromKm = stretches.value.at(-1)?.toKm ?? 0
-  const from = fromKm < lengthKm.value ? fromKm : 0
-  put('add a stretch', [
-    ...road.value.stretches,
-    {
-      id: crypto.randomUUID().slice(0, 8),
-      fromKm: from,
-      toKm: lengthKm.value,
-      surface: 'gravel',
-      thorns: false,
-      wet: false,
+onBeforeUnmount(() => (selection.brush = undefined))
+
+function say(piece: Piece, says: Partial<StretchTraits>) {
+  store.edit('mark the road', {
+    road: {
+      ...road.value,
+      stretches: paint(road.value.stretches, lengthKm.value, piece.fromKm, piece.toKm, says, newId),
     },
-  ])
+  })
 }
-function remove(stretch: Stretch) {
-  put(
-    'remove a stretch',
-    road.value.stretches.filter((other) => other.id !== stretch.id),
-  )
+function pull(edgeKm: number, toKm: number) {
+  const stretches = moveEdge(road.value.stretches, lengthKm.value, edgeKm, toKm, newId)
+  store.edit('move an edge of a stretch', { road: { ...road.value, stretches } })
+}
+/** Cuts the piece the cursor stands in, by marking what lies behind it. */
+function add() {
+  const at = Math.round(selection.cursorKm * 10) / 10
+  const piece = pieces.value.find(({ fromKm, toKm }) => fromKm <= at && at < toKm)
+  if (!piece) return
+  const surface = surfaces[(surfaces.indexOf(piece.surface) + 1) % surfaces.length]!
+  say({ ...piece, fromKm: at }, { surface })
 }
 </script>
 
@@ -47,63 +62,98 @@ function remove(stretch: Stretch) {
     <summary class="px-4 py-2.5 font-semibold">
       Surfaces
       <span class="font-normal text-soft"
-        >{{ stretches.length ? `${stretches.length} stretches` : 'none marked' }}; what is not marked counts as dry
-        gravel</span
+        >and thorns, water, signal and company: {{ pieces.length }} {{ pieces.length === 1 ? 'stretch' : 'stretches' }};
+        unmarked is dry, quiet gravel</span
       >
     </summary>
     <div class="border-t border-line p-4">
-      <ul class="space-y-1.5" aria-label="Stretches of the road">
-        <li v-for="stretch in stretches" :key="stretch.id" class="flex flex-wrap items-center gap-2 text-sm">
+      <p id="brush-title" class="text-sm text-soft">
+        <Brush :size="14" class="inline" aria-hidden="true" /> Pick a brush, then drag along the band under the strip;
+        the band’s edges can be dragged without one.
+      </p>
+      <div class="mt-2 flex flex-wrap gap-x-4 gap-y-1.5" role="group" aria-labelledby="brush-title">
+        <span v-for="(group, g) in brushes" :key="g" class="flex flex-wrap gap-1">
+          <button
+            v-for="brush in group"
+            :key="brush.name"
+            type="button"
+            class="rounded-sm border px-2 py-0.5 text-sm max-md:min-h-11"
+            :class="isPicked(brush.says) ? 'border-petrol bg-petrol text-on-petrol' : 'border-line hover:border-petrol'"
+            :aria-pressed="isPicked(brush.says)"
+            @click="pick(brush.says)"
+          >
+            {{ brush.name }}
+          </button>
+        </span>
+      </div>
+      <ul class="mt-4 space-y-1.5" aria-label="Stretches of the road">
+        <li v-for="(piece, i) in pieces" :key="piece.fromKm" class="flex flex-wrap items-center gap-2 text-sm">
           <MeasureField
             class="w-24"
             label="From"
             label-hidden
-            :model-value="stretch.fromKm"
+            :model-value="piece.fromKm"
             amount="road"
-            :most="stretch.toKm - 0.01"
-            @update:model-value="$event !== null && change(stretch, { fromKm: $event })"
+            :least="i === 0 ? 0 : pieces[i - 1]!.fromKm + 0.01"
+            :most="i === 0 ? 0 : piece.toKm - 0.01"
+            @update:model-value="$event !== null && pull(piece.fromKm, $event)"
           />
           <span class="text-soft">to</span>
           <MeasureField
             class="w-24"
             label="To"
             label-hidden
-            :model-value="stretch.toKm"
+            :model-value="piece.toKm"
             amount="road"
-            :least="stretch.fromKm + 0.01"
-            :most="lengthKm"
-            @update:model-value="$event !== null && change(stretch, { toKm: $event })"
+            :least="i === pieces.length - 1 ? lengthKm : piece.fromKm + 0.01"
+            :most="i === pieces.length - 1 ? lengthKm : pieces[i + 1]!.toKm - 0.01"
+            @update:model-value="$event !== null && pull(piece.toKm, $event)"
           />
           <select
             class="slot w-32!"
-            :value="stretch.surface"
+            :value="piece.surface"
             aria-label="Surface"
-            @change="change(stretch, { surface: ($event.target as HTMLSelectElement).value as Surface })"
+            @change="say(piece, { surface: ($event.target as HTMLSelectElement).value as StretchTraits['surface'] })"
           >
             <option v-for="surface in surfaces" :key="surface" :value="surface">{{ surface }}</option>
+          </select>
+          <select
+            class="slot w-24!"
+            :value="piece.traffic"
+            aria-label="Company"
+            @change="say(piece, { traffic: ($event.target as HTMLSelectElement).value as StretchTraits['traffic'] })"
+          >
+            <option v-for="traffic in traffics" :key="traffic" :value="traffic">{{ traffic }}</option>
           </select>
           <label class="flex items-center gap-1.5"
             ><input
               type="checkbox"
               class="size-4 accent-petrol"
-              :checked="stretch.thorns"
-              @change="change(stretch, { thorns: !stretch.thorns })"
+              :checked="piece.thorns"
+              @change="say(piece, { thorns: !piece.thorns })"
             />thorns</label
           >
           <label class="flex items-center gap-1.5"
             ><input
               type="checkbox"
               class="size-4 accent-petrol"
-              :checked="stretch.wet"
-              @change="change(stretch, { wet: !stretch.wet })"
+              :checked="piece.wet"
+              @change="say(piece, { wet: !piece.wet })"
             />wet</label
           >
-          <button type="button" class="knob knob-bare" aria-label="Remove this stretch" @click="remove(stretch)">
-            <Trash2 :size="15" aria-hidden="true" />
-          </button>
+          <label class="flex items-center gap-1.5"
+            ><input
+              type="checkbox"
+              class="size-4 accent-petrol"
+              :checked="!piece.signal"
+              @change="say(piece, { signal: !piece.signal })"
+            />no signal</label
+          >
         </li>
       </ul>
-      <button type="button" class="knob mt-2" @click="add"><Plus :size="15" aria-hidden="true" />A stretch</button>
+      <button type="button" class="knob mt-3" @click="add">
+        <Plus :size="15" aria-hidden="true" />A new stretch from the cursor on
+      </button>
     </div>
   </details>
 </template>

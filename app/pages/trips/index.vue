@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { FileUp, Trash2 } from '@lucide/vue'
 import { bikeFrom, bikeStarts } from '~~/catalogue'
-import { dialsSchema, tripFormat, type Trip } from '~~/core/trip'
-import { rideSchema } from '~~/core/ride'
-import { emptyRoad } from '~~/core/road'
+import { tripFormat, tripSchema } from '~~/core/trip'
 import { skillWords, type Skill } from '~~/core/crew'
 import { linesOf } from '~/composables/useApi'
 
@@ -55,12 +53,9 @@ async function create(document: unknown) {
   }
 }
 function begin() {
-  const trip: Trip = {
+  const trip = tripSchema.parse({
     format: tripFormat,
     name: name.value.trim() || 'A trip without a name',
-    road: emptyRoad,
-    ride: rideSchema.parse({}),
-    stops: [],
     bikes: riders.value.map((rider, i) => bikeFrom(rider.bike, `bike-${i + 1}`)),
     crew: riders.value.map((rider, i) => ({
       id: `rider-${i + 1}`,
@@ -69,9 +64,7 @@ function begin() {
       hands: rider.hands,
       skills: {},
     })),
-    bench: [],
-    dials: dialsSchema.parse({}),
-  }
+  })
   void create(trip)
 }
 async function importTrip(file: File) {

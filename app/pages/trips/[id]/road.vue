@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { FileUp, Plus } from '@lucide/vue'
 import { largestGpxBytes, climbRule } from '~~/core/road'
-import { inOrder } from '~~/core/trip'
-import type { Stop } from '~~/core/supply'
+import { dayInWords, readWallClock, timeOf, writeWallClock } from '~~/core/ride'
+import { inOrder, type Trip } from '~~/core/trip'
+import { newStop } from '~~/core/supply'
+import type { ReadLine, RoadReading } from '~/workers/reckon.worker'
 
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { km, climb } = useView()
+const { km } = useView()
 
 const lines = ref<string[]>([])
 const notices = ref<string[]>([])
@@ -32,21 +34,58 @@ async function importRoad(file: File) {
       lines.value = answer.lines.map((line) => `${file.name}: ${line}`)
       return
     }
-    const { road, stops, leftOut, added } = answer.next
-    store.edit(`import ${file.name}`, { road, stops })
-    notices.value = [
-      `${answer.points} points read${added ? `, ${added} waypoints made into stops` : ''}.`,
-      ...answer.warnings,
-      ...(leftOut.length
-        ? [`Beyond the new road’s end, and left out (undo brings them back): ${leftOut.join(', ')}.`]
-        : []),
-    ]
+    before.value = store.trip
+    fileName.value = file.name
+    lay(answer, store.trip!)
   } catch (error) {
     lines.value = [error instanceof Error ? error.message : String(error)]
   } finally {
     reading.value = false
   }
 }
+/** The trip before the last import, so that other lines of the file can be picked in its place. */
+const before = shallowRef<Trip>()
+const fileName = ref('')
+const fileLines = shallowRef<readonly ReadLine[]>([])
+const recordedAt = ref<string | null>(null)
+const choosing = ref(false)
+
+function lay(answer: RoadReading & { ok: true }, from: Trip) {
+  const { road, stops, leftOut, added } = answer.next
+  store.edit(`import ${fileName.value}`, { road, stops }, `import ${fileName.value} ${from.road.points.length}`)
+  fileLines.value = answer.lines
+  recordedAt.value = answer.recordedAt
+  notices.value = [
+    `${answer.points} points read${added ? `, ${added} waypoints made into stops` : ''}.`,
+    ...answer.warnings,
+    ...(leftOut.length
+      ? [`Beyond the new road’s end, and left out (undo brings them back): ${leftOut.join(', ')}.`]
+      : []),
+  ]
+}
+async function pickLines(numbers: number[]) {
+  choosing.value = false
+  const answer = await kit.readLines(numbers, before.value!)
+  if (answer.ok) lay(answer, before.value!)
+  else lines.value = answer.lines.map((line) => `${fileName.value}: ${line}`)
+}
+/** When the file says that its first point was recorded, by the clock on the wall there. */
+const recordedStart = computed(() => {
+  if (!recordedAt.value) return undefined
+  const at = readWallClock(recordedAt.value.slice(0, 16)) + store.trip!.ride.utcOffsetH * 60
+  return at < readWallClock('1971-01-01T00:00') ? undefined : at
+})
+function startAsRecorded() {
+  store.edit('start as recorded', { ride: { ...store.trip!.ride, start: writeWallClock(recordedStart.value!) } })
+  recordedAt.value = null
+}
+function told(next: string[]) {
+  lines.value = []
+  notices.value = next
+  fileLines.value = []
+  recordedAt.value = null
+}
+
 function picked(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
@@ -57,15 +96,7 @@ const over = useFileDrop((file) => void importRoad(file))
 
 function addStop() {
   const roadKm = Math.min(Math.round(selection.cursorKm * 10) / 10, lengthKm.value)
-  const stop: Stop = {
-    id: crypto.randomUUID().slice(0, 8),
-    name: `Stop at ${km(roadKm)}`,
-    roadKm,
-    offRoadM: 0,
-    services: [],
-    exit: null,
-    note: '',
-  }
+  const stop = newStop(crypto.randomUUID().slice(0, 8), `Stop at ${km(roadKm)}`, roadKm)
   store.edit(`add ${stop.name}`, { stops: inOrder([...store.trip!.stops, stop]) })
   void nextTick(() => document.getElementById(`stop-name-${stop.id}`)?.focus())
 }
@@ -80,26 +111,24 @@ function addStop() {
       Drop the GPX file to lay out the road
     </div>
     <header
-      class="sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
+      class="flex flex-wrap md:sticky md:top-0 md:z-10 items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
     >
-      <div class="min-w-0">
+      <div class="min-w-40 flex-1">
         <h1 class="text-2xl">Road</h1>
-        <p v-if="hasRoad && kit.reckoning" class="truncate text-sm text-soft">
-          {{ store.trip!.road.name || 'Unnamed road' }}: <span class="figures">{{ km(lengthKm) }}</span>,
-          <template v-if="kit.reckoning.climbM !== null"
-            ><span class="figures">{{ climb(kit.reckoning.climbM) }} up</span>
-            <span :title="`Rises count from ${climbRule.thresholdM} m on, after a mean over ${climbRule.windowM} m`"
-              >, noise smoothed</span
-            ></template
-          >
-          <template v-else>climbs unknown</template>
+        <p
+          v-if="hasRoad"
+          class="truncate text-sm text-soft"
+          :title="`Climbs count from ${climbRule.thresholdM} m on, after a mean over ${climbRule.windowM} m`"
+        >
+          {{ store.trip!.road.name || 'Unnamed road' }}
         </p>
         <p v-else class="text-sm text-soft">Where help is, and how far one would have to walk.</p>
       </div>
-      <div class="ml-auto flex gap-2">
+      <div class="ml-auto flex flex-wrap gap-2">
         <button v-if="hasRoad" type="button" class="knob" @click="addStop">
           <Plus :size="15" aria-hidden="true" />Stop at {{ km(selection.cursorKm) }}
         </button>
+        <ReshapeMenu v-if="hasRoad" @done="told" @failed="lines = $event" />
         <button
           type="button"
           class="knob"
@@ -126,6 +155,14 @@ function addStop() {
       <FaultLines :lines="lines" title="That file was not taken; the trip is as it was." />
       <div v-if="notices.length" role="status" class="rounded border border-line bg-well px-3 py-2 text-sm">
         <p v-for="notice in notices" :key="notice">{{ notice }}</p>
+        <p v-if="fileLines.length > 1 || recordedStart !== undefined" class="mt-1.5 flex flex-wrap gap-2">
+          <button v-if="fileLines.length > 1" type="button" class="knob" @click="choosing = true">
+            Choose among its {{ fileLines.length }} lines
+          </button>
+          <button v-if="recordedStart !== undefined" type="button" class="knob" @click="startAsRecorded">
+            Begin the ride as recorded, {{ dayInWords(recordedStart) }} at {{ timeOf(recordedStart) }}
+          </button>
+        </p>
       </div>
     </div>
 
@@ -137,9 +174,17 @@ function addStop() {
       </p>
     </div>
     <template v-else>
-      <RideSheet class="mx-4 mt-4" />
-      <StopTable class="mt-4" />
-      <StretchTable class="mx-4 mt-6" />
+      <div class="mx-4 mt-4 space-y-4">
+        <PlaceReadout />
+        <LaneList />
+        <RideSheet />
+      </div>
+      <StopList class="mt-4" />
+      <div class="mx-4 mt-6 space-y-4">
+        <StretchTable />
+        <PlanView />
+      </div>
     </template>
+    <LinesDialog v-if="choosing" :lines="fileLines" @pick="pickLines" @close="choosing = false" />
   </div>
 </template>

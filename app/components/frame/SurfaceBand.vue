@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { mosaic, moveEdge, paint, type Piece } from '~~/core/road'
+
+/** What the road is made of, as a band under the strip: painted over by dragging with a brush, its edges pulled to their place. */
+const props = defineProps<{
+  x: (km: number) => number
+  kmAt: (event: PointerEvent) => number
+  y: number
+  editable: boolean
+}>()
+const store = useTripStore()
+const kit = useKitStore()
+const selection = useSelection()
+const { km } = useView()
+
+const height = 9
+const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
+const stretches = computed(() => store.trip?.road.stretches ?? [])
+const pieces = computed(() => mosaic(stretches.value, lengthKm.value))
+const edges = computed(() => pieces.value.slice(1).map((piece) => piece.fromKm))
+const newId = () => crypto.randomUUID().slice(0, 8)
+/** To a tenth of a kilometre, but never past the end. */
+const tidy = (at: number) => Math.min(Math.round(at * 10) / 10, lengthKm.value)
+
+/** Words first: what the pointer says of a piece. */
+function words(piece: Piece): string {
+  const marks = [
+    piece.surface,
+    piece.thorns && 'thorns',
+    piece.wet && 'wet',
+    !piece.signal && 'no signal',
+    piece.traffic !== 'quiet' && piece.traffic,
+  ]
+  return `${marks.filter(Boolean).join(', ')}, km ${piece.fromKm.toFixed(0)}–${piece.toKm.toFixed(0)}`
+}
+
+const dragging = ref<{ kind: 'paint'; fromKm: number; toKm: number } | { kind: 'edge'; edgeKm: number; toKm: number }>()
+function begin(event: PointerEvent, edgeKm?: number) {
+  if (!props.editable) return
+  if (edgeKm === undefined && !selection.brush) return
+  event.stopPropagation()
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+  const at = tidy(props.kmAt(event))
+  dragging.value =
+    edgeKm === undefined ? { kind: 'paint', fromKm: at, toKm: at } : { kind: 'edge', edgeKm, toKm: edgeKm }
+}
+function drag(event: PointerEvent) {
+  if (!dragging.value) return
+  event.stopPropagation()
+  dragging.value = { ...dragging.value, toKm: tidy(props.kmAt(event)) }
+}
+function end() {
+  const done = dragging.value
+  dragging.value = undefined
+  if (!done) return
+  if (done.kind === 'edge') pull(done.edgeKm, done.toKm)
+  else if (Math.abs(done.toKm - done.fromKm) >= 0.1) {
+    const [fromKm, toKm] = [Math.min(done.fromKm, done.toKm), Math.max(done.fromKm, done.toKm)]
+    put('mark the road', paint(stretches.value, lengthKm.value, fromKm, toKm, selection.brush!, newId))
+  }
+}
+function pull(edgeKm: number, toKm: number, merge?: string) {
+  if (toKm === edgeKm || toKm < 0 || toKm > lengthKm.value) return
+  put('move an edge of a stretch', moveEdge(stretches.value, lengthKm.value, edgeKm, toKm, newId), merge)
+}
+function put(label: string, next: typeof stretches.value, merge?: string) {
+  store.edit(label, { road: { ...store.trip!.road, stretches: next } }, merge)
+}
+function key(event: KeyboardEvent, edgeKm: number, index: number) {
+  const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
+  if (!step || !props.editable) return
+  event.preventDefault()
+  event.stopPropagation()
+  pull(edgeKm, tidy(edgeKm + step * (event.shiftKey ? 10 : 1)), `edge-${index}`)
+}
+const painted = computed(() => {
+  const now = dragging.value
+  if (!now) return undefined
+  const from = now.kind === 'paint' ? now.fromKm : now.edgeKm
+  const [left, right] = [props.x(Math.min(from, now.toKm)), props.x(Math.max(from, now.toKm))]
+  return { left, width: Math.max(1, right - left) }
+})
+</script>
+
+<template>
+  <g
+    :class="editable && selection.brush ? 'cursor-crosshair' : ''"
+    @pointerdown="begin($event)"
+    @pointermove="drag"
+    @pointerup="end"
+    @pointercancel="dragging = undefined"
+  >
+    <defs>
+      <pattern id="ground-gravel" width="5" height="5" patternUnits="userSpaceOnUse">
+        <circle cx="1.2" cy="1.4" r="0.9" class="fill-soft" /><circle cx="3.8" cy="3.7" r="0.7" class="fill-soft" />
+      </pattern>
+      <pattern id="ground-track" width="7" height="4" patternUnits="userSpaceOnUse">
+        <path d="M0 1.2H4.5M0 2.9H4.5" class="stroke-soft" stroke-width="1" />
+      </pattern>
+      <pattern id="ground-singletrack" width="6" height="4" patternUnits="userSpaceOnUse">
+        <path d="M0 2H3.4" class="stroke-soft" stroke-width="1.3" />
+      </pattern>
+      <pattern id="ground-sand" width="3" height="3" patternUnits="userSpaceOnUse">
+        <circle cx="0.8" cy="0.8" r="0.5" class="fill-brass" /><circle cx="2.3" cy="2.2" r="0.5" class="fill-brass" />
+      </pattern>
+      <pattern id="ground-mud" width="6" height="6" patternUnits="userSpaceOnUse">
+        <path d="M0 4Q1.5 1 3 4T6 4" class="fill-none stroke-brass" stroke-width="1.2" />
+      </pattern>
+    </defs>
+    <rect :x="x(0)" :y="y" :width="Math.max(0, x(lengthKm) - x(0))" :height="height" class="fill-paper" />
+    <g v-for="piece in pieces" :key="piece.fromKm">
+      <title>{{ words(piece) }}</title>
+      <rect
+        :x="x(piece.fromKm)"
+        :y="y"
+        :width="Math.max(0, x(piece.toKm) - x(piece.fromKm))"
+        :height="height"
+        :class="piece.surface === 'asphalt' ? 'fill-soft' : ''"
+        :fill="piece.surface === 'asphalt' ? undefined : `url(#ground-${piece.surface})`"
+      />
+      <line
+        v-if="piece.wet"
+        :x1="x(piece.fromKm)"
+        :x2="x(piece.toKm)"
+        :y1="y + height + 1.5"
+        :y2="y + height + 1.5"
+        class="stroke-petrol"
+        stroke-width="2"
+      />
+      <line
+        v-if="piece.thorns"
+        :x1="x(piece.fromKm)"
+        :x2="x(piece.toKm)"
+        :y1="y + height + 1.5"
+        :y2="y + height + 1.5"
+        class="stroke-madder"
+        stroke-width="2"
+        stroke-dasharray="2 3"
+      />
+    </g>
+    <rect
+      v-if="painted"
+      :x="painted.left"
+      :y="y - 2"
+      :width="painted.width"
+      :height="height + 4"
+      class="pointer-events-none fill-brass stroke-brass"
+      fill-opacity="0.4"
+    />
+    <template v-if="editable">
+      <g
+        v-for="(edge, i) in edges"
+        :key="edge"
+        role="slider"
+        tabindex="0"
+        class="cursor-ew-resize"
+        :aria-label="`Edge between ${pieces[i]!.surface} and ${pieces[i + 1]!.surface}`"
+        :aria-valuemin="0"
+        :aria-valuemax="Math.round(lengthKm)"
+        :aria-valuenow="Math.round(edge)"
+        :aria-valuetext="km(edge)"
+        @pointerdown="begin($event, edge)"
+        @pointermove="drag"
+        @pointerup="end"
+        @keydown="key($event, edge, i)"
+      >
+        <rect :x="x(edge) - 5" :y="y - 3" width="10" :height="height + 6" fill="transparent" />
+        <line :x1="x(edge)" :x2="x(edge)" :y1="y - 1" :y2="y + height + 1" class="stroke-ink" stroke-width="1.4" />
+      </g>
+    </template>
+  </g>
+</template>

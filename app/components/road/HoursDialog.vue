@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { Plus } from '@lucide/vue'
+import { hoursInSyntax, weekdayCodes, type WeekdayCode } from '~~/core/ride'
+
+/** Puts opening hours together for somebody who does not know the syntax. */
+defineProps<{ title: string }>()
+const emit = defineEmits<{ put: [hours: string]; close: [] }>()
+
+interface Row {
+  days: WeekdayCode[]
+  spans: { from: string; to: string }[]
+}
+const names: Record<WeekdayCode, string> = {
+  Mo: 'Mon',
+  Tu: 'Tue',
+  We: 'Wed',
+  Th: 'Thu',
+  Fr: 'Fri',
+  Sa: 'Sat',
+  Su: 'Sun',
+}
+const rows = ref<Row[]>([
+  { days: ['Mo', 'Tu', 'We', 'Th', 'Fr'], spans: [{ from: '09:00', to: '18:00' }] },
+  { days: [], spans: [{ from: '09:00', to: '13:00' }] },
+])
+const written = computed(() => hoursInSyntax(rows.value))
+
+function toggle(row: Row, code: WeekdayCode) {
+  const had = row.days.includes(code)
+  // A day is in one row only.
+  for (const other of rows.value) other.days = other.days.filter((day) => day !== code)
+  if (!had) row.days = [...row.days, code]
+}
+function put(hours: string) {
+  emit('put', hours)
+  emit('close')
+}
+</script>
+
+<template>
+  <TinDialog open wide :title="title" @close="emit('close')">
+    <div class="space-y-3">
+      <fieldset v-for="(row, r) in rows" :key="r" class="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <legend class="sr-only">Days kept alike, {{ r + 1 }}</legend>
+        <div class="flex gap-1">
+          <button
+            v-for="code in weekdayCodes"
+            :key="code"
+            type="button"
+            class="grid h-9 w-11 place-items-center rounded-sm border text-sm max-md:h-11"
+            :class="row.days.includes(code) ? 'border-petrol bg-petrol text-on-petrol' : 'border-line'"
+            :aria-pressed="row.days.includes(code)"
+            @click="toggle(row, code)"
+          >
+            {{ names[code] }}
+          </button>
+        </div>
+        <div v-for="(span, s) in row.spans" :key="s" class="flex items-center gap-1.5 text-sm">
+          <input v-model="span.from" type="time" class="slot figures w-28!" :aria-label="`opens, ${r + 1}.${s + 1}`" />
+          <span class="text-soft">to</span>
+          <input v-model="span.to" type="time" class="slot figures w-28!" :aria-label="`shuts, ${r + 1}.${s + 1}`" />
+        </div>
+        <button
+          v-if="row.spans.length < 2"
+          type="button"
+          class="knob"
+          @click="row.spans.push({ from: '14:00', to: '18:00' })"
+        >
+          <Plus :size="14" aria-hidden="true" />after a noon break
+        </button>
+      </fieldset>
+      <button type="button" class="knob" @click="rows.push({ days: [], spans: [{ from: '10:00', to: '16:00' }] })">
+        <Plus :size="14" aria-hidden="true" />Other days, other hours
+      </button>
+      <p class="text-sm text-soft">
+        Written as <code class="figures text-ink">{{ written || '—' }}</code>
+      </p>
+      <div class="flex flex-wrap justify-end gap-2">
+        <button type="button" class="knob" @click="put('')">Unknown</button>
+        <button type="button" class="knob" @click="put('24/7')">Always open</button>
+        <button type="button" class="knob knob-main" :disabled="!written" @click="put(written)">
+          Take these hours
+        </button>
+      </div>
+    </div>
+  </TinDialog>
+</template>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { CalendarClock } from '@lucide/vue'
+import { weekInRuns } from '~~/core/ride'
+import type { HoursReading } from '~/workers/reckon.worker'
+
+/** Opening hours, typed in the OpenStreetMap syntax or put together day by day; told back as they were understood. */
+const props = defineProps<{ label: string; modelValue: string; roadKm: number }>()
+const emit = defineEmits<{ 'update:modelValue': [hours: string] }>()
+const kit = useKitStore()
+const id = useId()
+
+const reading = shallowRef<HoursReading>()
+const helping = ref(false)
+watch(
+  () => [props.modelValue, kit.reckoning?.ride] as const,
+  async ([hours]) => {
+    const read = hours === '' ? undefined : await kit.readHours(hours, props.roadKm)
+    if (props.modelValue === hours) reading.value = read
+  },
+  { immediate: true },
+)
+const runs = computed(() => (reading.value?.ok ? weekInRuns(reading.value.week) : []))
+function put(hours: string) {
+  emit('update:modelValue', hours.trim().slice(0, 200))
+}
+</script>
+
+<template>
+  <div>
+    <label :for="id" class="block text-xs text-soft">open</label>
+    <div class="mt-0.5 flex gap-1.5">
+      <input
+        :id="id"
+        class="slot text-ink"
+        :value="modelValue"
+        :aria-label="label"
+        placeholder="unknown; such as Mo-Fr 09:00-18:00; Sa 09:00-13:00"
+        maxlength="200"
+        :aria-invalid="reading?.ok === false"
+        :aria-describedby="`${id}-read`"
+        @change="put(($event.target as HTMLInputElement).value)"
+      />
+      <button type="button" class="knob shrink-0" @click="helping = true">
+        <CalendarClock :size="15" aria-hidden="true" />Day by day
+      </button>
+    </div>
+    <p v-if="reading && !reading.ok" :id="`${id}-read`" role="alert" class="mt-1 text-xs text-madder">
+      Not understood, so it counts as open: {{ reading.error }} “Day by day” writes it for you.
+    </p>
+    <p v-else-if="reading?.ok" :id="`${id}-read`" class="mt-1 text-xs text-soft">
+      <span v-for="run in runs" :key="run.days" class="mr-3 inline-block"
+        >{{ run.days }} <span class="figures">{{ run.words }}</span></span
+      >
+      <span v-if="reading.warnings.length">Read with some guessing; tidier: {{ reading.tidy }}</span>
+    </p>
+    <HoursDialog v-if="helping" :title="label" @close="helping = false" @put="put" />
+  </div>
+</template>

@@ -1,0 +1,54 @@
+<script setup lang="ts">
+import { catalogue } from '~~/catalogue'
+import type { Lane, LanePlace } from '~~/core/ledger'
+import { classInWords } from '~~/core/supply'
+import { wordsForHours } from '~~/core/units'
+
+/** One class along the road: its gaps, the longest filled, and a mark for each place that has it or might. */
+const props = defineProps<{ lane: Lane; stakeH: number; lengthKm: number; open: boolean }>()
+defineEmits<{ toggle: [] }>()
+const { km } = useView()
+
+const name = computed(() => classInWords(props.lane.classId, catalogue.families))
+const longest = computed(() => props.lane.gaps[props.lane.longest]!)
+const at = (roadKm: number) => `${(roadKm / props.lengthKm) * 100}%`
+
+/** A shape for each finding, so that colour is never alone. */
+const marks: Record<LanePlace['finding'], { sign: string; look: string; words: string }> = {
+  had: { sign: '┃', look: 'text-petrol', words: 'there' },
+  uncertain: { sign: '┇', look: 'text-petrol', words: 'there, hours unknown' },
+  waited: { sign: '╽', look: 'text-brass', words: 'there after a wait' },
+  shut: { sign: '×', look: 'text-madder', words: 'shut when you come by' },
+  doubtful: { sign: '?', look: 'text-soft', words: 'perhaps' },
+}
+</script>
+
+<template>
+  <button
+    type="button"
+    class="grid w-full grid-cols-[7.5rem_1fr_3.8rem] items-center gap-3 px-4 py-1 text-left text-sm hover:bg-well focus-visible:outline-2 md:grid-cols-[11.5rem_1fr_4.5rem_4.5rem] max-md:min-h-11"
+    :class="open ? 'bg-brass-wash' : ''"
+    :aria-expanded="open"
+    @click="$emit('toggle')"
+  >
+    <span class="truncate" :class="open ? 'font-semibold' : ''" :title="name">{{ name }}</span>
+    <span class="relative block h-5" aria-hidden="true">
+      <span class="absolute inset-x-0 top-1/2 border-t border-line" />
+      <span
+        class="absolute inset-y-1 rounded-xs bg-brass/25"
+        :style="{ left: at(longest.fromKm), width: at(longest.km) }"
+      />
+      <span
+        v-for="place in lane.places"
+        :key="place.stop"
+        class="absolute top-0 grid h-5 w-3 -translate-x-1/2 place-items-center font-bold leading-none"
+        :class="marks[place.finding].look"
+        :style="{ left: at(place.roadKm) }"
+        :title="`${place.name}: ${marks[place.finding].words}`"
+        >{{ marks[place.finding].sign }}</span
+      >
+    </span>
+    <span class="figures text-right">{{ km(longest.km) }}</span>
+    <span class="figures text-right max-md:hidden">{{ stakeH > 0 ? wordsForHours(stakeH) : '—' }}</span>
+  </button>
+</template>

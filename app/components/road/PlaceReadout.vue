@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { useThrottleFn } from '@vueuse/core'
+import type { ReadOut, WayOut } from '~~/core/ledger'
+import { momentInWords, timeOf } from '~~/core/ride'
+import { wordsForHours } from '~~/core/units'
+
+/** All that is to be said of the place the cursor stands at: every way out, and the light there is for it. */
+const kit = useKitStore()
+const selection = useSelection()
+const { km } = useView()
+
+const place = shallowRef<ReadOut | null>(null)
+const read = useThrottleFn(
+  async () => {
+    if (kit.reckoning?.view) place.value = await kit.readPlace(selection.cursorKm)
+  },
+  60,
+  true,
+)
+watch(() => [selection.cursorKm, kit.reckoning], read, { immediate: true })
+
+const walk = (way: WayOut) => `${wordsForHours(way.walkH)} to ${way.place}`
+const nights = (count: number) => (count === 0 ? '' : count === 1 ? ', a night out' : `, ${count} nights out`)
+const after = computed(() => {
+  const day = place.value?.day
+  if (!day) return undefined
+  return {
+    light: `${momentInWords(day.passes)}, ${wordsForHours(day.lightLeftH)} of light left`,
+    then: `out ${momentInWords(day.then.at)}${nights(day.then.nights)}`,
+    worst:
+      day.worst.out.nights > 0 || day.worst.out.hours > day.then.hours + 0.5
+        ? `at ${timeOf(day.worst.at)}: ${wordsForHours(day.worst.out.hours)} until out${nights(day.worst.out.nights)}`
+        : 'any hour is as good as another',
+  }
+})
+</script>
+
+<template>
+  <section v-if="place" class="sheet px-4 py-3" aria-labelledby="place-title" aria-live="polite">
+    <h2 id="place-title" class="text-base">
+      If it breaks at <span class="figures">{{ km(place.roadKm) }}</span>
+    </h2>
+    <dl class="mt-1.5 grid grid-cols-2 gap-x-5 gap-y-1.5 text-sm md:grid-cols-3 [&_dt]:text-xs [&_dt]:text-soft">
+      <div>
+        <dt>ahead, on foot</dt>
+        <dd :class="{ 'font-semibold': place.nearest.way === 'ahead' }">{{ walk(place.ahead) }}</dd>
+      </div>
+      <div>
+        <dt>back, on foot</dt>
+        <dd :class="{ 'font-semibold': place.nearest.way === 'back' }">{{ walk(place.back) }}</dd>
+      </div>
+      <div>
+        <dt>way out of the ride</dt>
+        <dd v-if="place.exit">
+          {{ walk(place.exit) }}, {{ place.exit.exit
+          }}<template v-if="place.exit.waitH"> after {{ wordsForHours(place.exit.waitH) }}</template>
+        </dd>
+        <dd v-else>none</dd>
+      </div>
+      <div>
+        <dt>a lift</dt>
+        <dd>{{ place.liftH === null ? 'not counted on' : `in ${wordsForHours(place.liftH)}` }}</dd>
+      </div>
+      <template v-if="after">
+        <div>
+          <dt>you are there {{ after.light }}</dt>
+          <dd>{{ after.then }}</dd>
+        </div>
+        <div>
+          <dt>worst hour to break down</dt>
+          <dd>{{ after.worst }}</dd>
+        </div>
+      </template>
+    </dl>
+  </section>
+</template>

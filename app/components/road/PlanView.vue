@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { catalogue } from '~~/catalogue'
+import { isHelp } from '~~/core/supply'
+
+/** The road from above, to scale and north up; it and the strip point at the same place. */
+const store = useTripStore()
+const kit = useKitStore()
+const selection = useSelection()
+const { km } = useView()
+
+const box = useTemplateRef('box')
+const { width } = useElementSize(box)
+const height = 340
+const drawing = computed(() => {
+  const plan = kit.reckoning?.plan
+  return plan && width.value > 100 ? planDrawing(plan, width.value, height) : undefined
+})
+const stops = computed(() => {
+  const shown = drawing.value
+  if (!shown) return []
+  const taken: { x: number; y: number; width: number }[] = []
+  return (store.trip?.stops ?? [])
+    .map((stop) => ({ ...stop, ...shown.at(stop.roadKm), helps: isHelp(stop, catalogue.services) }))
+    .sort((a, b) => Number(b.helps) - Number(a.helps))
+    .map((stop) => {
+      const label = { x: stop.x + 7, y: stop.y, width: stop.name.length * 6.3 + 4 }
+      // To the left where the right edge is near.
+      if (label.x + label.width > width.value) label.x = stop.x - 7 - label.width
+      const free = !taken.some(
+        (other) =>
+          label.x < other.x + other.width && other.x < label.x + label.width && Math.abs(label.y - other.y) < 13,
+      )
+      if (free) taken.push(label)
+      return { ...stop, label: free ? label : undefined }
+    })
+})
+const gap = computed(() => {
+  const lane = kit.reckoning?.lanes.find(({ classId }) => classId === selection.classId)
+  return lane?.gaps[lane.longest]
+})
+/** The line over the longest gap of the class that is looked at. */
+const gapPath = computed(() => {
+  const [shown, plan] = [drawing.value, kit.reckoning?.plan]
+  if (!shown || !plan || !gap.value) return ''
+  const { fromKm, toKm } = gap.value
+  const inside = Array.from(plan.km).filter((at) => at > fromKm && at < toKm)
+  return [fromKm, ...inside, toKm]
+    .map((at, i) => {
+      const { x, y } = shown.at(at)
+      return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`
+    })
+    .join('')
+})
+const cursor = computed(() => drawing.value?.at(selection.cursorKm))
+
+function point(event: PointerEvent) {
+  if (event.buttons === 0 && event.type === 'pointermove') return
+  const { left, top } = box.value!.getBoundingClientRect()
+  selection.cursorKm = drawing.value!.nearest(event.clientX - left, event.clientY - top)
+}
+</script>
+
+<template>
+  <section class="sheet overflow-hidden" aria-labelledby="plan-title">
+    <h2 id="plan-title" class="px-4 pt-3 text-base">Plan</h2>
+    <div ref="box" class="relative select-none" :style="{ height: `${height}px` }">
+      <svg
+        v-if="drawing"
+        :width="width"
+        :height="height"
+        class="block touch-pan-y"
+        role="img"
+        :aria-label="`The road from above, north up; at ${km(selection.cursorKm)}`"
+        @pointerdown="point"
+        @pointermove="point"
+      >
+        <path :d="drawing.path" class="fill-none stroke-petrol" stroke-width="2.2" stroke-linejoin="round" />
+        <path
+          v-if="gapPath"
+          :d="gapPath"
+          class="fill-none stroke-brass"
+          stroke-width="5"
+          opacity="0.55"
+          stroke-linejoin="round"
+        />
+        <g v-for="stop in stops" :key="stop.id">
+          <title>{{ stop.name }}, {{ km(stop.roadKm) }}</title>
+          <rect
+            v-if="stop.helps"
+            :x="stop.x - 4"
+            :y="stop.y - 4"
+            width="8"
+            height="8"
+            rx="1"
+            class="fill-ink stroke-paper"
+          />
+          <circle v-else :cx="stop.x" :cy="stop.y" r="3" class="fill-paper stroke-ink" stroke-width="1.3" />
+          <text
+            v-if="stop.label"
+            :x="stop.label.x"
+            :y="stop.y + 4"
+            class="pointer-events-none fill-ink stroke-paper text-[11px] [paint-order:stroke]"
+            stroke-width="3"
+          >
+            {{ stop.name }}
+          </text>
+        </g>
+        <g v-if="cursor" class="pointer-events-none">
+          <circle :cx="cursor.x" :cy="cursor.y" r="8" class="fill-none stroke-madder" stroke-width="2" />
+          <circle :cx="cursor.x" :cy="cursor.y" r="1.8" class="fill-madder" />
+        </g>
+        <g :transform="`translate(${width - 28} 34)`" class="fill-soft text-[11px]" aria-hidden="true">
+          <path d="M0 -16 L5 4 L0 0 L-5 4 Z" />
+          <text y="18" text-anchor="middle">north</text>
+        </g>
+        <g :transform="`translate(16 ${height - 18})`" class="stroke-soft" aria-hidden="true">
+          <path :d="`M0 -4V0H${drawing.bar.px}V-4`" fill="none" stroke-width="1.4" />
+          <text :x="drawing.bar.px + 6" y="2" class="fill-soft stroke-none text-[11px]">{{ km(drawing.bar.km) }}</text>
+        </g>
+      </svg>
+    </div>
+  </section>
+</template>

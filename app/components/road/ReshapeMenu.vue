@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Route } from '@lucide/vue'
+import { surveyRoad } from '~~/core/road'
+import { cut, reversed, type Reshaped } from '~~/core/trip'
+
+/** What can be done to the line itself: turned round, cut at the cursor, carried on by another file. */
+const emit = defineEmits<{ done: [notices: string[]]; failed: [lines: string[]] }>()
+const store = useTripStore()
+const kit = useKitStore()
+const selection = useSelection()
+const { km } = useView()
+const picker = useTemplateRef<HTMLInputElement>('picker')
+
+const along = computed(() => ({ road: store.trip!.road, ride: store.trip!.ride, stops: store.trip!.stops }))
+const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
+const inside = computed(() => selection.cursorKm > 0.1 && selection.cursorKm < lengthKm.value - 0.1)
+
+function turnRound() {
+  store.edit('turn the road round', reversed(along.value, lengthKm.value))
+  selection.cursorKm = lengthKm.value - selection.cursorKm
+}
+function cutOff(part: 'before' | 'after') {
+  const at = selection.cursorKm
+  const survey = surveyRoad(along.value.road.points)
+  const [fromKm, toKm] = part === 'before' ? [at, survey.lengthKm] : [0, at]
+  lay(
+    `cut off the road ${part === 'before' ? 'before' : 'after'} km ${at.toFixed(0)}`,
+    cut(along.value, survey, fromKm, toKm),
+  )
+  selection.cursorKm = part === 'before' ? 0 : at
+}
+function lay(label: string, { leftOut, ...next }: Reshaped) {
+  store.edit(label, next)
+  emit('done', leftOut.length ? [`Cut off with the road (undo brings them back): ${leftOut.join(', ')}.`] : [])
+}
+async function join(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  const answer = await kit.joinRoad(await file.text(), store.trip!)
+  if (answer.ok) lay(`carry on with ${file.name}`, answer.next)
+  else
+    emit(
+      'failed',
+      answer.lines.map((line) => `${file.name}: ${line}`),
+    )
+}
+</script>
+
+<template>
+  <Menu as="div" class="relative">
+    <MenuButton class="knob"><Route :size="15" aria-hidden="true" />The line</MenuButton>
+    <MenuItems class="sheet absolute right-0 z-30 mt-1 w-72 p-1 shadow-lg focus:outline-none">
+      <MenuItem v-slot="{ active }">
+        <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="turnRound">
+          Ride it the other way
+        </button>
+      </MenuItem>
+      <MenuItem v-slot="{ active }" :disabled="!inside">
+        <button
+          type="button"
+          class="menu-line"
+          :class="{ 'bg-well': active }"
+          :disabled="!inside"
+          @click="cutOff('before')"
+        >
+          Begin at {{ km(selection.cursorKm) }}
+        </button>
+      </MenuItem>
+      <MenuItem v-slot="{ active }" :disabled="!inside">
+        <button
+          type="button"
+          class="menu-line"
+          :class="{ 'bg-well': active }"
+          :disabled="!inside"
+          @click="cutOff('after')"
+        >
+          End at {{ km(selection.cursorKm) }}
+        </button>
+      </MenuItem>
+      <MenuItem v-slot="{ active }">
+        <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="picker?.click()">
+          Carry on with another GPX file …
+        </button>
+      </MenuItem>
+    </MenuItems>
+    <input
+      ref="picker"
+      type="file"
+      accept=".gpx,application/gpx+xml,application/xml,text/xml"
+      class="sr-only"
+      aria-label="GPX file to carry on with"
+      tabindex="-1"
+      @change="join"
+    />
+  </Menu>
+</template>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { momentInWords } from '~~/core/ride'
+import type { Stop } from '~~/core/supply'
+
+/** A stop's name, to be written over, and when one gets there. */
+const props = defineProps<{ stop: Stop }>()
+const kit = useKitStore()
+const { change } = useStopEdits()
+
+const stay = computed(() => kit.reckoning?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.stay)
+function rename(event: Event) {
+  const input = event.target as HTMLInputElement
+  const name = input.value.trim().slice(0, 120)
+  if (name && name !== props.stop.name) change(props.stop, { name }, `rename ${props.stop.name}`)
+  else input.value = props.stop.name
+}
+</script>
+
+<template>
+  <div>
+    <input
+      :id="`stop-name-${stop.id}`"
+      :value="stop.name"
+      class="block w-full rounded-sm bg-transparent px-1 py-0.5 font-semibold hover:bg-paper focus:bg-paper"
+      :aria-label="`Name of ${stop.name}`"
+      maxlength="120"
+      @change="rename"
+    />
+    <span v-if="stay" class="figures block px-1 pb-1 text-xs leading-none text-soft"
+      >there {{ momentInWords(stay.arrives) }}</span
+    >
+  </div>
+</template>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import type { Stop } from '~~/core/supply'
+
+/** Where a stop lies: along the road, or off it. */
+const props = defineProps<{ stop: Stop; which: 'along' | 'off' }>()
+const kit = useKitStore()
+const { change } = useStopEdits()
+
+function put(km: number | null) {
+  if (km === null) return
+  change(props.stop, props.which === 'along' ? { roadKm: km } : { offRoadM: km * 1000 }, `move ${props.stop.name}`)
+}
+</script>
+
+<template>
+  <MeasureField
+    :label="which === 'along' ? `Place of ${stop.name}` : `Distance of ${stop.name} off the road`"
+    label-hidden
+    :model-value="which === 'along' ? stop.roadKm : stop.offRoadM / 1000"
+    :amount="which === 'along' ? 'road' : 'shortWay'"
+    :most="which === 'along' ? kit.reckoning?.lengthKm : 100"
+    @update:model-value="put"
+  />
+</template>

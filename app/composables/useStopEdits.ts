@@ -1,0 +1,31 @@
+import { serviceSchema, type Service, type Stop } from '~~/core/supply'
+import { inOrder } from '~~/core/trip'
+
+/** Changes to stops, each a step that can be taken back. */
+export function useStopEdits() {
+  const store = useTripStore()
+
+  function change(stop: Stop, part: Partial<Stop>, label: string, merge?: string) {
+    const next = store.trip!.stops.map((other) => (other.id === stop.id ? { ...other, ...part } : other))
+    store.edit(label, { stops: part.roadKm === undefined ? next : inOrder(next) }, merge)
+  }
+
+  function changeService(stop: Stop, kind: string, part: Partial<Service>, label: string) {
+    const services = stop.services.map((service) => (service.kind === kind ? { ...service, ...part } : service))
+    change(stop, { services }, label)
+  }
+
+  function toggleService(stop: Stop, kind: string, name: string) {
+    const has = stop.services.some((service) => service.kind === kind)
+    const services = has
+      ? stop.services.filter((service) => service.kind !== kind)
+      : [...stop.services, serviceSchema.parse({ kind })]
+    change(stop, { services }, `${has ? 'no' : 'a'} ${name} at ${stop.name}`)
+  }
+
+  function remove(stop: Stop) {
+    store.edit(`remove ${stop.name}`, { stops: store.trip!.stops.filter((other) => other.id !== stop.id) })
+  }
+
+  return { change, changeService, toggleService, remove }
+}

@@ -1,0 +1,90 @@
+import { passersBy } from '../crew'
+import { roadFactor, roadTraitsOf, type Hazard, type RoadTrait } from '../hazard'
+import { dateOf, type RidingDay } from '../ride'
+import { mosaic, type Stretch } from '../road'
+import { isWet, nightPriceFactor, type Forecast, type WeatherDay } from '../weather'
+
+/** What holds over one part of the road on the day one rides it. */
+interface Span {
+  readonly toKm: number
+  readonly traits: ReadonlySet<RoadTrait>
+  readonly signal: boolean
+  readonly passersBy: number
+  readonly nightFactor: number
+}
+
+/** What the road and the weather are like along a grid: the surface, the marks, the rain of that day. */
+export class Conditions {
+  private readonly spans: Span[]
+  private readonly spanOf: Uint16Array
+
+  /**
+   * @param km the nodes of the grid, with every edge of a stretch and every end of a day among them
+   * @param days the riding days; none where the start is unknown, and then the weather is left out
+   */
+  constructor(
+    private readonly km: Float64Array,
+    stretches: readonly Stretch[],
+    days: readonly RidingDay[],
+    forecast: Forecast,
+  ) {
+    const weather = new Map(forecast.days.map((day) => [day.date, day]))
+    const lengthKm = km[km.length - 1]!
+    const pieces = mosaic(
+      stretches,
+      lengthKm,
+      days.map((day) => day.toKm),
+    )
+    this.spans = pieces.map((piece) => {
+      const today = weatherAt(piece.fromKm, days, weather)
+      return {
+        toKm: piece.toKm,
+        traits: roadTraitsOf(piece, isWet(today)),
+        signal: piece.signal,
+        passersBy: passersBy[piece.traffic],
+        nightFactor: nightPriceFactor(today),
+      }
+    })
+    let span = 0
+    this.spanOf = Uint16Array.from({ length: Math.max(0, km.length - 1) }, (_, step) => {
+      while (span + 1 < this.spans.length && km[step]! >= this.spans[span]!.toKm) span++
+      return span
+    })
+  }
+
+  private alongSteps(value: (span: Span) => number): Float64Array {
+    const values = this.spans.map(value)
+    return Float64Array.from(this.spanOf, (span) => values[span]!)
+  }
+
+  /** The road's factor on a hazard over each step of the grid. */
+  factorsOn(hazard: Hazard): Float64Array {
+    return this.alongSteps((span) => roadFactor(hazard, span.traits))
+  }
+
+  /** How many come by on each step, against a quiet road. */
+  passersBy(): Float64Array {
+    return this.alongSteps((span) => span.passersBy)
+  }
+
+  /** How much dearer a night out is at each node than a dry and mild one. */
+  nightFactors(): Float64Array {
+    const steps = this.alongSteps((span) => span.nightFactor)
+    return this.km.map((_, node) => steps[Math.min(node, steps.length - 1)] ?? 1)
+  }
+
+  /** The nodes from which a call gets through. A node between two stretches takes the better. */
+  signal(): boolean[] {
+    const steps = Array.from(this.spanOf, (span) => this.spans[span]!.signal)
+    return Array.from(this.km, (_, node) => Boolean(steps[node] || steps[node - 1]))
+  }
+}
+
+function weatherAt(
+  roadKm: number,
+  days: readonly RidingDay[],
+  weather: ReadonlyMap<string, WeatherDay>,
+): WeatherDay | undefined {
+  const day = days.find(({ toKm }) => roadKm < toKm)
+  return day && weather.get(dateOf(day.startsAt))
+}

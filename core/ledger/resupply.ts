@@ -1,0 +1,130 @@
+import type { Reference } from '../reference'
+import { OpeningBook, Timetable, visitDuring, type Locality, type Visit } from '../ride'
+import { gapsBetween, positionAt, type Gap, type Survey } from '../road'
+import { stockChance, type Service, type Stop } from '../supply'
+import type { Trip } from '../trip'
+
+/** How a class is found at a place, the best first. */
+export const findings = ['had', 'uncertain', 'waited', 'shut', 'doubtful', 'none'] as const
+/**
+ * had: it is there and open; uncertain: there, but nobody knows the hours;
+ * waited: there, after a wait one would accept; shut: there, but not open in
+ * time; doubtful: open, but less likely to have it than one trusts; none: no
+ * chance to speak of.
+ */
+export type Finding = (typeof findings)[number]
+
+/** A class looked for at a stop. */
+export interface Found {
+  readonly finding: Finding
+  /** The service that has it, best first; null where none does. */
+  readonly service: Service | null
+  /** Its chance to have it. */
+  readonly chance: number
+  readonly visit: Visit | undefined
+}
+
+/** A chance below this is none. */
+const doubtfulFrom = 0.1
+
+/** What the supply of a ride depends on. */
+export type Supplied = Pick<Trip, 'road' | 'ride' | 'stops' | 'dials'>
+
+/** Where each class can be had on this very ride, at the hour one comes by. */
+export class Resupply {
+  readonly lengthKm: number
+  /** The ride by date and clock; undefined while its start is unknown. */
+  readonly timetable: Timetable | undefined
+  private readonly visits = new Map<Service, Visit>()
+  private readonly foundOf = new Map<string, Found[]>()
+  private readonly offeringOf = new Map<string, Stop[]>()
+  private readonly gapsOf = new Map<string, Gap[]>()
+
+  constructor(
+    protected readonly supplied: Supplied,
+    survey: Survey,
+    protected readonly reference: Reference,
+    book = new OpeningBook(),
+  ) {
+    this.lengthKm = survey.lengthKm
+    if (supplied.ride.start !== null) {
+      this.timetable = new Timetable(survey, supplied.road, supplied.ride)
+      this.planVisits(this.timetable, survey, book)
+    }
+  }
+
+  private planVisits(timetable: Timetable, survey: Survey, book: OpeningBook): void {
+    const { road, ride, stops } = this.supplied
+    for (const stop of stops) {
+      const stay = timetable.stayAt(stop.roadKm)
+      const locality: Locality = { ...positionAt(road.points, survey, stop.roadKm), country: ride.country }
+      for (const service of stop.services) {
+        this.visits.set(service, visitDuring(stay, book.find(service.hours, locality)))
+      }
+    }
+  }
+
+  /** How a service is found on the day one comes by; undefined while nobody knows which day that is. */
+  visitTo(service: Service): Visit | undefined {
+    return this.visits.get(service)
+  }
+
+  /** How a class is found at each stop, in their order. */
+  found(classId: string): readonly Found[] {
+    let found = this.foundOf.get(classId)
+    if (!found) {
+      found = this.supplied.stops.map((stop) => this.find(stop, classId))
+      this.foundOf.set(classId, found)
+    }
+    return found
+  }
+
+  /** How a class is found at a stop: by the service there that serves best. */
+  private find(stop: Stop, classId: string): Found {
+    const { services, families } = this.reference
+    let best: Found = { finding: 'none', service: null, chance: 0, visit: undefined }
+    for (const service of stop.services) {
+      const chance = stockChance(service, classId, services, families)
+      const visit = this.visits.get(service)
+      const finding = this.findingOf(chance, visit)
+      const order = findings.indexOf(finding) - findings.indexOf(best.finding)
+      if (order < 0 || (order === 0 && chance > best.chance)) best = { finding, service, chance, visit }
+    }
+    return best
+  }
+
+  private findingOf(chance: number, visit: Visit | undefined): Finding {
+    const { trust, waitH } = this.supplied.dials
+    if (chance < doubtfulFrom && chance < trust) return 'none'
+    const opens = !visit || (visit.waitH !== null && visit.waitH <= waitH)
+    if (chance < trust) return opens ? 'doubtful' : 'none'
+    if (!opens) return 'shut'
+    // Without a start every place counts as open.
+    if (!visit || visit.found === 'open') return 'had'
+    return visit.found === 'uncertain' ? 'uncertain' : 'waited'
+  }
+
+  /** Stops where a class can be had with at least the trusted chance, when one comes by. */
+  offering(classId: string): Stop[] {
+    let offering = this.offeringOf.get(classId)
+    if (!offering) {
+      const has = new Set<Finding>(['had', 'uncertain', 'waited'])
+      const found = this.found(classId)
+      offering = this.supplied.stops.filter((_, i) => has.has(found[i]!.finding))
+      this.offeringOf.set(classId, offering)
+    }
+    return offering
+  }
+
+  gaps(classId: string): Gap[] {
+    let gaps = this.gapsOf.get(classId)
+    if (!gaps) {
+      gaps = gapsBetween(
+        this.offering(classId).map((stop) => stop.roadKm),
+        this.lengthKm,
+      )
+      this.gapsOf.set(classId, gaps)
+    }
+    return gaps
+  }
+}

@@ -1,0 +1,16 @@
+import { Bench } from 'tinybench'
+
+/** The median time of something, in milliseconds. */
+export async function medianMs(run: () => void, time = 1500): Promise<number> {
+  const bench = new Bench({ time, warmupTime: 300, iterations: 5, warmupIterations: 1 })
+  bench.add('it', run)
+  await bench.run()
+  const result = bench.tasks[0]!.result
+  if (result.state !== 'completed') throw new Error(`the benchmark ended ${result.state}`)
+  return result.latency.p50
+}
+
+/** Prints a line of the report. */
+export const say = (what: string, value: string, wanted: string) =>
+  console.log(`${what.padEnd(66)} ${value.padStart(12)}   wanted: ${wanted}`)
+export const ms = (value: number) => `${value.toFixed(1)} ms`

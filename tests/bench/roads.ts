@@ -1,0 +1,67 @@
+import { XMLParser } from 'fast-xml-parser'
+import { catalogue } from '../../catalogue'
+import { demoTrip } from '../../catalogue/demo'
+import { classesOf, Landscape, lanesOf, roadView } from '../../core/ledger'
+import { OpeningBook } from '../../core/ride'
+import { readGpx, surveyRoad, writeGpx, type RoadPoint } from '../../core/road'
+import { stopSchema } from '../../core/supply'
+import { medianMs, ms, say } from './measure'
+
+/** What reading and measuring roads costs, and how it grows. */
+export async function benchRoads(): Promise<void> {
+  const longLine: RoadPoint[] = Array.from({ length: 100_000 }, (_, i) => [
+    Number((40 + i * 5e-5 + 0.01 * Math.sin(i / 400)).toFixed(6)),
+    Number((-30 + i * 6e-5).toFixed(6)),
+    Number((500 + 300 * Math.sin(i / 3000) + 8 * Math.sin(i / 7)).toFixed(1)),
+  ])
+  const longGpx = writeGpx({ name: 'long', points: longLine, stretches: [] }, surveyRoad(longLine), [])
+  const parser = new XMLParser({ ignoreAttributes: false, parseTagValue: false, parseAttributeValue: false })
+  const parseMs = await medianMs(() => void parser.parse(longGpx), 4000)
+  const roadMs = await medianMs(() => void surveyRoad(readGpx(longGpx).points), 4000)
+  say('GPX of 100 000 points: read, measured, smoothed', ms(roadMs), '')
+  say('GPX of 100 000 points: over the XML parser alone', `${(roadMs / parseMs).toFixed(2)} ×`, '≤ 3 ×')
+
+  /** A road of so many points, a point each 20 m, with hills. */
+  const roadOf = (count: number): RoadPoint[] =>
+    Array.from({ length: count }, (_, i) => [
+      40 + 20 * Math.sin(i / 200_000),
+      -30 + i * 2e-4,
+      500 + 300 * Math.sin(i / 3000) + 8 * Math.sin(i / 7),
+    ])
+  const tenThousand = roadOf(10_000)
+  const survey = surveyRoad(tenThousand)
+  const shops = Array.from({ length: 60 }, (_, i) =>
+    stopSchema.parse({
+      id: `stop-${i}`,
+      name: `Stop ${i}`,
+      roadKm: ((i + 0.5) / 60) * survey.lengthKm,
+      offRoadM: (i % 5) * 300,
+      exit: i % 7 === 0 ? 'bus' : null,
+      services: [{ kind: ['bike-shop', 'supermarket', 'post', 'workshop'][i % 4]!, hours: 'Mo-Sa 08:00-18:00' }],
+    }),
+  )
+  const demo = demoTrip()
+  const lined = { ...demo, road: { ...demo.road, points: tenThousand, stretches: [] }, stops: shops }
+  const book = new OpeningBook()
+  const classes = classesOf(lined, catalogue)
+  const lanesMs = await medianMs(() => {
+    const landscape = new Landscape(lined, survey, catalogue, book)
+    roadView(landscape, lined, catalogue)
+    lanesOf(landscape, lined, classes)
+  }, 3000)
+  say(`10 000 points, 60 stops, ${classes.length} classes: gaps and push-out anew`, ms(lanesMs), '≤ 30 ms')
+
+  const growing: [points: number, took: number][] = []
+  for (const count of [1000, 10_000, 100_000, 1_000_000]) {
+    const line = roadOf(count)
+    const took = await medianMs(() => void surveyRoad(line), 2500)
+    growing.push([count, took])
+    say(
+      `${count.toLocaleString('en')} points measured and smoothed, each`,
+      `${((1e6 * took) / count).toFixed(0)} ns`,
+      '',
+    )
+  }
+  const perPoint = growing.map(([count, took]) => took / count)
+  say('a point of a million over a point of ten thousand', `${(perPoint[3]! / perPoint[1]!).toFixed(2)} ×`, 'about 1 ×')
+}

@@ -1,0 +1,54 @@
+import geodesic from 'geographiclib-geodesic'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { onPlan, planOf, scaleBarKm, surveyRoad, type RoadPoint } from '../../core/road'
+
+const plan = (points: RoadPoint[]) => planOf(points, surveyRoad(points))
+const at = (lat: number, lon: number): RoadPoint => [lat, lon, null]
+
+describe('the road from above', () => {
+  it('has north up and east to the right', () => {
+    const { eastKm, northKm } = plan([at(50, 10), at(50.1, 10), at(50.1, 10.2)])
+    expect(northKm[1]!).toBeGreaterThan(northKm[0]!)
+    expect(eastKm[2]!).toBeGreaterThan(eastKm[1]!)
+    expect(Math.abs(eastKm[1]! - eastKm[0]!)).toBeLessThan(0.05)
+  })
+  // The azimuthal equidistant projection: true distances from its middle. The ellipsoid's by the reference library.
+  it('is to scale, within the half per cent by which the earth is no sphere', () => {
+    const pair = fc.record({
+      lat: fc.double({ min: -80, max: 80, noNaN: true }),
+      lon: fc.double({ min: -180, max: 180, noNaN: true }),
+      azimuth: fc.double({ min: 0, max: 360, noNaN: true }),
+      km: fc.double({ min: 1, max: 500, noNaN: true }),
+    })
+    fc.assert(
+      fc.property(pair, ({ lat, lon, azimuth, km }) => {
+        const far = geodesic.Geodesic.WGS84.Direct(lat, lon, azimuth, km * 1000)
+        const { eastKm, northKm } = plan([at(lat, lon), at(far.lat2!, ((far.lon2! + 540) % 360) - 180)])
+        const drawn = Math.hypot(eastKm[1]! - eastKm[0]!, northKm[1]! - northKm[0]!)
+        expect(Math.abs(drawn / km - 1)).toBeLessThan(0.006)
+      }),
+    )
+  })
+  it('does not tear at the 180° meridian, nor at a pole', () => {
+    const across = plan([at(-17, 179.5), at(-17, 179.9), at(-17, -179.9), at(-17, -179.5)])
+    expect(across.eastKm[3]! - across.eastKm[0]!).toBeCloseTo(106.3, 0)
+    const overThePole = plan([at(89.9, 0), at(89.9, 180)])
+    const long = Math.hypot(
+      overThePole.eastKm[1]! - overThePole.eastKm[0]!,
+      overThePole.northKm[1]! - overThePole.northKm[0]!,
+    )
+    expect(long).toBeCloseTo(22.24, 1)
+  })
+  it('keeps both ends, and few enough points to draw', () => {
+    const points = Array.from({ length: 50_001 }, (_, i) => at(50, i / 10_000))
+    const drawn = plan(points)
+    expect(drawn.km.length).toBeLessThan(2100)
+    expect(drawn.km[0]).toBe(0)
+    expect(drawn.km.at(-1)).toBeCloseTo(surveyRoad(points).lengthKm, 9)
+    expect(onPlan(drawn, 0).eastKm).toBeCloseTo(-onPlan(drawn, 1e9).eastKm, 0)
+  })
+  it('has a scale bar of a round number', () => {
+    expect([0.7, 1, 1.9, 4, 9.9, 37, 149].map(scaleBarKm)).toEqual([0.5, 1, 1, 2, 5, 20, 100])
+  })
+})

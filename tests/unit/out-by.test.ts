@@ -1,0 +1,84 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { demoTrip } from '../../catalogue/demo'
+import { catalogue } from '../../catalogue'
+import { Landscape, readOut } from '../../core/ledger'
+import { outBy, readWallClock, writeWallClock, type Daylight } from '../../core/ride'
+import { surveyRoad } from '../../core/road'
+
+const sun: Daylight = {
+  kind: 'rises and sets',
+  rises: readWallClock('2026-06-12T06:00'),
+  sets: readWallClock('2026-06-12T20:00'),
+}
+const out = (from: string, walkH: number, most = 10, daylight: Daylight = sun) => {
+  const { at, hours, nights } = outBy(readWallClock(`2026-06-${from}`), walkH, daylight, most)
+  return [writeWallClock(at).slice(8), Math.round(hours * 100) / 100, nights]
+}
+
+describe('when one is out, walking by day', () => {
+  it('the same day while the light lasts', () => {
+    expect(out('12T10:00', 4)).toEqual(['12T14:00', 4, 0])
+    expect(out('12T16:00', 4)).toEqual(['12T20:00', 4, 0])
+  })
+  it('after a night where it does not', () => {
+    // Two hours on the evening, a night, two hours from sunrise on.
+    expect(out('12T18:00', 4)).toEqual(['13T08:00', 14, 1])
+  })
+  it('walks no more in a day than one can', () => {
+    expect(out('12T06:00', 10)).toEqual(['12T16:00', 10, 0])
+    expect(out('12T06:00', 25)).toEqual(['14T11:00', 53, 2])
+  })
+  it('waits for the light before sunrise, and through the night after sunset', () => {
+    expect(out('12T03:00', 2)).toEqual(['12T08:00', 5, 0])
+    expect(out('12T22:00', 2)).toEqual(['13T08:00', 10, 1])
+  })
+  it('goes by the clock where there is no night, or no day', () => {
+    for (const kind of ['never sets', 'never rises'] as const) {
+      expect(out('12T22:00', 4, 10, { kind })).toEqual(['13T02:00', 4, 0])
+      expect(out('12T09:00', 14, 10, { kind })).toEqual(['13T13:00', 28, 1])
+    }
+  })
+  it('never sooner than one can walk, and not sooner for starting later', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 24 * 60 - 1 }),
+        fc.integer({ min: 0, max: 120 }),
+        fc.double({ min: 0, max: 80, noNaN: true }),
+        (minute, later, walkH) => {
+          const from = readWallClock('2026-06-12T00:00') + minute
+          const now = outBy(from, walkH, sun, 9)
+          expect(now.hours).toBeGreaterThanOrEqual(walkH - 1e-9)
+          expect(outBy(from + later, walkH, sun, 9).at).toBeGreaterThanOrEqual(now.at - 1e-6)
+        },
+      ),
+    )
+  })
+})
+
+describe('a place read off', () => {
+  const trip = demoTrip()
+  const survey = surveyRoad(trip.road.points)
+  const landscape = new Landscape(trip, survey, catalogue)
+
+  it('agrees with the push-out along the road', () => {
+    const { km } = landscape.grid
+    const { hours } = landscape.pushOutToHelp(1.25)
+    for (let node = 0; node < km.length; node += 37) {
+      expect(readOut(landscape, trip, survey, km[node]!, catalogue).nearest.walkH).toBeCloseTo(hours[node]!, 6)
+    }
+  })
+  it('has no hour of its day worse than the one it names', () => {
+    const { day, nearest } = readOut(landscape, trip, survey, 250, catalogue)
+    expect(day!.worst.out.hours).toBeGreaterThanOrEqual(day!.then.hours - 0.5)
+    expect(day!.worst.out.hours).toBeGreaterThanOrEqual(nearest.walkH)
+  })
+  it('knows no clock without a start, and no lift where none may be called', () => {
+    const undated = { ...trip, ride: { ...trip.ride, start: null } }
+    const read = readOut(new Landscape(undated, survey, catalogue), undated, survey, 250, catalogue)
+    expect(read).toMatchObject({ day: null, liftH: null })
+    const called = { ...trip, dials: { ...trip.dials, liftWaitH: 2 } }
+    const silent = readOut(new Landscape(called, survey, catalogue), called, survey, 150, catalogue)
+    expect(silent.liftH).toBeGreaterThan(2)
+  })
+})
