@@ -1,4 +1,4 @@
-import { placeOnRoad, type GpxRoad, type Survey } from '../road'
+import { passesOnRoad, type GpxRoad, type Survey } from '../road'
 import { newStop, type Stop } from '../supply'
 import type { Trip } from './schema'
 
@@ -43,7 +43,10 @@ export function withRoad(
   }
 }
 
-/** The waypoints of a file that lie near its line, as stops; those whose name a stop has already are left out. */
+/**
+ * The waypoints of a file that lie near its line, as stops, one for each time
+ * the line passes; those whose name a stop has already are left out.
+ */
 export function waypointStops(
   { points, waypoints }: Pick<GpxRoad, 'points' | 'waypoints'>,
   survey: Survey,
@@ -52,13 +55,18 @@ export function waypointStops(
 ): Stop[] {
   const known = new Set(stops.map((stop) => stop.name))
   return waypoints.flatMap(({ name, lat, lon }): Stop[] => {
-    const { roadKm, offRoadM } = placeOnRoad(points, survey, lat, lon)
-    if (known.has(name) || offRoadM > farthestM) return []
-    // To 10 m, but never past the end.
-    const rounded = Math.min(Math.round(roadKm * 100) / 100, survey.lengthKm)
-    return [newStop(newId(), name, rounded, Math.round(offRoadM))]
+    if (known.has(name)) return []
+    const passes = passesOnRoad(points, survey, lat, lon).filter(({ offRoadM }) => offRoadM <= farthestM)
+    return passes.map(({ roadKm, offRoadM }, pass) => {
+      // To 10 m, but never past the end.
+      const rounded = Math.min(Math.round(roadKm * 100) / 100, survey.lengthKm)
+      return newStop(newId(), pass === 0 ? name : `${name}, ${timeInWords(pass)} time`, rounded, Math.round(offRoadM))
+    })
   })
 }
+
+/** "second", "third", and then in figures. */
+const timeInWords = (pass: number) => ['first', 'second', 'third'][pass] ?? `${pass + 1}th`
 
 /** Stops as one meets them. */
 export function inOrder(stops: readonly Stop[]): Stop[] {

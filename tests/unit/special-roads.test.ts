@@ -1,0 +1,160 @@
+import { describe, expect, it } from 'vitest'
+import { catalogue } from '../../catalogue'
+import { demoTrip } from '../../catalogue/demo'
+import { buildLedger, laneOf, Landscape, readOut, rideView, roadView, worstPushOut } from '../../core/ledger'
+import { explainKit } from '../../core/choose'
+import { planOf, surveyRoad, type RoadPoint } from '../../core/road'
+import { stopSchema } from '../../core/supply'
+import { tripSchema, waypointStops, type Trip } from '../../core/trip'
+
+const demo = demoTrip()
+const shop = (id: string, roadKm: number, hours = '24/7') =>
+  stopSchema.parse({ id, name: id, roadKm, services: [{ kind: 'bike-shop', hours, knownFrom: 'asked' }] })
+const tripOn = (points: RoadPoint[], stops: Trip['stops'], ride: object = {}): Trip =>
+  tripSchema.parse({ ...demo, road: { points, stretches: [] }, stops, ride, forecast: {} })
+const seen = (trip: Trip) => {
+  const survey = surveyRoad(trip.road.points)
+  const landscape = new Landscape(trip, survey, catalogue)
+  return { survey, landscape, lane: laneOf(landscape, trip, 'tube-622') }
+}
+
+describe('a road across the 180° meridian', () => {
+  // Two degrees of longitude on the equator, from 179° E to 179° W: 2 · 111.3195 km.
+  const points: RoadPoint[] = Array.from({ length: 201 }, (_, i) => {
+    const lon = 179 + i / 100
+    return [0, lon > 180 ? lon - 360 : lon, 10]
+  })
+  it('is as long as one that is not', () => {
+    const { survey, lane } = seen(tripOn(points, [shop('mid', 111.3195)]))
+    expect(survey.lengthKm).toBeCloseTo(222.639, 2)
+    expect(lane.gaps.map(({ km }) => Math.round(km))).toEqual([111, 111])
+    const plan = planOf(points, survey)
+    expect(Math.max(...plan.eastKm) - Math.min(...plan.eastKm)).toBeCloseTo(222.4, 0)
+  })
+  it('has the waypoints beyond the seam in their place', () => {
+    const survey = surveyRoad(points)
+    const [stop] = waypointStops(
+      { points, waypoints: [{ name: 'Atoll', lat: 0.001, lon: -179.5 }] },
+      survey,
+      [],
+      () => 'a',
+    )
+    expect(stop!.roadKm).toBeCloseTo(1.5 * 111.3195, 1)
+    expect(stop!.offRoadM).toBeCloseTo(111, -1)
+  })
+})
+
+describe('a road at 78° north in June', () => {
+  const points: RoadPoint[] = Array.from({ length: 301 }, (_, i) => [78 + i / 1000, 15 + i / 100, 40])
+  const trip = tripOn(points, [], { start: '2026-06-15T09:00', utcOffsetH: 2 })
+  const { survey, landscape } = seen(trip)
+
+  it('is never in the dark, at whatever hour it is ridden', () => {
+    const { days } = rideView(landscape, trip, survey)!
+    expect(days.every(({ daylight, darkH }) => daylight.kind === 'never sets' && darkH === 0)).toBe(true)
+  })
+  it('is walked out of by the clock', () => {
+    const { day } = readOut(landscape, trip, survey, survey.lengthKm / 2, catalogue)
+    expect(day!.lightLeftH).toBe(24)
+    expect(day!.then.hours).toBeGreaterThan(0)
+  })
+  it('and in December lies wholly in the dark', () => {
+    const winter = { ...trip, ride: { ...trip.ride, start: '2026-12-15T09:00' } }
+    const { days } = rideView(new Landscape(winter, survey, catalogue), winter, survey)!
+    expect(days[0]!.daylight.kind).toBe('never rises')
+    expect(days[0]!.darkH).toBeGreaterThan(1)
+  })
+})
+
+describe('a loop that passes a shop twice', () => {
+  // Ten km out of the village, round a square of forty, and back in by the same road.
+  const km = (lat: number, lon: number): RoadPoint => [lat / 110.574, lon / 111.3195, 20]
+  const corners = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+    [20, 10],
+    [20, 0],
+    [10, 0],
+    [0, 0],
+  ] as const
+  const points = corners.slice(1).flatMap(([lat, lon], i) => {
+    const [fromLat, fromLon] = corners[i]!
+    return Array.from({ length: 20 }, (_, step) =>
+      km(fromLat + ((lat - fromLat) * step) / 20, fromLon + ((lon - fromLon) * step) / 20),
+    )
+  })
+  const whole = [...points, km(0, 0)]
+  const survey = surveyRoad(whole)
+  const stops = waypointStops(
+    { points: whole, waypoints: [{ name: 'Crossing', lat: 10 / 110.574, lon: 0.0005 }] },
+    survey,
+    [],
+    (() => {
+      let id = 0
+      return () => `s${id++}`
+    })(),
+  )
+  it('has it as a stop at each pass', () => {
+    expect(stops.map(({ name }) => name)).toEqual(['Crossing', 'Crossing, second time'])
+    expect(stops[0]!.roadKm).toBeCloseTo(10, 0)
+    expect(stops[1]!.roadKm).toBeCloseTo(50, 0)
+  })
+  it('has its gaps between the passes', () => {
+    const services = shop('x', 0).services
+    const { lane } = seen(
+      tripOn(
+        whole,
+        stops.map((stop) => ({ ...stop, services })),
+      ),
+    )
+    expect(lane.gaps.map((gap) => Math.round(gap.km))).toEqual([10, 40, 10])
+    expect(lane.gaps[1]!.worstAtKm).toBeCloseTo(30, 0)
+  })
+})
+
+describe('a road of three kilometres', () => {
+  const points: RoadPoint[] = Array.from({ length: 31 }, (_, i) => [57 + (i * 0.1) / 111.2, -33, 5])
+  it('has a kit, a worst point in its middle, and a walk of minutes', () => {
+    const trip = tripOn(points, [])
+    const { survey, landscape } = seen(trip)
+    expect(survey.lengthKm).toBeCloseTo(3, 1)
+    const worst = worstPushOut(landscape, trip)
+    expect(worst.atKm).toBeCloseTo(1.5, 1)
+    expect(worst.worstH).toBeLessThan(0.5)
+    const kit = explainKit(buildLedger(trip, survey, catalogue, landscape).ledger)
+    expect(kit.massG).toBeLessThan(200)
+  })
+})
+
+describe('a road of six thousand kilometres with four hundred stops', () => {
+  const points: RoadPoint[] = Array.from({ length: 60_001 }, (_, i) => [
+    45 + 3 * Math.sin(i / 9000),
+    -30 + i * 0.00122,
+    400 + 300 * Math.sin(i / 700),
+  ])
+  const survey = surveyRoad(points)
+  const stops = Array.from({ length: 400 }, (_, i) =>
+    stopSchema.parse({
+      id: `stop-${i}`,
+      name: `Stop ${i}`,
+      roadKm: ((i + 0.5) / 400) * survey.lengthKm,
+      services: [{ kind: i % 10 === 0 ? 'bike-shop' : 'supermarket', hours: 'Mo-Sa 08:00-20:00' }],
+    }),
+  )
+  const trip = tripOn(points, stops, { start: '2026-05-01T08:00' })
+  const landscape = new Landscape(trip, survey, catalogue)
+
+  it('has its days, its gaps and its walk out', () => {
+    expect(survey.lengthKm).toBeGreaterThan(5700)
+    expect(survey.lengthKm).toBeLessThan(6300)
+    const { days } = rideView(landscape, trip, survey)!
+    expect(days.length).toBeGreaterThan(50)
+    expect(days.reduce((sum, day) => sum + day.toKm - day.fromKm, 0)).toBeCloseTo(survey.lengthKm, 6)
+    const { gaps } = roadView(landscape, trip, catalogue)
+    expect(gaps['tube-622']!.reduce((sum, gap) => sum + gap.km, 0)).toBeCloseTo(survey.lengthKm, 6)
+    // Forty shops, one in ten of the places, some of them shut on the Sunday.
+    expect(gaps['tube-622']!.length).toBeGreaterThan(25)
+    expect(gaps['tube-622']!.length).toBeLessThanOrEqual(41)
+  })
+})
