@@ -1,4 +1,4 @@
-import { chromium, type Page } from '@playwright/test'
+import { chromium, type Locator, type Page } from '@playwright/test'
 
 /** Takes the pictures of docs/screenshots anew, from the demo that is running: npm run pictures [ADDRESS] [FOLDER]. */
 const [address = 'http://127.0.0.1:3000', folder = 'docs/screenshots'] = process.argv.slice(2)
@@ -19,6 +19,14 @@ async function demo(page: Page, key: 'r' | 'b' | 'w'): Promise<void> {
 
 const proved = (page: Page) => page.getByText('from the best kit there is').waitFor()
 
+/** Scrolls something to the top of the stage, under what stays there. */
+async function toTop(wanted: Locator): Promise<void> {
+  await wanted.evaluate((element) => {
+    element.style.scrollMarginTop = '5.5rem'
+    element.scrollIntoView({ block: 'start' })
+  })
+}
+
 const pictures: Picture[] = [
   { name: 'door', arrange: async (page) => void (await page.getByRole('heading', { name: 'Sign in' }).waitFor()) },
   {
@@ -28,7 +36,40 @@ const pictures: Picture[] = [
       await page.getByRole('link', { name: /Across the Quern, June/ }).waitFor()
     },
   },
-  { name: 'road', arrange: (page) => demo(page, 'r').then(() => proved(page)) },
+  {
+    name: 'road',
+    arrange: async (page) => {
+      await demo(page, 'r')
+      await page.getByRole('button', { name: /^tube, 622/ }).click()
+      await page.getByText('Do this').first().waitFor()
+      await proved(page)
+    },
+  },
+  {
+    name: 'road-stop',
+    arrange: async (page) => {
+      await demo(page, 'r')
+      await page.getByRole('button', { name: 'More about Ferrow' }).click()
+      await page.getByText('Mon–Sat').first().waitFor()
+      await toTop(page.getByRole('row').filter({ has: page.getByLabel('Place of Ferrow') }))
+    },
+  },
+  {
+    name: 'road-marks',
+    arrange: async (page) => {
+      await demo(page, 'r')
+      await page.getByText('Surfaces').click()
+      await toTop(page.locator('summary').filter({ hasText: 'Surfaces' }))
+    },
+  },
+  {
+    name: 'road-plan',
+    arrange: async (page) => {
+      await demo(page, 'r')
+      await page.getByRole('button', { name: /^tube, 622/ }).click()
+      await page.getByRole('img', { name: /The road from above/ }).scrollIntoViewIfNeeded()
+    },
+  },
   {
     name: 'bench',
     arrange: (page) => demo(page, 'b').then(() => proved(page)),
@@ -60,7 +101,14 @@ const pictures: Picture[] = [
       await proved(page)
     },
   },
-  { name: 'road-night', night: true, arrange: (page) => demo(page, 'r').then(() => proved(page)) },
+  {
+    name: 'road-night',
+    night: true,
+    arrange: async (page) => {
+      await demo(page, 'r')
+      await toTop(page.getByRole('heading', { name: 'When' }))
+    },
+  },
   { name: 'road-small', small: true, arrange: (page) => demo(page, 'r') },
   { name: 'weigh-small', small: true, arrange: (page) => demo(page, 'w') },
 ]

@@ -16,7 +16,7 @@ function run(...words: string[]) {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'cli/rag-tin.ts', ...words], {
     encoding: 'utf8',
   })
-  return { status, stderr, json: () => JSON.parse(stdout) }
+  return { status, stderr, stdout, json: () => JSON.parse(stdout) }
 }
 let trip = ''
 beforeAll(() => {
@@ -37,6 +37,22 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
     const { gaps, pushOut } = run('gaps', trip).json()
     expect(gaps['tube-622'].map((gap: { km: number }) => Math.round(gap.km))).toEqual([71, 240, 238, 72])
     expect(pushOut.worstH).toBeGreaterThan(10)
+    const [, longest, last] = gaps['tube-622']
+    expect(longest.why).toEqual(['the village workshop at Sallow Mill has it with 24 %, less than you trust'])
+    expect(longest.openOnArrival).toBe('had')
+    expect(longest.pushOut.worstH).toBeGreaterThan(longest.pushOut.meanH)
+    expect(longest.days).toBeGreaterThan(2)
+    expect(last.why[0]).toContain('Ashmere')
+    expect(gaps['hanger-m7']).toMatchObject([{ why: ['no place in it stocks it'], openOnArrival: null }])
+  })
+  it('gaps and road as tables for people', () => {
+    const gaps = run('gaps', trip, '--text').stdout
+    expect(gaps).toMatch(/^without +from km +to km +km +days +worst walk +why\n/)
+    expect(gaps).toMatch(/tube, 622 +0 +71 +71 +0\.3/)
+    expect(gaps).toMatch(/farthest from help: 21\.7 h on foot to Brannock, from km 391\.0\n$/)
+    const road = run('road', trip, '--text').stdout
+    expect(road).toMatch(/Fri 12 June +0 +93 +1073 +08:30–17:15 +05:31–20:54/)
+    expect(road).toMatch(/Ferrow +196 +Sun 14:01 +supermarket: shut until Mon 08:00/)
   })
   it('road', () => {
     const { days, stops } = run('road', trip).json()
