@@ -53,7 +53,7 @@ for (const scheme of ['light', 'dark'] as const) {
 
     test('on Road, with hours and surfaces open', async ({ page }) => {
       await openDemo(page, 'road')
-      await page.getByRole('button', { name: 'Hours and note of Brannock' }).click()
+      await page.getByRole('button', { name: 'More about Brannock' }).click()
       await page.getByText('Surfaces', { exact: false }).first().click()
       await expectNoAxeViolations(page)
     })

@@ -91,7 +91,7 @@ async function join(event: Event) {
       type="file"
       accept=".gpx,application/gpx+xml,application/xml,text/xml"
       class="sr-only"
-      aria-label="GPX file to carry on with"
+      aria-label="Road to carry on with"
       tabindex="-1"
       @change="join"
     />
