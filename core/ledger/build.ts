@@ -63,9 +63,10 @@ export function buildLedger(
         const rate = group.wheels * bikeFactor(hazard, traits)
         landscape.exposures(hazard, settledBy, bike.pushFactor).forEach((exposure, g) => {
           const lossH = exposure.lossH * hazard.severity
+          const chance = chanceOf(hazard, bike, group, exposure, rate, g)
+          if (chance.atLeast(1) * lossH < worthWritingH) return
           const helper = Math.min(1, trip.dials.helper * exposure.passersBy)
           const answers = fixes.map(({ fix, hands }) => hands.answer(helper, residualHours(fix, lossH)))
-          const chance = chanceOf(hazard, bike, group, exposure, rate, g)
           for (let k = 1; k <= mostRepeats; k++) {
             const probability = chance.atLeast(k)
             if (probability * lossH < worthWritingH) break

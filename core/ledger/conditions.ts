@@ -54,7 +54,9 @@ export class Conditions {
 
   private alongSteps(value: (span: Span) => number): Float64Array {
     const values = this.spans.map(value)
-    return Float64Array.from(this.spanOf, (span) => values[span]!)
+    const steps = new Float64Array(this.spanOf.length)
+    for (let step = 0; step < steps.length; step++) steps[step] = values[this.spanOf[step]!]!
+    return steps
   }
 
   /** The road's factor on a hazard over each step of the grid. */

@@ -1,6 +1,6 @@
 import type { Hazard } from '../hazard'
 import type { Reference } from '../reference'
-import { OpeningBook } from '../ride'
+import { keptBook, type OpeningBook } from '../ride'
 import {
   legEdges,
   legsOfGap,
@@ -43,6 +43,7 @@ export class Landscape extends Resupply {
   readonly edges: number[]
   private readonly conditions: Conditions
   private readonly passersBy: Float64Array
+  private readonly nightFactors: Float64Array
   private readonly factorsOf = new Map<string, Float64Array>()
   private readonly lossOf = new Map<string, Float64Array>()
   private readonly walkOf = new Map<string, Float64Array>()
@@ -53,7 +54,7 @@ export class Landscape extends Resupply {
     private readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials'>,
     survey: Survey,
     reference: Reference,
-    book = new OpeningBook(),
+    book: OpeningBook = keptBook,
   ) {
     super(trip, survey, reference, book)
     const days = this.timetable?.days ?? []
@@ -64,6 +65,7 @@ export class Landscape extends Resupply {
     this.edges = legEdges(stopsAt, survey.lengthKm)
     this.conditions = new Conditions(this.grid.km, trip.road.stretches, days, trip.forecast)
     this.passersBy = this.conditions.passersBy()
+    this.nightFactors = this.conditions.nightFactors()
   }
 
   /**
@@ -151,8 +153,7 @@ export class Landscape extends Resupply {
   /** Hours of walking with the price of the nights out that they take. */
   private withNights(hours: Float64Array): Float64Array {
     const { walkHoursPerDay, nightOutH } = this.trip.dials
-    const dearer = this.conditions.nightFactors()
-    return hours.map((walk, node) => walk * (1 + (nightOutH * dearer[node]!) / walkHoursPerDay))
+    return hours.map((walk, node) => walk * (1 + (nightOutH * this.nightFactors[node]!) / walkHoursPerDay))
   }
 
   /**

@@ -1,5 +1,5 @@
 import type { Reference } from '../reference'
-import { minutesPerDay, OpeningBook, readWallClock, writeWallClock } from '../ride'
+import { keptBook, minutesPerDay, readWallClock, writeWallClock, type OpeningBook } from '../ride'
 import type { Gap, Survey } from '../road'
 import { readClass, type Service } from '../supply'
 import { Resupply, type Supplied } from './resupply'
@@ -40,7 +40,7 @@ export function remediesFor(
   survey: Survey,
   reference: Reference,
   classId: string,
-  book = new OpeningBook(),
+  book: OpeningBook = keptBook,
 ): Remedy[] {
   const now = new Resupply(trip, survey, reference, book)
   const gap = longestOf(now.gaps(classId))

@@ -1,5 +1,5 @@
 import type { Reference } from '../reference'
-import { OpeningBook, Timetable, visitDuring, type Locality, type Visit } from '../ride'
+import { keptBook, Timetable, visitDuring, type Locality, type OpeningBook, type Visit } from '../ride'
 import { gapsBetween, positionAt, type Gap, type Survey } from '../road'
 import { stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
@@ -44,7 +44,7 @@ export class Resupply {
     protected readonly supplied: Supplied,
     survey: Survey,
     protected readonly reference: Reference,
-    book = new OpeningBook(),
+    book: OpeningBook = keptBook,
   ) {
     this.lengthKm = survey.lengthKm
     if (supplied.ride.start !== null) {

@@ -38,3 +38,6 @@ export class OpeningBook {
     return this.read.get(key)
   }
 }
+
+/** The book that is read from where nobody brings one: hours mean the same however often they are asked for. */
+export const keptBook = new OpeningBook()
