@@ -21,5 +21,14 @@ interface Request {
 
 /** Asks the server; the caller says what the answer is. */
 export function api<T>(path: string, request: Request = {}): Promise<T> {
-  return $fetch<T, string>(path, request)
+  return $fetch<T, string>(path, { ...request, parseResponse })
+}
+
+/** Answers are JSON, and a trip may be megabytes of it; what is none comes from something between here and the server. */
+function parseResponse(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    return text
+  }
 }

@@ -1,11 +1,20 @@
-import { proxy, wrap, type Remote } from 'comlink'
+import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import type { Choice, Flip, Proof } from '~~/core/choose'
 import type { ReadOut, Remedy } from '~~/core/ledger'
+import type { RoadPoint } from '~~/core/road'
 import type { Trip } from '~~/core/trip'
 import { partNames } from '~~/core/trip'
 import type { ProveService } from '~/workers/prove.worker'
-import type { HoursReading, Reckoning, ReckonService, RoadJoining, RoadReading } from '~/workers/reckon.worker'
+import { packLine, unpackLine, type PackedLine, type RoadWithoutLine } from '~/workers/packed-line'
+import type {
+  HoursReading,
+  LineOfTrip,
+  Reckoning,
+  ReckonService,
+  RoadReading,
+  RoadReshaping,
+} from '~/workers/reckon.worker'
 
 /** How the proof stands. */
 export type ProofState =
@@ -13,6 +22,18 @@ export type ProofState =
   | { readonly stage: 'running'; readonly gap: number | null; readonly seconds: number }
   | { readonly stage: 'done'; readonly proof: Proof }
   | { readonly stage: 'failed'; readonly message: string }
+
+/** So many points of a line are unpacked at a time: a few milliseconds' work. */
+const pointsAtOnce = 10_000
+
+async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
+  const points: RoadPoint[] = []
+  for (let from = 0; from < line.length / 3; from += pointsAtOnce) {
+    points.push(...unpackLine(line, from, Math.min(from + pointsAtOnce, line.length / 3)))
+    await aTurn()
+  }
+  return points
+}
 
 /** The proof starts once nothing has changed for this long. */
 const calmMs = 700
@@ -30,6 +51,9 @@ export const useKitStore = defineStore('kit', () => {
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
+  let reckoned: Promise<void> = Promise.resolve()
+  /** The line the worker made last, as it came here. */
+  let made: readonly RoadPoint[] | undefined
   let calm: ReturnType<typeof setTimeout> | undefined
 
   function reckonService(): Remote<ReckonService> {
@@ -42,19 +66,22 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   /** Reckons a trip; while one is being reckoned, only the newest waits. */
-  async function reckon(trip: Trip): Promise<void> {
+  function reckon(trip: Trip): Promise<void> {
     waiting = trip
     stopProof()
-    if (busy.value) return
+    if (!busy.value) reckoned = reckonWaiting()
+    return reckoned
+  }
+
+  async function reckonWaiting(): Promise<void> {
     busy.value = true
     try {
       while (waiting) {
         const next: Trip = waiting
         waiting = undefined
-        const changed = partNames.filter((part) => sent[part] !== next[part])
+        const before = sent
         sent = next
-        const parts = Object.fromEntries(changed.map((part) => [part, next[part]])) as Partial<Trip>
-        reckoning.value = await reckonService().reckon(parts)
+        reckoning.value = await sendChanged(before, next)
         failure.value = ''
       }
     } catch (error) {
@@ -64,6 +91,33 @@ export const useKitStore = defineStore('kit', () => {
       busy.value = false
     }
     if (reckoning.value?.kit) calm = setTimeout(startProof, calmMs)
+  }
+
+  /** Sends what changed, and the line of the road only when the worker does not have it. */
+  function sendChanged(before: Partial<Trip>, next: Trip): Promise<Reckoning> {
+    const changed = partNames.filter((part) => before[part] !== next[part])
+    const parts = Object.fromEntries(changed.map((part) => [part, next[part]])) as Partial<Trip>
+    const { points, ...road } = next.road
+    const line: LineOfTrip =
+      before.road?.points === points ? 'as it was' : made === points ? 'made here' : packLine(points)
+    return reckonService().reckon(
+      { ...parts, ...(parts.road && { road }) },
+      typeof line === 'string' ? line : transfer(line, [line.buffer]),
+    )
+  }
+
+  /** Asks for a road that is made of the trip as it stands; its line is unpacked here, once. */
+  async function ask<T extends { ok: true; next: { road: RoadWithoutLine; line: PackedLine } }>(
+    question: (service: Remote<ReckonService>) => Promise<T | { ok: false; lines: string[] }>,
+  ) {
+    await reckoned
+    made = undefined
+    const answer = await question(reckonService())
+    if (!answer.ok) return answer
+    const { line, road, ...rest } = answer.next
+    const points = await unpackedBitByBit(line)
+    made = points
+    return { ...answer, next: { ...rest, road: { ...road, points } } }
   }
 
   function startProof(): void {
@@ -129,17 +183,13 @@ export const useKitStore = defineStore('kit', () => {
     return reckonService().readHours(text, roadKm)
   }
 
-  function readRoad(text: string, { road, stops }: Trip): Promise<RoadReading> {
-    return reckonService().readRoad(text, { road, stops })
-  }
-
-  function readLines(picked: readonly number[], { road, stops }: Trip): Promise<RoadReading> {
-    return reckonService().readLines(picked, { road, stops })
-  }
-
-  function joinRoad(text: string, { road, ride, stops }: Trip): Promise<RoadJoining> {
-    return reckonService().joinRoad(text, { road, ride, stops })
-  }
+  const readRoad = (text: string) => ask<RoadReading & { ok: true }>((service) => service.readRoad(text))
+  const readLines = (picked: readonly number[]) =>
+    ask<RoadReading & { ok: true }>((service) => service.readLines(picked))
+  const joinRoad = (text: string) => ask<RoadReshaping & { ok: true }>((service) => service.joinRoad(text))
+  const turnRound = () => ask<RoadReshaping & { ok: true }>((service) => service.turnRound())
+  const cutRoad = (fromKm: number, toKm: number) =>
+    ask<RoadReshaping & { ok: true }>((service) => service.cutRoad(fromKm, toKm))
 
   /** Lets go of a trip. */
   function clear(): void {
@@ -149,6 +199,8 @@ export const useKitStore = defineStore('kit', () => {
     reckoner = undefined
     sent = {}
     waiting = undefined
+    made = undefined
+    reckoned = Promise.resolve()
     busy.value = false
     reckoning.value = undefined
   }
@@ -168,6 +220,8 @@ export const useKitStore = defineStore('kit', () => {
     readRoad,
     readLines,
     joinRoad,
+    turnRound,
+    cutRoad,
     clear,
   }
 })

@@ -97,7 +97,8 @@ export const useTripStore = defineStore('trip', () => {
     dirty.value = new Set()
     saving.value = 'saving'
     try {
-      const answer = await api<{ versions: Versions }>(`/api/trips/${tripId}`, { method: 'PATCH', body: { changes } })
+      const body = await jsonBlob({ changes })
+      const answer = await api<{ versions: Versions }>(`/api/trips/${tripId}`, { method: 'PATCH', body })
       if (id.value !== tripId) return
       versions.value = answer.versions
       saving.value = 'saved'

@@ -1,4 +1,4 @@
-import { expose } from 'comlink'
+import { expose, transfer } from 'comlink'
 import { catalogue } from '~~/catalogue'
 import { explainKit, flipOf, type Flip, type Kit } from '~~/core/choose'
 import {
@@ -20,7 +20,8 @@ import {
 } from '~~/core/ledger'
 import { OpeningBook, readOpening, readWallClock, weekOf, type OpenDay } from '~~/core/ride'
 import { planOf, positionAt, readGpx, surveyRoad, withLines, type GpxRoad, type Plan, type Survey } from '~~/core/road'
-import { faultLines, joined, withRoad, type Along, type NewRoad, type Reshaped, type Trip } from '~~/core/trip'
+import { cut, faultLines, joined, reversed, withRoad, type NewRoad, type Reshaped, type Trip } from '~~/core/trip'
+import { packLine, unpackLine, type PackedLine, type RoadWithoutLine } from './packed-line'
 
 /** What the interface is told after each change. */
 export interface Reckoning {
@@ -49,49 +50,71 @@ export interface ReadLine {
   readonly km: number
 }
 
+/** A road made here, on its way to the page. */
+type Sent<T extends { road: Trip['road'] }> = Omit<T, 'road'> & {
+  readonly road: RoadWithoutLine
+  readonly line: PackedLine
+}
+
 export type RoadReading =
   | {
       readonly ok: true
-      readonly next: NewRoad
+      readonly next: Sent<NewRoad>
       readonly points: number
       readonly warnings: string[]
       readonly lines: ReadLine[]
       readonly recordedAt: string | null
     }
   | { readonly ok: false; readonly lines: string[] }
-export type RoadJoining =
-  { readonly ok: true; readonly next: Reshaped } | { readonly ok: false; readonly lines: string[] }
+export type RoadReshaping =
+  { readonly ok: true; readonly next: Sent<Reshaped> } | { readonly ok: false; readonly lines: string[] }
+
+/** Which line the road of a trip has: the one it had, the one made here last, or another. */
+export type LineOfTrip = 'as it was' | 'made here' | PackedLine
+
+/** The parts of a trip that changed; the road's line comes apart from it. */
+export type ChangedParts = Omit<Partial<Trip>, 'road'> & { road?: RoadWithoutLine }
 
 export type HoursReading =
   | { readonly ok: true; readonly tidy: string; readonly warnings: readonly string[]; readonly week: OpenDay[] }
   | { readonly ok: false; readonly error: string }
 
+/** A line that was measured. */
+interface Measured {
+  readonly points: Trip['road']['points']
+  readonly survey: Survey
+}
+const measured = (points: Trip['road']['points']): Measured => ({ points, survey: surveyRoad(points) })
+
 let trip: Trip | undefined
-let survey: Survey = surveyRoad([])
+let line: Measured = measured([])
 let plan: Plan | null = null
 let landscape: Landscape | undefined
 let built: BuiltLedger | undefined
-let read: GpxRoad | undefined
+/** The file that was read last, and the trip it was read for. */
+let read: { file: GpxRoad; before: Pick<Trip, 'road' | 'stops'> } | undefined
+let made: Measured | undefined
 const book = new OpeningBook()
 
 /** Takes the parts that changed, and reckons everything anew. */
-function reckon(parts: Partial<Trip>): Reckoning {
-  trip = { ...trip, ...parts } as Trip
-  if (parts.road) {
-    survey = surveyRoad(trip.road.points)
-    plan = survey.lengthKm > 0 ? planOf(trip.road.points, survey) : null
+function reckon({ road: lineless, ...parts }: ChangedParts, lineOfTrip: LineOfTrip): Reckoning {
+  if (lineOfTrip !== 'as it was') {
+    line = lineOfTrip === 'made here' && made ? made : measured(unpackLine(lineOfTrip as PackedLine))
+    plan = line.survey.lengthKm > 0 ? planOf(line.points, line.survey) : null
   }
-  const line = { lengthKm: survey.lengthKm, climbM: survey.climbM, profile: profileOf(survey), plan }
+  trip = { ...trip, ...parts, road: { ...(lineless ?? trip!.road), points: line.points } } as Trip
+  const { survey } = line
+  const seen = { lengthKm: survey.lengthKm, climbM: survey.climbM, profile: profileOf(survey), plan }
   built = undefined
   landscape = undefined
   if (survey.lengthKm <= 0)
-    return { ...line, view: null, lanes: [], stakes: {}, ride: null, kit: null, built: null, problems: [] }
+    return { ...seen, view: null, lanes: [], stakes: {}, ride: null, kit: null, built: null, problems: [] }
   landscape = new Landscape(trip, survey, catalogue, book)
   built = buildLedger(trip, survey, catalogue, landscape)
   const stakes = hoursAtStake(built)
   const lanes = lanesOf(landscape, trip, classesOf(trip, catalogue))
   const road = {
-    ...line,
+    ...seen,
     view: roadView(landscape, trip, catalogue),
     lanes: lanes.sort((a, b) => (stakes[b.classId] ?? 0) - (stakes[a.classId] ?? 0)),
     stakes,
@@ -108,12 +131,14 @@ function reckon(parts: Partial<Trip>): Reckoning {
 
 /** What would shorten the longest gap of a class. */
 function remedies(classId: string): Remedy[] {
-  return trip && landscape ? remediesFor(trip, survey, catalogue, classId, book) : []
+  return trip && landscape ? remediesFor(trip, line.survey, catalogue, classId, book) : []
 }
 
 /** All that is to be said of one place of the road. */
 function readPlace(roadKm: number): ReadOut | null {
-  return trip && landscape ? readOut(landscape, trip, survey, Math.min(roadKm, survey.lengthKm), catalogue) : null
+  return trip && landscape
+    ? readOut(landscape, trip, line.survey, Math.min(roadKm, line.survey.lengthKm), catalogue)
+    : null
 }
 
 /** About 600 heights are all a strip can show. */
@@ -131,45 +156,63 @@ function flip(itemId: string): Flip | null {
 /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */
 function readHours(text: string, roadKm: number): HoursReading {
   if (!trip || !landscape) return { ok: false, error: 'there is no road yet' }
-  const locality = { ...positionAt(trip.road.points, survey, roadKm), country: trip.ride.country }
+  const locality = { ...positionAt(line.points, line.survey, roadKm), country: trip.ride.country }
   const opening = readOpening(text, locality)
   if ('error' in opening) return { ok: false, error: opening.error }
   const from = landscape.timetable?.clockAt(roadKm) ?? readWallClock(new Date().toISOString().slice(0, 16))
   return { ok: true, tidy: opening.tidy, warnings: opening.warnings, week: weekOf(opening, from) }
 }
 
-/** Reads a GPX file for a trip; faults come back as lines, for errors do not cross to the page whole. */
-function readRoad(text: string, current: Pick<Trip, 'road' | 'stops'>): RoadReading {
+/** Reads a GPX file for the trip; faults come back as lines, for errors do not cross to the page whole. */
+function readRoad(text: string): RoadReading {
   return told(() => {
-    read = readGpx(text)
-    return laidOut(read, read, current)
+    read = { file: readGpx(text), before: trip! }
+    return laidOut(read.file)
   })
 }
 
 /** Takes some lines of the file that was read last, in the order given. */
-function readLines(picked: readonly number[], current: Pick<Trip, 'road' | 'stops'>): RoadReading {
+function readLines(picked: readonly number[]): RoadReading {
   return told(() => {
     if (!read) throw new Error('no file has been read')
-    return laidOut(read, withLines(read, picked), current)
+    return laidOut(withLines(read.file, picked))
   })
 }
 
-function laidOut(file: GpxRoad, gpx: GpxRoad, current: Pick<Trip, 'road' | 'stops'>): RoadReading {
-  const next = withRoad(current, gpx, surveyRoad(gpx.points), newId)
-  const lines = file.lines.map(({ name, points }) => ({ name, points: points.length, km: surveyRoad(points).lengthKm }))
-  return {
+function laidOut(gpx: GpxRoad): RoadReading {
+  const { file, before } = read!
+  made = measured(gpx.points)
+  const alone = file.lines.length === 1 ? made.survey.lengthKm : undefined
+  const answer = {
     ok: true,
-    next,
+    next: sent(withRoad(before, gpx, made.survey, newId)),
     points: gpx.points.length,
     warnings: gpx.warnings,
-    lines,
+    lines: file.lines.map(({ name, points }) => ({
+      name,
+      points: points.length,
+      km: alone ?? surveyRoad(points).lengthKm,
+    })),
     recordedAt: file.recordedAt,
-  }
+  } as const
+  return transfer(answer, [answer.next.line.buffer])
 }
 
-/** Puts a GPX file on the end of a trip's road. */
-function joinRoad(text: string, along: Along): RoadJoining {
-  return told(() => ({ ok: true, next: joined(along, readGpx(text), newId) }))
+/** Puts a GPX file on the end of the trip's road. */
+const joinRoad = (text: string): RoadReshaping => told(() => reshaped(joined(trip!, readGpx(text), newId)))
+
+const turnRound = (): RoadReshaping => reshaped({ ...reversed(trip!, line.survey.lengthKm), leftOut: [] })
+
+const cutRoad = (fromKm: number, toKm: number): RoadReshaping => reshaped(cut(trip!, line.survey, fromKm, toKm))
+
+function reshaped({ road, ride, stops, leftOut }: Reshaped): RoadReshaping {
+  made = measured(road.points)
+  const next = sent({ road, ride, stops, leftOut })
+  return transfer({ ok: true, next }, [next.line.buffer])
+}
+
+function sent<T extends { road: Trip['road'] }>({ road: { points, ...road }, ...rest }: T): Sent<T> {
+  return { ...rest, road, line: packLine(points) }
 }
 
 function told<T>(work: () => T): T | { ok: false; lines: string[] } {
@@ -184,6 +227,6 @@ function told<T>(work: () => T): T | { ok: false; lines: string[] } {
 
 const newId = () => crypto.randomUUID().slice(0, 8)
 
-const service = { reckon, flip, remedies, readPlace, readHours, readRoad, readLines, joinRoad }
+const service = { reckon, flip, remedies, readPlace, readHours, readRoad, readLines, joinRoad, turnRound, cutRoad }
 export type ReckonService = typeof service
 expose(service)

@@ -1,6 +1,6 @@
-import { XMLParser, XMLValidator } from 'fast-xml-parser'
 import { mostPoints, type RoadPoint } from './schema'
 import { Fault } from '../fault'
+import { takeApart, type WrittenPoint } from './gpx-xml'
 
 /** A named point of a GPX file that is not part of the line. */
 export interface Waypoint {
@@ -31,32 +31,6 @@ export interface GpxRoad {
 /** The largest file read, in bytes. A month's track at one point a second stays below it. */
 export const largestGpxBytes = 48 * 1024 * 1024
 
-interface XmlPoint {
-  '@lat'?: string
-  '@lon'?: string
-  ele?: string
-  name?: string
-  time?: string
-}
-interface XmlLine {
-  name?: string
-  trkseg?: { trkpt?: XmlPoint[] }[]
-  rtept?: XmlPoint[]
-}
-interface XmlGpx {
-  gpx?: { metadata?: { name?: string }; trk?: XmlLine[]; rte?: XmlLine[]; wpt?: XmlPoint[] } | string
-}
-
-const lists = new Set(['trk', 'trkseg', 'trkpt', 'rte', 'rtept', 'wpt'])
-const parser = new XMLParser({
-  ignoreAttributes: false,
-  attributeNamePrefix: '@',
-  removeNSPrefix: true,
-  parseTagValue: false,
-  parseAttributeValue: false,
-  isArray: (name) => lists.has(name),
-})
-
 /**
  * Reads a GPX 1.1 (or 1.0) document: its tracks with all their segments joined
  * in order, or its routes where it has no track, and its waypoints.
@@ -69,38 +43,13 @@ export function readGpx(text: string): GpxRoad {
     const size = Math.round(text.length / 1024 / 1024)
     throw new Fault('the file', `${size} MB`, 'a GPX file of 48 MB at most; thin the track or cut it in two')
   }
-  if (/<!(DOCTYPE|ENTITY)/i.test(text)) {
-    throw new Fault(
-      'the file',
-      'a DOCTYPE or ENTITY declaration',
-      'plain GPX, which has neither; export the track anew',
-    )
-  }
-  const soundness = XMLValidator.validate(text)
-  if (soundness !== true) {
-    const { line, col, msg } = soundness.err
-    throw new Fault(`line ${line}, column ${col}`, `not XML: ${msg.replace(/\.$/, '')}`, 'a GPX file; export it anew')
-  }
-  const document = parsed(text)
-  const gpx = document.gpx
-  if (gpx === undefined) {
-    const root = Object.keys(document).find((name) => !name.startsWith('?')) ?? 'nothing'
-    throw new Fault('the outermost element', `<${root}>`, '<gpx>; save or convert the route as GPX 1.1')
-  }
-  if (typeof gpx === 'string') throw new Fault('the GPX file', 'no track and no route', 'one with at least two points')
-
-  const tracks = (gpx.trk ?? []).flatMap((track, t) =>
-    (track.trkseg ?? []).map((segment, s) => ({
-      where: `track ${t + 1}, segment ${s + 1}`,
-      name: nameOf(track),
-      points: segment.trkpt ?? [],
-    })),
+  const gpx = takeApart(text)
+  const tracks = gpx.tracks.flatMap(({ name, pieces }, t) =>
+    pieces.map((points, s) => ({ where: `track ${t + 1}, segment ${s + 1}`, name: short(name), points })),
   )
-  const routes = (gpx.rte ?? []).map((route, r) => ({
-    where: `route ${r + 1}`,
-    name: nameOf(route),
-    points: route.rtept ?? [],
-  }))
+  const routes = gpx.routes.flatMap(({ name, pieces }, r) =>
+    pieces.map((points) => ({ where: `route ${r + 1}`, name: short(name), points })),
+  )
   const usesTracks = tracks.some((line) => line.points.length > 0)
   const lines = usesTracks ? tracks : routes
   const total = lines.reduce((sum, line) => sum + line.points.length, 0)
@@ -115,16 +64,16 @@ export function readGpx(text: string): GpxRoad {
     .filter((line) => line.points.length > 0)
     .map((line) => ({
       name: line.name ? `${line.name} (${line.where})` : line.where,
-      points: line.points.map((point, i) => readPoint(point, `${line.where}, point ${i + 1}`)),
+      points: line.points.map((point, i) => readPoint(point, () => `${line.where}, point ${i + 1}`)),
     }))
   const points = read.flatMap((line) => line.points)
-  const waypoints = (gpx.wpt ?? []).map((point, i) => {
-    const [lat, lon] = readPoint(point, `waypoint ${i + 1}`)
-    return { name: nameOf(point) || `Waypoint ${i + 1}`, lat, lon }
+  const waypoints = gpx.waypoints.map((point, i) => {
+    const [lat, lon] = readPoint(point, () => `waypoint ${i + 1}`)
+    return { name: short(point.name) || `Waypoint ${i + 1}`, lat, lon }
   })
-  const name = nameOf((usesTracks ? gpx.trk : gpx.rte)?.[0]) || nameOf(gpx.metadata) || ''
+  const name = short((usesTracks ? gpx.tracks : gpx.routes)[0]?.name || gpx.name)
   const recordedAt = timeOf(lines.find((line) => line.points.length > 0)?.points[0]?.time)
-  const warnings = warningsFor(points, usesTracks ? (gpx.rte ?? []).length : 0)
+  const warnings = warningsFor(points, usesTracks ? routes.length : 0)
   return { name, lines: read, points, recordedAt, waypoints, warnings }
 }
 
@@ -137,38 +86,24 @@ export function withLines(gpx: GpxRoad, picked: readonly number[]): GpxRoad {
   return { ...gpx, points: picked.flatMap((line) => gpx.lines[line]?.points ?? []) }
 }
 
+const short = (name: string) => name.slice(0, 200)
+
 /** A time that exists; a broken one is as good as none, as nothing depends on it. */
-function timeOf(text: unknown): string | null {
-  const at = typeof text === 'string' ? Date.parse(text) : NaN
+function timeOf(text: string | undefined): string | null {
+  const at = text ? Date.parse(text) : NaN
   return Number.isNaN(at) ? null : new Date(at).toISOString().replace(/\.\d+Z$/, 'Z')
 }
 
-function parsed(text: string): XmlGpx & Record<string, unknown> {
-  try {
-    return parser.parse(text) as XmlGpx & Record<string, unknown>
-  } catch (error) {
-    const why = error instanceof Error ? error.message.replace(/\.$/, '') : 'unreadable'
-    throw new Fault('the file', `not XML: ${why}`, 'a GPX file; export it anew')
-  }
+/** @param where says which point it is; asked for only when there is something to say, for points are many */
+function readPoint({ lat, lon, ele }: WrittenPoint, where: () => string): RoadPoint {
+  return [readNumber(lat, where, 'latitude', 90), readNumber(lon, where, 'longitude', 180), readElevation(ele, where)]
 }
 
-function nameOf(holder: { name?: unknown } | undefined): string {
-  return typeof holder?.name === 'string' ? holder.name.trim().slice(0, 200) : ''
-}
-
-function readPoint(point: XmlPoint, where: string): RoadPoint {
-  return [
-    readNumber(point['@lat'], where, 'latitude', 90),
-    readNumber(point['@lon'], where, 'longitude', 180),
-    readElevation(point.ele, where),
-  ]
-}
-
-function readNumber(text: string | undefined, where: string, what: string, limit: number): number {
+function readNumber(text: string | undefined, where: () => string, what: string, limit: number): number {
   const value = text === undefined || text.trim() === '' ? NaN : Number(text)
   if (!Number.isFinite(value) || Math.abs(value) > limit) {
     throw new Fault(
-      where,
+      where(),
       `${what} ${text === undefined ? 'missing' : `“${text.slice(0, 40)}”`}`,
       `a number from −${limit} to ${limit}`,
     )
@@ -176,11 +111,11 @@ function readNumber(text: string | undefined, where: string, what: string, limit
   return value
 }
 
-function readElevation(text: unknown, where: string): number | null {
-  if (text === undefined || text === '') return null
+function readElevation(text: string, where: () => string): number | null {
+  if (text === '') return null
   const value = Number(text)
   if (!Number.isFinite(value) || value < -500 || value > 9000) {
-    throw new Fault(where, `elevation “${String(text).slice(0, 40)}”`, 'metres from −500 to 9000, or no <ele> at all')
+    throw new Fault(where(), `elevation “${text.slice(0, 40)}”`, 'metres from −500 to 9000, or no <ele> at all')
   }
   return value
 }

@@ -1,6 +1,8 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, vi } from 'vitest'
 import * as vue from 'vue'
+import { aTurn } from '~/composables/aTurn'
+import { jsonBlob } from '~/composables/jsonBlob'
 import { api } from '~/composables/useApi'
 import { useKitStore } from '~/stores/kit'
 import { useSelection } from '~/stores/selection'
@@ -13,7 +15,9 @@ for (const [name, value] of Object.entries({
   ref,
   shallowRef,
   watch,
+  aTurn,
   api,
+  jsonBlob,
   useKitStore,
   useSelection,
   useTripStore,

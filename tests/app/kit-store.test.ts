@@ -5,7 +5,8 @@ import { explainKit } from '../../core/choose'
 import { buildLedger } from '../../core/ledger'
 import { surveyRoad } from '../../core/road'
 import type { Trip } from '../../core/trip'
-import type { Reckoning } from '~/workers/reckon.worker'
+import { packLine } from '~/workers/packed-line'
+import type { ChangedParts, LineOfTrip, Reckoning, RoadReshaping } from '~/workers/reckon.worker'
 
 /** Workers that answer when the test says so; Comlink hands their service over as it would a real one's. */
 interface FakeWorker {
@@ -14,7 +15,13 @@ interface FakeWorker {
   onerror?: (event: { message: string }) => void
 }
 const workers: FakeWorker[] = []
-const reckonings: { parts: Partial<Trip>; answer: (value: Reckoning) => void; fail: (error: Error) => void }[] = []
+const reckonings: {
+  parts: ChangedParts
+  line: LineOfTrip
+  answer: (value: Reckoning) => void
+  fail: (error: Error) => void
+}[] = []
+const cuts: ((value: RoadReshaping) => void)[] = []
 const proofs: {
   answer: (value: unknown) => void
   fail: (error: Error) => void
@@ -23,9 +30,11 @@ const proofs: {
 
 vi.mock('comlink', () => ({
   proxy: <T>(value: T) => value,
+  transfer: <T>(value: T) => value,
   wrap: () => ({
-    reckon: (parts: Partial<Trip>) =>
-      new Promise<Reckoning>((answer, fail) => reckonings.push({ parts, answer, fail })),
+    reckon: (parts: ChangedParts, line: LineOfTrip) =>
+      new Promise<Reckoning>((answer, fail) => reckonings.push({ parts, line, answer, fail })),
+    cutRoad: () => new Promise<RoadReshaping>((answer) => cuts.push(answer)),
     proveKit: (_ledger: unknown, _shown: unknown, onBound: (boundNetH: number, seconds: number) => void) =>
       new Promise((answer, fail) => proofs.push({ answer, fail, onBound })),
   }),
@@ -54,7 +63,7 @@ type Kit = typeof import('~/stores/kit')
 let store: ReturnType<Kit['useKitStore']>
 beforeEach(async () => {
   vi.useFakeTimers()
-  for (const list of [workers, reckonings, proofs]) list.length = 0
+  for (const list of [workers, reckonings, cuts, proofs]) list.length = 0
   vi.stubGlobal('Worker', function Worker(this: object, url: URL) {
     const worker: FakeWorker = { file: url.pathname.split('/').at(-1)!, terminated: false }
     workers.push(worker)
@@ -69,6 +78,7 @@ beforeEach(async () => {
 })
 afterEach(() => vi.useRealTimers())
 
+/** The page's own turns, which long work waits for, pass with the milliseconds. */
 const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
 const calm = 800
 
@@ -113,6 +123,69 @@ describe('reckoning', () => {
     void store.reckon(trip)
     workers[0]!.onerror!({ message: '' })
     expect(store.failure).toMatch(/could not be started/)
+  })
+})
+
+describe('the line of the road', () => {
+  const { points, ...road } = trip.road
+  const shorter = points.slice(0, 40)
+  const cut: RoadReshaping = {
+    ok: true,
+    next: { road, line: packLine(shorter), ride: trip.ride, stops: [], leftOut: [] },
+  }
+  const reckoned = async (next: Trip) => {
+    void store.reckon(next)
+    reckonings.at(-1)!.answer(reckoning())
+    await pass(0)
+    return reckonings.at(-1)!.line
+  }
+  const cutRoad = async () => {
+    const cutting = store.cutRoad(0, 10)
+    await pass(0)
+    return cutting
+  }
+
+  it('goes to the worker once, apart from what is said of it', async () => {
+    expect(await reckoned(trip)).toEqual(packLine(points))
+    expect(await reckoned({ ...trip, road: { ...trip.road, stretches: [] } })).toBe('as it was')
+    expect(reckonings.at(-1)!.parts).toEqual({ road: { ...road, stretches: [] } })
+    expect(await reckoned({ ...trip, road: { ...trip.road, points: shorter } })).toEqual(packLine(shorter))
+  })
+
+  it('that the worker made itself does not go back to it', async () => {
+    await reckoned(trip)
+    const cutting = cutRoad()
+    await pass(0)
+    cuts[0]!(cut)
+    await pass(10)
+    const answer = await cutting
+    if (!answer.ok) throw new Error('not cut')
+    expect(answer.next.road.points).toEqual(shorter)
+    expect(await reckoned({ ...trip, ...answer.next })).toBe('made here')
+    expect(await reckoned(trip)).toEqual(packLine(points))
+  })
+
+  it('goes back to it once another has been asked for', async () => {
+    await reckoned(trip)
+    const cutting = cutRoad()
+    await pass(0)
+    cuts[0]!(cut)
+    await pass(10)
+    const answer = await cutting
+    if (!answer.ok) throw new Error('not cut')
+    void cutRoad()
+    await pass(0)
+    expect(await reckoned({ ...trip, ...answer.next })).toEqual(packLine(shorter))
+  })
+
+  it('is asked for only when the worker knows the trip as it stands', async () => {
+    void store.reckon(trip)
+    void store.cutRoad(0, 10)
+    await pass(0)
+    expect(cuts).toHaveLength(0)
+    reckonings[0]!.answer(reckoning())
+    await pass(0)
+    expect(cuts).toHaveLength(1)
   })
 })
 

@@ -25,8 +25,8 @@ export class ServerOfTrips {
   private held: (() => void)[] | undefined
 
   constructor(public trip: Trip) {
-    vi.stubGlobal('$fetch', (path: string, request: { method?: string; body?: unknown } = {}) =>
-      this.answer(path, request.method ?? 'GET', request.body),
+    vi.stubGlobal('$fetch', async (path: string, { method = 'GET', body }: { method?: string; body?: unknown } = {}) =>
+      this.answer(path, method, body instanceof Blob ? JSON.parse(await body.text()) : body),
     )
   }
 

@@ -1,27 +1,9 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { openDemo, rowOf, saved } from './steps'
 
-/**
- * The page never freezes. Not a matter of speed but of where the work is done:
- * the reckoning takes hundreds of milliseconds and the proof seconds, and
- * neither may be found on the page's own thread.
- */
-const aFreezeMs = 1000
-
-async function watchForFreezes(page: Page): Promise<() => Promise<number>> {
-  await page.evaluate(() => {
-    const seen = { longest: 0 }
-    Object.assign(window, { seen })
-    new PerformanceObserver((list) => {
-      for (const task of list.getEntries()) seen.longest = Math.max(seen.longest, task.duration)
-    }).observe({ type: 'longtask', buffered: false })
-  })
-  return () => page.evaluate(() => (window as unknown as { seen: { longest: number } }).seen.longest)
-}
-
-test('the dial turns while kits are reckoned and proved, and the page never freezes', async ({ page }) => {
+/** Where the work is done; how long it keeps the page waiting is measured by npm run bench:page. */
+test('the dial turns and the stages change while kits are reckoned and proved', async ({ page }) => {
   await openDemo(page, 'weigh')
-  const longest = await watchForFreezes(page)
   const dial = page.locator('aside').getByRole('slider')
   await dial.focus()
   const before = await dial.getAttribute('aria-valuetext')
@@ -35,7 +17,6 @@ test('the dial turns while kits are reckoned and proved, and the page never free
   await expect(page.getByRole('heading', { name: 'Road', exact: true })).toBeVisible()
   await page.keyboard.press('w')
   await expect(page.getByText(/from the best kit there is, proved/)).toBeVisible({ timeout: 90_000 })
-  expect(await longest()).toBeLessThan(aFreezeMs)
   // The demo is left as it was found.
   await page.keyboard.press('Control+z')
   expect(await dial.getAttribute('aria-valuetext')).toBe(before)

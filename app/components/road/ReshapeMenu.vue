@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Route } from '@lucide/vue'
-import { surveyRoad } from '~~/core/road'
-import { cut, reversed, type Reshaped } from '~~/core/trip'
+import type { Reshaped } from '~~/core/trip'
 
 /** What can be done to the line itself: turned round, cut at the cursor, carried on by another file. */
 const emit = defineEmits<{ done: [notices: string[]]; failed: [lines: string[]] }>()
@@ -12,40 +11,41 @@ const selection = useSelection()
 const { km } = useView()
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
-const along = computed(() => ({ road: store.trip!.road, ride: store.trip!.ride, stops: store.trip!.stops }))
 const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
 const inside = computed(() => selection.cursorKm > 0.1 && selection.cursorKm < lengthKm.value - 0.1)
 
-function turnRound() {
-  store.edit('turn the road round', reversed(along.value, lengthKm.value))
-  selection.cursorKm = lengthKm.value - selection.cursorKm
+async function turnRound() {
+  const { cursorKm } = selection
+  const length = lengthKm.value
+  if (lay('turn the road round', await kit.turnRound())) selection.cursorKm = length - cursorKm
 }
-function cutOff(part: 'before' | 'after') {
+async function cutOff(part: 'before' | 'after') {
   const at = selection.cursorKm
-  const survey = surveyRoad(along.value.road.points)
-  const [fromKm, toKm] = part === 'before' ? [at, survey.lengthKm] : [0, at]
-  lay(
-    `cut off the road ${part === 'before' ? 'before' : 'after'} km ${at.toFixed(0)}`,
-    cut(along.value, survey, fromKm, toKm),
-  )
-  selection.cursorKm = part === 'before' ? 0 : at
+  const [fromKm, toKm] = part === 'before' ? [at, lengthKm.value] : [0, at]
+  const label = `cut off the road ${part === 'before' ? 'before' : 'after'} km ${at.toFixed(0)}`
+  if (lay(label, await kit.cutRoad(fromKm, toKm))) selection.cursorKm = part === 'before' ? 0 : at
 }
-function lay(label: string, { leftOut, ...next }: Reshaped) {
+/** Lays the road anew, or says why not. */
+function lay(label: string, answer: { ok: true; next: Reshaped } | { ok: false; lines: string[] }): boolean {
+  if (!answer.ok) {
+    emit('failed', answer.lines)
+    return false
+  }
+  const { leftOut, ...next } = answer.next
   store.edit(label, next)
   emit('done', leftOut.length ? [`Cut off with the road (undo brings them back): ${leftOut.join(', ')}.`] : [])
+  return true
 }
 async function join(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
-  const answer = await kit.joinRoad(await file.text(), store.trip!)
-  if (answer.ok) lay(`carry on with ${file.name}`, answer.next)
-  else
-    emit(
-      'failed',
-      answer.lines.map((line) => `${file.name}: ${line}`),
-    )
+  const answer = await kit.joinRoad(await file.text())
+  lay(
+    `carry on with ${file.name}`,
+    answer.ok ? answer : { ok: false, lines: answer.lines.map((line) => `${file.name}: ${line}`) },
+  )
 }
 </script>
 

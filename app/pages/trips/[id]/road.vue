@@ -2,7 +2,7 @@
 import { FileUp, Plus } from '@lucide/vue'
 import { largestGpxBytes, climbRule } from '~~/core/road'
 import { dayInWords, readWallClock, timeOf, writeWallClock } from '~~/core/ride'
-import { inOrder, type Trip } from '~~/core/trip'
+import { inOrder, type NewRoad } from '~~/core/trip'
 import { newStop } from '~~/core/supply'
 import type { ReadLine, RoadReading } from '~/workers/reckon.worker'
 
@@ -17,6 +17,7 @@ const reading = ref(false)
 const picker = useTemplateRef<HTMLInputElement>('picker')
 const hasRoad = computed(() => store.trip!.road.points.length > 0)
 const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
+const turn = useTurns(() => lengthKm.value > 0, 4)
 
 async function importRoad(file: File) {
   lines.value = []
@@ -29,30 +30,30 @@ async function importRoad(file: File) {
   }
   reading.value = true
   try {
-    const answer = await kit.readRoad(await file.text(), store.trip!)
+    const answer = await kit.readRoad(await file.text())
     if (!answer.ok) {
       lines.value = answer.lines.map((line) => `${file.name}: ${line}`)
       return
     }
-    before.value = store.trip
     fileName.value = file.name
-    lay(answer, store.trip!)
+    pointsBefore.value = store.trip!.road.points.length
+    lay(answer)
   } catch (error) {
     lines.value = [error instanceof Error ? error.message : String(error)]
   } finally {
     reading.value = false
   }
 }
-/** The trip before the last import, so that other lines of the file can be picked in its place. */
-const before = shallowRef<Trip>()
 const fileName = ref('')
+/** How many points the road had before the last import; to tell one import of a file from another. */
+const pointsBefore = ref(0)
 const fileLines = shallowRef<readonly ReadLine[]>([])
 const recordedAt = ref<string | null>(null)
 const choosing = ref(false)
 
-function lay(answer: RoadReading & { ok: true }, from: Trip) {
+function lay(answer: Omit<RoadReading & { ok: true }, 'next'> & { next: NewRoad }) {
   const { road, stops, leftOut, added } = answer.next
-  store.edit(`import ${fileName.value}`, { road, stops }, `import ${fileName.value} ${from.road.points.length}`)
+  store.edit(`import ${fileName.value}`, { road, stops }, `import ${fileName.value} ${pointsBefore.value}`)
   fileLines.value = answer.lines
   recordedAt.value = answer.recordedAt
   notices.value = [
@@ -65,8 +66,8 @@ function lay(answer: RoadReading & { ok: true }, from: Trip) {
 }
 async function pickLines(numbers: number[]) {
   choosing.value = false
-  const answer = await kit.readLines(numbers, before.value!)
-  if (answer.ok) lay(answer, before.value!)
+  const answer = await kit.readLines(numbers)
+  if (answer.ok) lay(answer)
   else lines.value = answer.lines.map((line) => `${fileName.value}: ${line}`)
 }
 /** When the file says that its first point was recorded, by the clock on the wall there. */
@@ -173,16 +174,17 @@ function addStop() {
         become stops. Nothing leaves this machine but the points of the line.
       </p>
     </div>
+    <p v-else-if="!lengthKm" role="status" class="p-6 text-soft">Measuring the road …</p>
     <template v-else>
       <div class="mx-4 mt-4 space-y-4">
         <PlaceReadout />
         <LaneList />
-        <RideSheet />
+        <RideSheet v-if="turn > 0" />
       </div>
-      <StopList class="mt-4" />
+      <StopList v-if="turn > 1" class="mt-4" />
       <div class="mx-4 mt-6 space-y-4">
-        <StretchTable />
-        <PlanView />
+        <StretchTable v-if="turn > 2" />
+        <PlanView v-if="turn > 3" />
       </div>
     </template>
     <LinesDialog v-if="choosing" :lines="fileLines" @pick="pickLines" @close="choosing = false" />
