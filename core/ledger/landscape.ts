@@ -101,14 +101,17 @@ export class Landscape extends Resupply {
     return hours
   }
 
-  /** The places of general help, in the order of `pushOutToHelp`'s answer: both ends, then the stops that mend or let one leave. */
+  /**
+   * The places of general help, in the order of `pushOutToHelp`'s answer: the stops that mend or let one leave, and then
+   * both ends, so that where a stop lies at an end it is the stop that is named.
+   */
   helps(): HelpPlace[] {
     const end = (name: string, roadKm: number): HelpPlace => ({ name, roadKm, offRoadM: 0, extraH: 0, exit: null })
     const stops = this.trip.stops.filter((stop) => isHelp(stop, this.reference.services))
     return [
+      ...stops.map(({ name, roadKm, offRoadM, exit }) => ({ name, roadKm, offRoadM, extraH: 0, exit })),
       end('the start', 0),
       end('the end', this.lengthKm),
-      ...stops.map(({ name, roadKm, offRoadM, exit }) => ({ name, roadKm, offRoadM, extraH: 0, exit })),
     ]
   }
 

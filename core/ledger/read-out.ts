@@ -44,8 +44,8 @@ export interface ReadOut {
     readonly lightLeftH: number
     /** Breaking down when one comes by. */
     readonly then: OutBy
-    /** Breaking down here at the worst hour of that day’s riding. */
-    readonly worst: BrokenDown
+    /** Breaking down here at the worst hour of that day’s riding; null where all hours are much alike. */
+    readonly worst: BrokenDown | null
   } | null
 }
 
@@ -71,12 +71,15 @@ export function readOut(
     const plainH = Math.abs(along(walked, km) - along(walked, roadKm)) + levelHours(offRoadM / 1000, grid.method)
     return { place, km, walkH: plainH * pushFactor, way }
   }
+  const start = wayTo('the start', 0, 0)
+  const end = wayTo('the end', lengthKm, 0)
+  // The ends last: where a place of help lies at one of them, it is the place that is named.
   const helps = [
-    wayTo('the start', 0, 0),
-    wayTo('the end', lengthKm, 0),
     ...trip.stops
       .filter((stop) => isHelp(stop, reference.services))
       .map((stop) => wayTo(stop.name, stop.roadKm, stop.offRoadM)),
+    start,
+    end,
   ]
   const exits = trip.stops.flatMap((stop): ExitOut[] =>
     stop.exit === null
@@ -93,18 +96,21 @@ export function readOut(
       least(
         helps.filter(({ km }) => km >= roadKm),
         (way) => way.walkH,
-      ) ?? helps[1]!,
+      ) ?? end,
     back:
       least(
         helps.filter(({ km }) => km <= roadKm),
         (way) => way.walkH,
-      ) ?? helps[0]!,
+      ) ?? start,
     nearest,
     exit: least(exits, (way) => way.walkH + way.waitH) ?? null,
     liftH: lift ? along(lift, roadKm) : null,
     day: today ? dayHere(timetable.clockAt(roadKm), today, nearest.walkH, trip.dials.walkHoursPerDay) : null,
   }
 }
+
+/** Hours of a day that differ by no more than this are not told apart. */
+const muchAlikeH = 0.5
 
 function dayHere(
   passes: WallMinutes,
@@ -115,11 +121,13 @@ function dayHere(
   const broken = (at: WallMinutes): BrokenDown => ({ at, out: outBy(at, walkH, day.daylight, walkHoursPerDay) })
   const hours = Math.floor((day.endsAt - day.startsAt) / 60)
   const tried = Array.from({ length: hours + 1 }, (_, hour) => broken(day.startsAt + hour * 60))
+  const best = least(tried, ({ out }) => out.hours)!
+  const worst = least(tried, ({ out }) => -out.hours)!
   return {
     passes,
     lightLeftH: lightLeftH(passes, day.daylight),
     then: broken(passes).out,
-    worst: least(tried, ({ out }) => -out.hours)!,
+    worst: worst.out.hours - best.out.hours > muchAlikeH ? worst : null,
   }
 }
 

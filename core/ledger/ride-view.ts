@@ -1,5 +1,5 @@
-import { litDays, type LitDay, type Stay, type Visit } from '../ride'
-import type { Survey } from '../road'
+import { clockDoubt, litDays, type ClockDoubt, type LitDay, type Stay, type Visit } from '../ride'
+import { positionAt, type Survey } from '../road'
 import type { Trip } from '../trip'
 import type { Landscape } from './landscape'
 
@@ -14,6 +14,8 @@ export interface StopVisit {
 export interface RideView {
   readonly days: readonly LitDay[]
   readonly stops: readonly StopVisit[]
+  /** Where the clock can hardly be that of the road’s middle. */
+  readonly clockDoubt: ClockDoubt | null
 }
 
 /** What the calendar of a ride shows; undefined while its start is unknown. */
@@ -24,7 +26,9 @@ export function rideView(
 ): RideView | undefined {
   const { timetable } = landscape
   if (!timetable) return undefined
+  const middle = positionAt(trip.road.points, survey, survey.lengthKm / 2)
   return {
+    clockDoubt: clockDoubt(middle.lon, trip.ride.utcOffsetH),
     days: litDays(timetable.days, trip.road.points, survey, trip.ride),
     stops: trip.stops.map((stop) => ({
       stop: stop.id,

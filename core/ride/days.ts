@@ -1,5 +1,5 @@
 import { positionAt, type RoadPoint, type Survey } from '../road'
-import { daylightOn, type Daylight } from './daylight'
+import { darkH, daylightOn, type Daylight } from './daylight'
 import type { Ride } from './schema'
 import type { RidingDay } from './timetable'
 
@@ -24,13 +24,8 @@ export function litDays(
       return daylightOn(day.startsAt, lat, lon, ride.utcOffsetH)
     }
     const [morning, evening] = [sunAt(day.fromKm), sunAt(day.toKm)]
-    if (morning.kind !== 'rises and sets' || evening.kind !== 'rises and sets') {
-      const darkH = morning.kind === 'never rises' ? (day.endsAt - day.startsAt) / 60 : 0
-      return { ...day, daylight: morning, darkH }
-    }
-    const daylight = { ...morning, sets: evening.sets }
-    const early = Math.min(day.endsAt, daylight.rises) - day.startsAt
-    const late = day.endsAt - Math.max(day.startsAt, daylight.sets)
-    return { ...day, daylight, darkH: (Math.max(0, early) + Math.max(0, late)) / 60 }
+    const both = morning.kind === 'rises and sets' && evening.kind === 'rises and sets'
+    const daylight = both ? { ...morning, sets: evening.sets } : morning
+    return { ...day, daylight, darkH: darkH(day.startsAt, day.endsAt, daylight) }
   })
 }

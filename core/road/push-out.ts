@@ -52,12 +52,13 @@ export interface PushOut extends Way {
  * The push-out: from every node the least walking time to any place that
  * helps, ahead or behind, with the distance off the road.
  *
+ * @param helps of two that are as near, the one that comes first in the list is named
  * @param pushFactor how much slower than a walker one is with a loaded bike (1 or more)
  * Two sweeps over the grid; linear in nodes and helps.
  */
 export function pushOut(grid: WalkGrid, helps: readonly Help[], pushFactor: number): PushOut {
   const last = grid.km.length - 1
-  const order = helps.map((_, i) => i).sort((a, b) => helps[a]!.roadKm - helps[b]!.roadKm)
+  const met = (step: 1 | -1) => helps.map((_, i) => i).sort((a, b) => step * (helps[a]!.roadKm - helps[b]!.roadKm))
   // In hours of plain walking, so that the whole may be scaled at the end.
   const offH = helps.map((help) => levelHours(help.offRoadM / 1000, grid.method) + help.extraH / pushFactor)
 
@@ -78,8 +79,8 @@ export function pushOut(grid: WalkGrid, helps: readonly Help[], pushFactor: numb
     }
     return way
   }
-  const back = sweep(order, 0, 1, grid.backH)
-  const ahead = sweep([...order].reverse(), last, -1, grid.aheadH)
+  const back = sweep(met(1), 0, 1, grid.backH)
+  const ahead = sweep(met(-1), last, -1, grid.aheadH)
   const nearest = emptyWay(grid)
   for (let node = 0; node <= last; node++) {
     const better = back.hours[node]! <= ahead.hours[node]! ? back : ahead

@@ -252,7 +252,7 @@ describe('the way to help of any kind', () => {
       landscape()
         .helps()
         .map(({ name }) => name),
-    ).toEqual(['the start', 'the end', 'Shop', 'Hamlet'])
+    ).toEqual(['Shop', 'Hamlet', 'the start', 'the end'])
   })
 
   it('is longest in the middle of the longest stretch without any', () => {

@@ -5,6 +5,7 @@ import { catalogue } from '../../catalogue'
 import { Landscape, readOut } from '../../core/ledger'
 import { outBy, readWallClock, writeWallClock, type Daylight } from '../../core/ride'
 import { surveyRoad } from '../../core/road'
+import { stopSchema } from '../../core/supply'
 
 const sun: Daylight = {
   kind: 'rises and sets',
@@ -32,6 +33,50 @@ describe('when one is out, walking by day', () => {
   it('waits for the light before sunrise, and through the night after sunset', () => {
     expect(out('12T03:00', 2)).toEqual(['12T08:00', 5, 0])
     expect(out('12T22:00', 2)).toEqual(['13T08:00', 10, 1])
+  })
+  it('into the small hours, where the sun sets after midnight', () => {
+    const north: Daylight = {
+      kind: 'rises and sets',
+      rises: readWallClock('2026-06-12T02:00'),
+      sets: readWallClock('2026-06-13T00:30'),
+    }
+    expect(out('12T22:00', 2, 10, north)).toEqual(['13T00:00', 2, 0])
+    // Half an hour of yesterday's light is left; the hour and a half of dark is the night.
+    expect(out('13T00:00', 2, 10, north)).toEqual(['13T03:30', 3.5, 1])
+  })
+  it('by a clock of another part of the world, too', () => {
+    const elsewhere: Daylight = {
+      kind: 'rises and sets',
+      rises: readWallClock('2026-06-12T17:30'),
+      sets: readWallClock('2026-06-13T04:30'),
+    }
+    expect(out('12T20:00', 4, 10, elsewhere)).toEqual(['13T00:00', 4, 0])
+    expect(out('12T08:00', 2, 10, elsewhere)).toEqual(['12T19:30', 11.5, 1])
+  })
+  it('in the end, whatever the sun does', () => {
+    const minutes = fc.integer({ min: -3000, max: 3000 })
+    fc.assert(
+      fc.property(
+        minutes,
+        minutes,
+        fc.integer({ min: 1, max: 1439 }),
+        fc.double({ min: 0, max: 100, noNaN: true }),
+        fc.double({ min: 0.5, max: 24, noNaN: true }),
+        (from, rises, lightMinutes, walkH, most) => {
+          const { hours, nights } = outBy(
+            from,
+            walkH,
+            { kind: 'rises and sets', rises, sets: rises + lightMinutes },
+            most,
+          )
+          expect(hours).toBeGreaterThanOrEqual(walkH - 1e-6)
+          // One window of light a day, each good for at least what the day or the legs allow.
+          const days = Math.ceil(walkH / Math.min(most, lightMinutes / 60)) + 1
+          expect(nights).toBeLessThanOrEqual(days)
+          expect(hours).toBeLessThanOrEqual(24 * (days + 1))
+        },
+      ),
+    )
   })
   it('goes by the clock where there is no night, or no day', () => {
     for (const kind of ['never sets', 'never rises'] as const) {
@@ -70,8 +115,19 @@ describe('a place read off', () => {
   })
   it('has no hour of its day worse than the one it names', () => {
     const { day, nearest } = readOut(landscape, trip, survey, 250, catalogue)
-    expect(day!.worst.out.hours).toBeGreaterThanOrEqual(day!.then.hours - 0.5)
-    expect(day!.worst.out.hours).toBeGreaterThanOrEqual(nearest.walkH)
+    expect(day!.worst!.out.hours).toBeGreaterThanOrEqual(day!.then.hours - 0.5)
+    expect(day!.worst!.out.hours).toBeGreaterThanOrEqual(nearest.walkH)
+  })
+  it('names the place, not the end, where one lies at it', () => {
+    const shop = (id: string, roadKm: number) =>
+      stopSchema.parse({ id, name: id, roadKm, services: [{ kind: 'bike-shop' }] })
+    const stops = [shop('First', 0), shop('Last', survey.lengthKm)]
+    const ended = { ...trip, stops, ride: { ...trip.ride, nights: [] } }
+    const there = new Landscape(ended, survey, catalogue)
+    const { ahead, back } = readOut(there, ended, survey, 200, catalogue)
+    expect([ahead.place, back.place]).toEqual(['Last', 'First'])
+    const { to } = there.pushOutToHelp(1.25)
+    expect(new Set(Array.from(to, (help) => there.helps()[help]!.name))).toEqual(new Set(['First', 'Last']))
   })
   it('knows no clock without a start, and no lift where none may be called', () => {
     const undated = { ...trip, ride: { ...trip.ride, start: null } }

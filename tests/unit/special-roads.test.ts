@@ -42,6 +42,31 @@ describe('a road across the 180° meridian', () => {
     expect(stop!.roadKm).toBeCloseTo(1.5 * 111.3195, 1)
     expect(stop!.offRoadM).toBeCloseTo(111, -1)
   })
+  it.each([
+    ['of the west', -12],
+    ['of the east', 12],
+    ['of nowhere near', 0],
+  ])('has twelve hours of light each day by a clock %s, and is walked out of', (_, utcOffsetH) => {
+    const trip = tripOn(points, [], { start: '2026-03-20T09:00', utcOffsetH })
+    const { survey, landscape } = seen(trip)
+    for (const { daylight } of rideView(landscape, trip, survey)!.days) {
+      if (daylight.kind !== 'rises and sets') throw new Error('the sun rises on the equator')
+      // Twelve hours and the sun's own breadth, less four minutes for each degree ridden towards the evening.
+      expect(Math.abs((daylight.sets - daylight.rises) / 60 - 12.1)).toBeLessThan(0.1)
+    }
+    expect(readOut(landscape, trip, survey, 111, catalogue).day!.then.hours).toBeLessThan(24 * 7)
+  })
+  it('is told from another’s clock', () => {
+    const doubtOf = (utcOffsetH: number) => {
+      const trip = tripOn(points, [], { start: '2026-03-20T09:00', utcOffsetH })
+      const { survey, landscape } = seen(trip)
+      return rideView(landscape, trip, survey)!.clockDoubt
+    }
+    expect(doubtOf(12)).toBeNull()
+    expect(doubtOf(-12)).toBeNull()
+    // The middle of the road is on the line itself, where either will do.
+    expect(Math.abs(doubtOf(0)!.fittingH)).toBe(12)
+  })
 })
 
 describe('a road at 78° north in June', () => {
@@ -57,6 +82,8 @@ describe('a road at 78° north in June', () => {
     const { day } = readOut(landscape, trip, survey, survey.lengthKm / 2, catalogue)
     expect(day!.lightLeftH).toBe(24)
     expect(day!.then.hours).toBeGreaterThan(0)
+    // The sun being always up, no hour is worse than another.
+    expect(day!.worst).toBeNull()
   })
   it('and in December lies wholly in the dark', () => {
     const winter = { ...trip, ride: { ...trip.ride, start: '2026-12-15T09:00' } }

@@ -27,10 +27,9 @@ const after = computed(() => {
   return {
     light: `${momentInWords(day.passes)}, ${wordsForHours(day.lightLeftH)} of light left`,
     then: `out ${momentInWords(day.then.at)}${nights(day.then.nights)}`,
-    worst:
-      day.worst.out.nights > 0 || day.worst.out.hours > day.then.hours + 0.5
-        ? `at ${timeOf(day.worst.at)}: ${wordsForHours(day.worst.out.hours)} until out${nights(day.worst.out.nights)}`
-        : 'any hour is as good as another',
+    worst: day.worst
+      ? `at ${timeOf(day.worst.at)}: ${wordsForHours(day.worst.out.hours)} until out${nights(day.worst.out.nights)}`
+      : 'any hour is as good as another',
   }
 })
 </script>

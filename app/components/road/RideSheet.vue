@@ -21,6 +21,9 @@ const { km, stretch, climb, system } = useView()
 
 const ride = computed(() => store.trip!.ride)
 const days = computed(() => kit.reckoning?.ride?.days ?? [])
+const doubt = computed(() => kit.reckoning?.ride?.clockDoubt)
+const ofClock = (hours: number) =>
+  hours === 0 ? 'of UTC' : `${Math.abs(hours)} h ${hours > 0 ? 'ahead of' : 'behind'} UTC`
 const weather = computed(() => new Map(store.trip!.forecast.days.map((day) => [day.date, day])))
 const asking = ref(false)
 const problem = ref('')
@@ -109,6 +112,15 @@ function setCountry(event: Event) {
         />
       </label>
     </div>
+    <p v-if="doubt" class="flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-line px-4 py-2 text-sm">
+      <span class="min-w-0 flex-1 text-brass"
+        >By a clock {{ ofClock(ride.utcOffsetH) }} the sun would be highest at
+        {{ timeOfHours(doubt.noonH) }} here.</span
+      >
+      <button type="button" class="knob" @click="set('utcOffsetH', doubt.fittingH, 'the clock')">
+        Set clocks {{ ofClock(doubt.fittingH) }}
+      </button>
+    </p>
     <details class="border-t border-line">
       <summary class="px-4 py-2 text-sm font-semibold">
         Pace and clocks <span class="font-normal text-soft">planning values: change what you know better</span>
