@@ -15,13 +15,14 @@ interface Named {
 }
 
 const letterPx = 6.3
+const mostLetters = 24
 
 /** Places names without overlap: the weightiest first, in two rows; what does not fit is left to the pointer. */
 export function stripLabels(stops: readonly Named[], width: number): StripLabel[] {
   const taken: [number, number][][] = [[], []]
   const placed: StripLabel[] = []
   for (const stop of [...stops].sort((a, b) => b.weight - a.weight)) {
-    const text = stop.name.length > 18 ? `${stop.name.slice(0, 17)}…` : stop.name
+    const text = stop.name.length > mostLetters ? `${stop.name.slice(0, mostLetters - 1)}…` : stop.name
     const length = text.length * letterPx + 8
     const anchor = stop.x < length / 2 ? 'start' : stop.x > width - length / 2 ? 'end' : 'middle'
     const from = anchor === 'start' ? stop.x : anchor === 'end' ? stop.x - length : stop.x - length / 2

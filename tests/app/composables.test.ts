@@ -7,6 +7,7 @@ import { explainKit } from '../../core/choose'
 import { buildLedger } from '../../core/ledger'
 import { surveyRoad } from '../../core/road'
 import { linesOf, statusOf } from '~/composables/useApi'
+import { planLabels } from '~/composables/usePlanLabels'
 import { stages, useStageNeeds } from '~/composables/useStages'
 import { stripLabels } from '~/composables/useStripLabels'
 import { useVerdicts } from '~/composables/useVerdicts'
@@ -16,6 +17,59 @@ import { useTripStore } from '~/stores/trip'
 import { refusal, ServerOfTrips } from './server-of-trips'
 
 vi.mock('comlink', () => ({ proxy: vi.fn(), wrap: vi.fn() }))
+
+describe('names on the plan', () => {
+  const stop = (id: string, x: number, y: number, helps = true, name = id) => ({ id, name, x, y, helps })
+  const size = { width: 600, height: 300 }
+  const labels = (stops: ReturnType<typeof stop>[]) => planLabels(stops, size.width, size.height, 7)
+  const box = ({ text, x, y }: ReturnType<typeof planLabels>[number]) => ({
+    left: x,
+    right: x + text.length * 6.1,
+    top: y - 10,
+    bottom: y + 3,
+  })
+
+  it('stand to the right of their mark, and to the left near the right edge', () => {
+    const [middle, edge] = labels([stop('Aber', 200, 150), stop('Brae', 590, 150)])
+    expect(box(middle!).left).toBe(207)
+    expect(box(edge!).right).toBeCloseTo(583)
+  })
+  it('of places of help come first, and a place passed twice is named once more where there is room', () => {
+    const crowd = [stop('hut', 300, 150, false), ...Array.from({ length: 8 }, (_, i) => stop(`shop ${i}`, 300, 150))]
+    expect(labels(crowd).map(({ id }) => id)).not.toContain('hut')
+  })
+  it('never cover one another or another’s mark, nor leave the plan', () => {
+    const stops = fc.array(
+      fc.tuple(
+        fc.integer({ min: 0, max: 600 }),
+        fc.integer({ min: 0, max: 300 }),
+        fc.boolean(),
+        fc.string({ minLength: 1 }),
+      ),
+      { maxLength: 60 },
+    )
+    fc.assert(
+      fc.property(stops, (list) => {
+        const all = list.map(([x, y, helps, name], i) => stop(String(i), x, y, helps, name))
+        const boxes = labels(all).map((label) => ({ id: label.id, ...box(label) }))
+        for (const [i, one] of boxes.entries()) {
+          expect(Math.min(one.left, one.top)).toBeGreaterThanOrEqual(-1e-9)
+          expect(one.right).toBeLessThanOrEqual(size.width + 1e-9)
+          expect(one.bottom).toBeLessThanOrEqual(size.height + 1e-9)
+          for (const other of boxes.slice(i + 1)) {
+            const apart =
+              one.right <= other.left || other.right <= one.left || one.bottom <= other.top || other.bottom <= one.top
+            expect(apart).toBe(true)
+          }
+          const covers = all.some(
+            ({ id, x, y }) => id !== one.id && x > one.left && x < one.right && y > one.top && y < one.bottom,
+          )
+          expect(covers).toBe(false)
+        }
+      }),
+    )
+  })
+})
 
 describe('names under the strip', () => {
   const stop = (id: string, x: number, weight = 1, name = id) => ({ id, name, x, weight })
@@ -50,7 +104,7 @@ describe('names under the strip', () => {
 
   it('too long are cut with a mark', () => {
     const [label] = stripLabels([stop('a', 500, 1, 'Saint Wendreda under the Long Fell')], 1000)
-    expect(label!.text).toBe('Saint Wendreda un…')
+    expect(label!.text).toBe('Saint Wendreda under th…')
   })
 
   it('never overlap in a row, nor leave the strip', () => {

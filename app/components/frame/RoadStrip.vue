@@ -72,6 +72,8 @@ const stops = computed(() =>
     helps: isHelp(stop, catalogue.services),
   })),
 )
+/** How broad a stop's mark may be, so that hundreds of them do not run into one bar. */
+const broad = computed(() => Math.min(5, Math.max(1.5, width.value / Math.max(stops.value.length, 1) / 2)))
 const labels = computed(() =>
   stripLabels(
     stops.value.map(({ id, name, x: at, helps, services }) => ({
@@ -146,15 +148,18 @@ const steps: Record<string, number> = {
   PageDown: -10,
   PageUp: 10,
 }
+/** A press moves by 1 km, and on a road of an afternoon by 0.1 km. */
+const pressKm = computed(() => (lengthKm.value < 30 ? 0.1 : 1))
 function stepOf(event: KeyboardEvent): number {
-  return (steps[event.key] ?? 0) * (event.shiftKey ? 10 : 1)
+  return (steps[event.key] ?? 0) * (event.shiftKey ? 10 : 1) * pressKm.value
 }
+const toPress = (at: number) => Math.round(at / pressKm.value) * pressKm.value
 const onRoad = (at: number) => Math.min(Math.max(at, 0), lengthKm.value)
 function keyCursor(event: KeyboardEvent) {
   const step = stepOf(event)
   if (step === 0) return
   event.preventDefault()
-  selection.cursorKm = onRoad(Math.round(selection.cursorKm) + step)
+  selection.cursorKm = onRoad(toPress(selection.cursorKm) + step)
 }
 function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
   const step = stepOf(event)
@@ -273,12 +278,12 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
           <title>{{ stop.name }}, {{ km(stop.roadKm) }}</title>
           <rect :x="stop.x - 9" :y="base - 14" width="18" height="30" fill="transparent" />
           <rect
-            :x="stop.x - (stop.helps ? 2.5 : 1.5)"
+            :x="stop.x - (stop.helps ? broad : broad * 0.6) / 2"
             :y="base - (stop.helps ? 8 : 4)"
-            :width="stop.helps ? 5 : 3"
+            :width="stop.helps ? broad : broad * 0.6"
             :height="stop.helps ? 16 : 8"
             :class="stop.helps ? 'fill-ink' : 'fill-soft'"
-            rx="1"
+            :rx="broad / 5"
           />
         </g>
         <text

@@ -13,6 +13,21 @@ const name = computed(() => classInWords(props.lane.classId, catalogue.families)
 const longest = computed(() => props.lane.gaps[props.lane.longest]!)
 const at = (roadKm: number) => `${(roadKm / props.lengthKm) * 100}%`
 
+/** Findings, the surest first: where marks would run into one another, the surer one stands. */
+const surest: readonly LanePlace['finding'][] = ['had', 'uncertain', 'waited', 'shut', 'doubtful']
+const nearestTogether = 1 / 60
+const shown = computed(() => {
+  const kept: LanePlace[] = []
+  for (const finding of surest)
+    for (const place of props.lane.places)
+      if (
+        place.finding === finding &&
+        !kept.some(({ roadKm }) => Math.abs(roadKm - place.roadKm) < nearestTogether * props.lengthKm)
+      )
+        kept.push(place)
+  return kept
+})
+
 /** A shape for each finding, so that colour is never alone. */
 const marks: Record<LanePlace['finding'], { sign: string; look: string; words: string }> = {
   had: { sign: '┃', look: 'text-petrol', words: 'there' },
@@ -39,7 +54,7 @@ const marks: Record<LanePlace['finding'], { sign: string; look: string; words: s
         :style="{ left: at(longest.fromKm), width: at(longest.km) }"
       />
       <span
-        v-for="place in lane.places"
+        v-for="place in shown"
         :key="place.stop"
         class="absolute top-0 grid h-5 w-3 -translate-x-1/2 place-items-center font-bold leading-none"
         :class="marks[place.finding].look"

@@ -25,7 +25,7 @@ const after = computed(() => {
   const day = place.value?.day
   if (!day) return undefined
   return {
-    light: `${momentInWords(day.passes)}, ${wordsForHours(day.lightLeftH)} of light left`,
+    light: `${momentInWords(day.passes)}, ${day.lightLeftH > 0 ? `${wordsForHours(day.lightLeftH)} of light left` : 'in the dark'}`,
     then: `out ${momentInWords(day.then.at)}${nights(day.then.nights)}`,
     worst: day.worst
       ? `at ${timeOf(day.worst.at)}: ${wordsForHours(day.worst.out.hours)} until out${nights(day.worst.out.nights)}`

@@ -16,25 +16,18 @@ const drawing = computed(() => {
   const plan = kit.reckoning?.plan
   return plan && width.value > 100 ? planDrawing(plan, width.value, height) : undefined
 })
-const stops = computed(() => {
-  const shown = drawing.value
-  if (!shown) return []
-  const taken: { x: number; y: number; width: number }[] = []
-  return (store.trip?.stops ?? [])
-    .map((stop) => ({ ...stop, ...shown.at(stop.roadKm), helps: isHelp(stop, catalogue.services) }))
-    .sort((a, b) => Number(b.helps) - Number(a.helps))
-    .map((stop) => {
-      const label = { x: stop.x + 7, y: stop.y, width: stop.name.length * 6.3 + 4 }
-      // To the left where the right edge is near.
-      if (label.x + label.width > width.value) label.x = stop.x - 7 - label.width
-      const free = !taken.some(
-        (other) =>
-          label.x < other.x + other.width && other.x < label.x + label.width && Math.abs(label.y - other.y) < 13,
-      )
-      if (free) taken.push(label)
-      return { ...stop, label: free ? label : undefined }
-    })
-})
+const stops = computed(() =>
+  drawing.value
+    ? (store.trip?.stops ?? []).map((stop) => ({
+        ...stop,
+        ...drawing.value!.at(stop.roadKm),
+        helps: isHelp(stop, catalogue.services),
+      }))
+    : [],
+)
+/** Marks shrink where there are hundreds. */
+const size = computed(() => Math.min(4, Math.max(1.5, width.value / Math.max(stops.value.length, 1) / 3)))
+const labels = computed(() => planLabels(stops.value, width.value, height, size.value + 3))
 const gap = computed(() => {
   const lane = kit.reckoning?.lanes.find(({ classId }) => classId === selection.classId)
   return lane?.gaps[lane.longest]
@@ -88,24 +81,33 @@ function point(event: PointerEvent) {
           <title>{{ stop.name }}, {{ km(stop.roadKm) }}</title>
           <rect
             v-if="stop.helps"
-            :x="stop.x - 4"
-            :y="stop.y - 4"
-            width="8"
-            height="8"
+            :x="stop.x - size"
+            :y="stop.y - size"
+            :width="2 * size"
+            :height="2 * size"
             rx="1"
             class="fill-ink stroke-paper"
+            :stroke-width="size / 4"
           />
-          <circle v-else :cx="stop.x" :cy="stop.y" r="3" class="fill-paper stroke-ink" stroke-width="1.3" />
-          <text
-            v-if="stop.label"
-            :x="stop.label.x"
-            :y="stop.y + 4"
-            class="pointer-events-none fill-ink stroke-paper text-[11px] [paint-order:stroke]"
-            stroke-width="3"
-          >
-            {{ stop.name }}
-          </text>
+          <circle
+            v-else
+            :cx="stop.x"
+            :cy="stop.y"
+            :r="size * 0.75"
+            class="fill-paper stroke-ink"
+            :stroke-width="size / 3"
+          />
         </g>
+        <text
+          v-for="label in labels"
+          :key="label.id"
+          :x="label.x"
+          :y="label.y"
+          class="pointer-events-none fill-ink stroke-paper text-[11px] [paint-order:stroke]"
+          stroke-width="3"
+        >
+          {{ label.text }}
+        </text>
         <g v-if="cursor" class="pointer-events-none">
           <circle :cx="cursor.x" :cy="cursor.y" r="8" class="fill-none stroke-madder" stroke-width="2" />
           <circle :cx="cursor.x" :cy="cursor.y" r="1.8" class="fill-madder" />

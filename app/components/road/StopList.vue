@@ -1,10 +1,27 @@
 <script setup lang="ts">
+import { ChevronLeft, ChevronRight } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
 import { inOrder } from '~~/core/trip'
 
 /** Stops in the order one meets them; what each offers is set with a click. */
 const store = useTripStore()
+const selection = useSelection()
+const { stretch } = useView()
 const stops = computed(() => inOrder(store.trip!.stops))
+
+/** A long ride has hundreds of stops; these are leafed through, and the leaf follows the cursor. */
+const aLeaf = 40
+const first = ref(0)
+const leaf = computed(() => stops.value.slice(first.value, first.value + aLeaf))
+watch(
+  () => [selection.cursorKm, stops.value.length],
+  () => {
+    const away = stops.value.map((stop) => Math.abs(stop.roadKm - selection.cursorKm))
+    const nearest = Math.max(0, away.indexOf(Math.min(...away)))
+    first.value = Math.floor(nearest / aLeaf) * aLeaf
+  },
+  { immediate: true },
+)
 const opened = ref('')
 const wide = useMediaQuery('(min-width: 768px)')
 </script>
@@ -12,8 +29,24 @@ const wide = useMediaQuery('(min-width: 768px)')
 <template>
   <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Stops">
     <template v-if="stops.length">
-      <StopTable v-if="wide" v-model:opened="opened" :stops="stops" />
-      <StopCards v-else v-model:opened="opened" :stops="stops" />
+      <nav
+        v-if="stops.length > aLeaf"
+        class="flex items-center gap-2 px-4 pb-2 text-sm"
+        aria-label="Leaves of the list"
+      >
+        <p class="min-w-0 flex-1" role="status">
+          Stops {{ first + 1 }}–{{ first + leaf.length }} of {{ stops.length }},
+          {{ stretch(leaf[0]!.roadKm, leaf.at(-1)!.roadKm) }}
+        </p>
+        <button type="button" class="knob" :disabled="first === 0" @click="first -= aLeaf">
+          <ChevronLeft :size="15" aria-hidden="true" />Earlier stops
+        </button>
+        <button type="button" class="knob" :disabled="first + aLeaf >= stops.length" @click="first += aLeaf">
+          Later stops<ChevronRight :size="15" aria-hidden="true" />
+        </button>
+      </nav>
+      <StopTable v-if="wide" v-model:opened="opened" :stops="leaf" />
+      <StopCards v-else v-model:opened="opened" :stops="leaf" />
     </template>
     <div v-else class="max-w-xl p-6">
       <h2 class="text-lg">No stops yet</h2>

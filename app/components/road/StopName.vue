@@ -21,8 +21,9 @@ function rename(event: Event) {
     <input
       :id="`stop-name-${stop.id}`"
       :value="stop.name"
-      class="block w-full rounded-sm bg-transparent px-1 py-0.5 font-semibold hover:bg-paper focus:bg-paper"
+      class="block w-full truncate rounded-sm bg-transparent px-1 py-0.5 font-semibold hover:bg-paper focus:bg-paper"
       :aria-label="`Name of ${stop.name}`"
+      :title="stop.name"
       maxlength="120"
       @change="rename"
     />

@@ -11,11 +11,11 @@ const { stretch } = useView()
 const { notes, gap } = useVerdicts()
 
 const most = 7
+const claims = computed(() => new Map((kit.reckoning?.built?.ledger.claims ?? []).map((claim) => [claim.id, claim])))
 const open = computed(() => {
-  const claims = new Map((kit.reckoning?.built?.ledger.claims ?? []).map((claim) => [claim.id, claim]))
   return (kit.reckoning?.kit?.openClaims ?? []).flatMap(({ claim, expectedH }) => {
     const note = notes.value.get(claim)
-    const entry = claims.get(claim)
+    const entry = claims.value.get(claim)
     const inGap = !gap.value || (note && note.gap.fromKm < gap.value.toKm && gap.value.fromKm < note.gap.toKm)
     return note && entry && inGap ? [{ note, entry, expectedH }] : []
   })
@@ -26,7 +26,10 @@ const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id
 <template>
   <section v-if="kit.reckoning?.kit" aria-labelledby="open-title" class="border-t-2 border-ink px-4 py-3">
     <h2 id="open-title" class="text-base">Left to luck</h2>
-    <p v-if="!open.length" class="mt-1 text-sm text-soft">The kit has an answer to every claim.</p>
+    <p v-if="!claims.size" class="mt-1 text-sm text-soft">
+      Nothing that may break on this road costs a walk worth carrying for.
+    </p>
+    <p v-else-if="!open.length" class="mt-1 text-sm text-soft">The kit has an answer to every claim.</p>
     <template v-else>
       <p class="mt-1 text-sm text-soft">Nothing in the kit answers these {{ open.length }}; the largest:</p>
       <ul class="mt-2 border-t border-line">

@@ -38,7 +38,7 @@ watch(
 watch(
   () => kit.reckoning?.view?.worst.atKm,
   (atKm) => {
-    if (atKm !== undefined && selection.cursorKm === 0) selection.cursorKm = Math.round(atKm)
+    if (atKm !== undefined && selection.cursorKm === 0) selection.cursorKm = Math.round(atKm * 10) / 10
   },
 )
 onBeforeUnmount(() => {
