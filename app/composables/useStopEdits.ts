@@ -1,13 +1,17 @@
 import { serviceSchema, type Service, type Stop } from '~~/core/supply'
-import { inOrder } from '~~/core/trip'
+import { moveStop } from '~~/core/trip'
 
 /** Changes to stops, each a step that can be taken back. */
 export function useStopEdits() {
   const store = useTripStore()
 
-  function change(stop: Stop, part: Partial<Stop>, label: string, merge?: string) {
+  function change(stop: Stop, part: Partial<Omit<Stop, 'roadKm'>>, label: string, merge?: string) {
     const next = store.trip!.stops.map((other) => (other.id === stop.id ? { ...other, ...part } : other))
-    store.edit(label, { stops: part.roadKm === undefined ? next : inOrder(next) }, merge)
+    store.edit(label, { stops: next }, merge)
+  }
+
+  function move(stop: Stop, roadKm: number, merge?: string) {
+    store.edit(`move ${stop.name}`, moveStop(store.trip!, stop, roadKm), merge)
   }
 
   function changeService(stop: Stop, kind: string, part: Partial<Service>, label: string) {
@@ -27,5 +31,5 @@ export function useStopEdits() {
     store.edit(`remove ${stop.name}`, { stops: store.trip!.stops.filter((other) => other.id !== stop.id) })
   }
 
-  return { change, changeService, toggleService, remove }
+  return { change, move, changeService, toggleService, remove }
 }

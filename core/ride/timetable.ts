@@ -1,4 +1,5 @@
 import { pointBefore, valueAt, type Road, type Survey } from '../road'
+import { sameNightKm } from './nights'
 import { ridingAlong } from './pace'
 import type { Ride } from './schema'
 import { midnightBefore, minutesPerDay, readWallClock, type WallMinutes } from './wall-clock'
@@ -27,8 +28,6 @@ const lastStretchH = 0.5
 const longestDay = 1.5
 /** So much over a day's riding is no day more. */
 const overADay = 0.25
-/** A place this near to where a night is spent is the same place. */
-const sameKm = 1
 
 /**
  * The ride by date and clock: which place is reached when. Days end at the
@@ -68,7 +67,7 @@ export class Timetable {
 
   /** From when to when one is at a place: over night where one sleeps, else just passing. */
   stayAt(roadKm: number): Stay {
-    const evening = this.days.findIndex(({ toKm }) => Math.abs(toKm - roadKm) <= sameKm)
+    const evening = this.days.findIndex(({ toKm }) => Math.abs(toKm - roadKm) <= sameNightKm)
     const morning = this.days[evening + 1]
     if (evening >= 0 && morning) return { arrives: this.days[evening]!.endsAt, leaves: morning.startsAt }
     const passes = this.clockAt(roadKm)

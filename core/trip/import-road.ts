@@ -1,3 +1,4 @@
+import { Fault } from '../fault'
 import { passesOnRoad, type GpxRoad, type Survey } from '../road'
 import { newStop, type Stop } from '../supply'
 import type { Trip } from './schema'
@@ -21,6 +22,7 @@ const farthestM = 20_000
  * new end is left out and named.
  *
  * @param newId gives a fresh id for each new stop
+ * @throws Fault when the new road has no length
  */
 export function withRoad(
   trip: Pick<Trip, 'road' | 'stops'>,
@@ -28,6 +30,8 @@ export function withRoad(
   survey: Survey,
   newId: () => string,
 ): NewRoad {
+  if (!(survey.lengthKm > 0))
+    throw new Fault('the GPX file', 'points that are all at one place', 'a track or route of some length')
   const fits = (km: number) => km <= survey.lengthKm
   const kept = trip.stops.filter((stop) => fits(stop.roadKm))
   const stretches = trip.road.stretches.filter((stretch) => fits(stretch.toKm))

@@ -1,4 +1,4 @@
-import { GRAMS_PER_OUNCE, KM_PER_MILE, METRES_PER_FOOT } from './factors'
+import { FAHRENHEIT_ZERO_C, GRAMS_PER_OUNCE, KM_PER_MILE, METRES_PER_FOOT, MM_PER_INCH } from './factors'
 import type { Quantity } from './measure'
 import type { UnitSystem } from './words'
 
@@ -7,9 +7,11 @@ export interface CustomaryUnit {
   readonly unit: string
   readonly per: number
   readonly decimals: number
+  /** Where its scale has its zero, in the core's unit; at the core's own where nothing is said. */
+  readonly zero?: number
 }
 
-/** What riders type amounts in: things on a scale, places on the road, ways off it, hours, speeds, climbs, chances. */
+/** What riders type amounts in: things on a scale, places on the road, ways off it, hours, speeds, climbs, chances, weather. */
 export const customary = {
   mass: {
     quantity: 'mass',
@@ -46,5 +48,21 @@ export const customary = {
     metric: { unit: '%', per: 0.01, decimals: 1 },
     imperial: { unit: '%', per: 0.01, decimals: 1 },
   },
+  rain: {
+    quantity: 'length',
+    metric: { unit: 'mm', per: 1, decimals: 1 },
+    imperial: { unit: 'in', per: MM_PER_INCH, decimals: 2 },
+  },
+  warmth: {
+    quantity: 'temperature',
+    metric: { unit: '°C', per: 1, decimals: 0 },
+    imperial: { unit: '°F', per: 1 / 1.8, decimals: 0, zero: FAHRENHEIT_ZERO_C },
+  },
 } as const satisfies Record<string, { quantity: Quantity } & Record<UnitSystem, CustomaryUnit>>
 export type Amount = keyof typeof customary
+
+/** An amount in a customary unit, rounded as it is shown. */
+export function inUnit(value: number, { per, decimals, zero = 0 }: CustomaryUnit): number {
+  // Never −0.
+  return Number(((value - zero) / per).toFixed(decimals)) + 0
+}

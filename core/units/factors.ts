@@ -10,5 +10,7 @@ export const METRES_PER_FOOT = 0.3048
 export const MM_PER_INCH = 25.4
 /** 1 lbf/in² = 4.4482216152605 N / 0.00064516 m²; 1 bar = 100 000 Pa. */
 export const BAR_PER_PSI = 4.4482216152605 / 0.00064516 / 100_000
+/** 0 °F = −32 · 5/9 °C. */
+export const FAHRENHEIT_ZERO_C = -32 / 1.8
 /** US customary fluid ounce. */
 export const ML_PER_FLUID_OUNCE = 29.5735295625

@@ -1,5 +1,6 @@
 import {
   BAR_PER_PSI,
+  FAHRENHEIT_ZERO_C,
   GRAMS_PER_OUNCE,
   GRAMS_PER_POUND,
   KM_PER_MILE,
@@ -8,7 +9,7 @@ import {
   MM_PER_INCH,
 } from './factors'
 
-/** What a number measures; the core's unit for each is the first one listed. */
+/** What a number measures, and how much of the core's unit, the first listed, each unit is. */
 const units = {
   mass: { g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: GRAMS_PER_POUND, lbs: GRAMS_PER_POUND },
   distance: { km: 1, m: 0.001, mi: KM_PER_MILE, ft: METRES_PER_FOOT / 1000 },
@@ -19,12 +20,17 @@ const units = {
   length: { mm: 1, cm: 10, m: 1000, in: MM_PER_INCH },
   /** A probability or a part of a whole; the core's own is 0 to 1. */
   share: { '%': 0.01 },
+  /** Read off a scale whose zero may lie elsewhere. */
+  temperature: { '°c': 1, c: 1, '°f': 1 / 1.8, f: 1 / 1.8 },
   volume: { ml: 1, l: 1000, 'fl oz': ML_PER_FLUID_OUNCE },
 } as const satisfies Record<string, Record<string, number>>
 
 export type Quantity = keyof typeof units
 
-const written = /^\s*([+-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z%][a-z/ ]*)?\s*$/i
+/** Where a scale has its zero, in the core's unit. */
+const zeros: Readonly<Record<string, number>> = { '°f': FAHRENHEIT_ZERO_C, f: FAHRENHEIT_ZERO_C }
+
+const written = /^\s*([+−-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z%°][a-z/ ]*)?\s*$/i
 
 export type Measured = { value: number } | { error: string }
 
@@ -33,7 +39,7 @@ export type Measured = { value: number } | { error: string }
  *
  * @param text what was typed
  * @param quantity what it measures; the answer is in the core's unit for it
- *   (g, km, h, km/h, m of height, bar, mm, mL; a share as 0 to 1)
+ *   (g, km, h, km/h, m of height, bar, mm, mL, °C; a share as 0 to 1)
  * @param plainUnit the unit meant when none is typed
  * @returns the value, or an error that names what would be understood
  */
@@ -46,5 +52,6 @@ export function readMeasure(text: string, quantity: Quantity, plainUnit: string)
   if (factor === undefined) {
     return { error: `“${unit}” is not a unit of ${quantity}; use ${Object.keys(known).join(', ')}` }
   }
-  return { value: Number(match[1]!.replace(',', '.')) * factor }
+  const number = Number(match[1]!.replace(',', '.').replace('−', '-'))
+  return { value: number * factor + (quantity === 'temperature' ? (zeros[unit] ?? 0) : 0) }
 }

@@ -1,3 +1,4 @@
+export * from './by-hand'
 export * from './schema'
 export * from './effects'
 export * from './words'

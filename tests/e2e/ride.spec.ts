@@ -38,6 +38,45 @@ test('a shop shut on the day one comes by makes the gap grow, and undo opens it 
   await saved(page)
 })
 
+test('a night is settled out on the road and the weather of a day said, by keyboard alone; both are undone', async ({
+  page,
+}) => {
+  await openOwnDemo(page, 'road')
+  const days = page.getByRole('region', { name: 'Days' }).getByRole('row')
+  const place = page.getByRole('slider', { name: 'Place on the road' })
+  await place.focus()
+  await page.keyboard.press('Home')
+  for (let press = 0; press < 4; press++) await page.keyboard.press('Shift+ArrowRight')
+  await expect(place).toHaveAttribute('aria-valuenow', '40')
+  await page.getByRole('button', { name: 'A night here' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(days.nth(1)).toContainText('night settled at 40 km')
+  await expect(page.getByRole('button', { name: 'No night here' })).toHaveAttribute('aria-pressed', 'true')
+
+  const more = page.getByRole('button', { name: 'More about Fri 12 June' })
+  await more.focus()
+  await page.keyboard.press('Enter')
+  const nights = page.getByLabel('nights at 40 km')
+  await nights.focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(nights).toHaveValue('2')
+  await expect(days.nth(3)).toContainText('Sun 14 June')
+  const rain = page.getByLabel('rain', { exact: true })
+  await rain.focus()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('0.5 in')
+  await page.keyboard.press('Enter')
+  await expect(days.nth(1)).toContainText('13 mm')
+  await expect(page.getByText(/changed by hand/)).toBeVisible()
+  await saved(page)
+
+  await page.getByRole('heading', { name: 'Road', exact: true }).click()
+  for (const _ of ['the rain', 'two nights', 'the night']) await page.keyboard.press('Control+z')
+  await expect(days.nth(1)).not.toContainText('settled at 40')
+  await expect(days.nth(1)).not.toContainText('13 mm')
+  await saved(page)
+})
+
 test('without a start there are no days, and every place is open', async ({ page }) => {
   await openOwnDemo(page, 'road')
   await page.getByLabel('The ride begins').fill('')

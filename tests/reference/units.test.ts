@@ -21,6 +21,11 @@ describe('units as people type them', () => {
     ['90 min', 'time', 'h', 1.5],
     ['60 %', 'share', '%', 0.6],
     ['12,5', 'share', '%', 0.125],
+    // SP 811, B.9: t/°C = (t/°F − 32) / 1.8. Both scales meet at 40 below.
+    ['32 °F', 'temperature', '°C', 0],
+    ['212', 'temperature', '°F', 100],
+    ['-40 f', 'temperature', '°C', -40],
+    ['−7,5 °C', 'temperature', '°F', -7.5],
   ] as const)('%s', (text, quantity, unit, expected) => expect(value(text, quantity, unit)).toBeCloseTo(expected, 5))
 
   it('has the pound per square inch of SP 811', () => expect(BAR_PER_PSI * 100).toBeCloseTo(6.894757, 6))

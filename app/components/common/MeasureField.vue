@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { customary, readMeasure, type Amount } from '~~/core/units'
+import { customary, inUnit, readMeasure, type Amount } from '~~/core/units'
 
 /** An amount with its unit, shown and typed as this person does; the value is in the core's unit. */
 const props = defineProps<{
@@ -18,11 +18,8 @@ const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>()
 const id = useId()
 const { system } = useView()
 const unit = computed(() => customary[props.amount][system.value].unit)
-const inUnit = (value: number) => {
-  const { per, decimals } = customary[props.amount][system.value]
-  return String(Number((value / per).toFixed(decimals)))
-}
-const shown = computed(() => (props.modelValue === null ? '' : inUnit(props.modelValue)))
+const written = (value: number) => String(inUnit(value, customary[props.amount][system.value]))
+const shown = computed(() => (props.modelValue === null ? '' : written(props.modelValue)))
 const typed = ref(shown.value)
 const error = ref('')
 watch(shown, (value) => {
@@ -47,7 +44,7 @@ function commit() {
   }
   const [least, most] = [props.least ?? 0, props.most ?? Infinity]
   if (read.value < least || read.value > most) {
-    const limit = read.value < least ? `at least ${inUnit(least)}` : `at most ${inUnit(most)}`
+    const limit = read.value < least ? `at least ${written(least)}` : `at most ${written(most)}`
     error.value = `${props.label} must be ${limit} ${unit.value}`
     return
   }

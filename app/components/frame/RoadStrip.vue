@@ -156,6 +156,11 @@ function stepOf(event: KeyboardEvent): number {
 const toPress = (at: number) => Math.round(at / pressKm.value) * pressKm.value
 const onRoad = (at: number) => Math.min(Math.max(at, 0), lengthKm.value)
 function keyCursor(event: KeyboardEvent) {
+  if (event.key === 'Home' || event.key === 'End') {
+    event.preventDefault()
+    selection.cursorKm = event.key === 'Home' ? 0 : lengthKm.value
+    return
+  }
   const step = stepOf(event)
   if (step === 0) return
   event.preventDefault()

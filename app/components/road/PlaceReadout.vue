@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { Tent } from '@lucide/vue'
 import { useThrottleFn } from '@vueuse/core'
 import type { ReadOut, WayOut } from '~~/core/ledger'
-import { momentInWords, timeOf } from '~~/core/ride'
+import { momentInWords, nightAt, settleNight, timeOf } from '~~/core/ride'
 import { wordsForHours } from '~~/core/units'
 
 /** All that is to be said of the place the cursor stands at: every way out, and the light there is for it. */
+const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
 const { km } = useView()
@@ -18,6 +20,15 @@ const read = useThrottleFn(
   true,
 )
 watch(() => [selection.cursorKm, kit.reckoning], read, { immediate: true })
+
+const night = computed(() => place.value && nightAt(store.trip!.ride.nights, place.value.roadKm))
+function sleepHere() {
+  const roadKm = Math.round(place.value!.roadKm * 10) / 10
+  const { ride } = store.trip!
+  const id = `night-${crypto.randomUUID().slice(0, 8)}`
+  const nights = settleNight(ride.nights, roadKm, night.value ? 0 : 1, id)
+  store.edit(night.value ? `no night at ${km(roadKm)}` : `a night at ${km(roadKm)}`, { ride: { ...ride, nights } })
+}
 
 const walk = (way: WayOut) => `${wordsForHours(way.walkH)} to ${way.place}`
 const nights = (count: number) => (count === 0 ? '' : count === 1 ? ', a night out' : `, ${count} nights out`)
@@ -36,9 +47,20 @@ const after = computed(() => {
 
 <template>
   <section v-if="place" class="sheet px-4 py-3" aria-labelledby="place-title" aria-live="polite">
-    <h2 id="place-title" class="text-base">
-      If it breaks at <span class="figures">{{ km(place.roadKm) }}</span>
-    </h2>
+    <div class="flex items-start gap-3">
+      <h2 id="place-title" class="min-w-0 flex-1 text-base">
+        If it breaks at <span class="figures">{{ km(place.roadKm) }}</span>
+      </h2>
+      <button
+        v-if="place.day && place.roadKm > 0 && place.roadKm < kit.reckoning!.lengthKm"
+        type="button"
+        class="knob min-h-7! py-0.5! max-md:min-h-11!"
+        :aria-pressed="night !== undefined"
+        @click="sleepHere"
+      >
+        <Tent :size="15" aria-hidden="true" />{{ night ? 'No night here' : 'A night here' }}
+      </button>
+    </div>
     <dl class="mt-1.5 grid grid-cols-2 gap-x-5 gap-y-1.5 text-sm md:grid-cols-3 [&_dt]:text-xs [&_dt]:text-soft">
       <div>
         <dt>ahead, on foot</dt>

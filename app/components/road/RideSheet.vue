@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { CloudSun } from '@lucide/vue'
+import { ChevronDown, CloudSun } from '@lucide/vue'
 import { until } from '@vueuse/core'
 import {
   dateOf,
   dayInWords,
   daylightInWords,
   hoursOfTime,
+  nightAt,
+  sameNightKm,
   timeOf,
   timeOfHours,
   type LitDay,
@@ -24,6 +26,15 @@ const days = computed(() => kit.reckoning?.ride?.days ?? [])
 const doubt = computed(() => kit.reckoning?.ride?.clockDoubt)
 const ofClock = (hours: number) =>
   hours === 0 ? 'of UTC' : `${Math.abs(hours)} h ${hours > 0 ? 'ahead of' : 'behind'} UTC`
+/** Where each day ends: at a stop, or out on the road. */
+const places = computed(() => {
+  const stops = store.trip!.stops
+  return days.value.map(({ toKm }) => {
+    const near = stops.filter(({ roadKm }) => Math.abs(roadKm - toKm) <= sameNightKm)
+    return near.sort((a, b) => Math.abs(a.roadKm - toKm) - Math.abs(b.roadKm - toKm))[0]?.name ?? km(toKm)
+  })
+})
+const opened = ref(0)
 const weather = computed(() => new Map(store.trip!.forecast.days.map((day) => [day.date, day])))
 const asking = ref(false)
 const problem = ref('')
@@ -177,24 +188,48 @@ function setCountry(event: Event) {
             <th scope="col" class="text-right font-normal">up</th>
             <th scope="col" class="font-normal md:pl-6!">on the road</th>
             <th scope="col" class="font-normal">daylight</th>
-            <th scope="col" class="pr-4 font-normal">weather</th>
+            <th scope="col" class="font-normal">weather</th>
+            <th scope="col" class="pr-4"><span class="sr-only">more</span></th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="day in days" :key="day.startsAt" class="border-t border-line">
-            <td class="whitespace-nowrap py-1 pl-4! font-semibold">{{ dayInWords(day.startsAt) }}</td>
-            <td class="figures whitespace-nowrap">{{ stretch(day.fromKm, day.toKm) }}</td>
-            <td class="figures whitespace-nowrap text-right max-md:hidden">{{ km(day.toKm - day.fromKm) }}</td>
-            <td class="figures whitespace-nowrap text-right">{{ climb(day.climbM) }}</td>
-            <td class="figures whitespace-nowrap md:pl-6!">{{ timeOf(day.startsAt) }}–{{ timeOf(day.endsAt) }}</td>
-            <td class="figures whitespace-nowrap">
-              {{ daylightInWords(day) }}
-              <strong v-if="day.darkH > 0.05" class="text-brass">{{ day.darkH.toFixed(1) }} h in the dark</strong>
-            </td>
-            <td class="figures whitespace-nowrap pr-4" :class="weatherOf(day)?.wet ? 'font-semibold text-petrol' : ''">
-              {{ weatherOf(day)?.words ?? '—' }}
-            </td>
-          </tr>
+          <template v-for="(day, i) in days" :key="day.startsAt">
+            <tr class="border-t border-line">
+              <td class="whitespace-nowrap py-1 pl-4! font-semibold">{{ dayInWords(day.startsAt) }}</td>
+              <td class="max-w-44">
+                <span class="figures block whitespace-nowrap">{{ stretch(day.fromKm, day.toKm) }}</span>
+                <span class="block truncate text-xs text-soft" :title="places[i]"
+                  >{{ nightAt(ride.nights, day.toKm) ? 'night settled at' : 'to' }} {{ places[i] }}</span
+                >
+              </td>
+              <td class="figures whitespace-nowrap text-right max-md:hidden">{{ km(day.toKm - day.fromKm) }}</td>
+              <td class="figures whitespace-nowrap text-right">{{ climb(day.climbM) }}</td>
+              <td class="figures whitespace-nowrap md:pl-6!">{{ timeOf(day.startsAt) }}–{{ timeOf(day.endsAt) }}</td>
+              <td class="figures whitespace-nowrap">
+                {{ daylightInWords(day) }}
+                <strong v-if="day.darkH > 0.05" class="text-brass">{{ day.darkH.toFixed(1) }} h in the dark</strong>
+              </td>
+              <td class="figures whitespace-nowrap" :class="weatherOf(day)?.wet ? 'font-semibold text-petrol' : ''">
+                {{ weatherOf(day)?.words ?? '—' }}
+              </td>
+              <td class="pr-3 text-right">
+                <button
+                  type="button"
+                  class="knob knob-bare"
+                  :aria-expanded="opened === day.startsAt"
+                  :aria-label="`More about ${dayInWords(day.startsAt)}`"
+                  @click="opened = opened === day.startsAt ? 0 : day.startsAt"
+                >
+                  <ChevronDown :size="15" aria-hidden="true" :class="opened === day.startsAt ? 'rotate-180' : ''" />
+                </button>
+              </td>
+            </tr>
+            <tr v-if="opened === day.startsAt" class="bg-well/60">
+              <td colspan="8" class="p-0!">
+                <DaySheet :day="day" :place="places[i]!" :last="i === days.length - 1" />
+              </td>
+            </tr>
+          </template>
         </tbody>
       </table>
     </div>

@@ -4,11 +4,12 @@ import type { Stop } from '~~/core/supply'
 /** Where a stop lies: along the road, or off it. */
 const props = defineProps<{ stop: Stop; which: 'along' | 'off' }>()
 const kit = useKitStore()
-const { change } = useStopEdits()
+const { change, move } = useStopEdits()
 
 function put(km: number | null) {
   if (km === null) return
-  change(props.stop, props.which === 'along' ? { roadKm: km } : { offRoadM: km * 1000 }, `move ${props.stop.name}`)
+  if (props.which === 'along') move(props.stop, km)
+  else change(props.stop, { offRoadM: km * 1000 }, `move ${props.stop.name}`)
 }
 </script>
 

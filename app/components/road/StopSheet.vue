@@ -2,18 +2,8 @@
 import type { Stop } from '~~/core/supply'
 
 /** All there is to say of one stop: its services, the night there, the way out, what can be borrowed. */
-const props = defineProps<{ stop: Stop }>()
-const store = useTripStore()
+defineProps<{ stop: Stop }>()
 const { change } = useStopEdits()
-
-const night = computed(() => store.trip!.ride.nights.find((other) => other.roadKm === props.stop.roadKm))
-function sleepHere(event: Event) {
-  const nights = Number((event.target as HTMLSelectElement).value)
-  const { ride } = store.trip!
-  const others = ride.nights.filter((other) => other.roadKm !== props.stop.roadKm)
-  const here = { id: `night-${props.stop.id}`.slice(0, 60), roadKm: props.stop.roadKm, nights }
-  store.edit(`nights at ${props.stop.name}`, { ride: { ...ride, nights: nights > 0 ? [...others, here] : others } })
-}
 </script>
 
 <template>
@@ -21,15 +11,7 @@ function sleepHere(event: Event) {
     <p v-if="!stop.services.length" class="text-soft">Say first, with a click above, what {{ stop.name }} offers.</p>
     <ServiceSheet v-for="service in stop.services" :key="service.kind" :stop="stop" :service="service" />
     <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
-      <label class="block text-sm text-soft"
-        >nights here
-        <select class="slot mt-1 block w-36! text-ink" :value="night?.nights ?? 0" @change="sleepHere">
-          <option :value="0">as the day comes</option>
-          <option v-for="count in 7" :key="count" :value="count">
-            {{ count === 1 ? 'one' : `${count}, with rest` }}
-          </option>
-        </select>
-      </label>
+      <NightSelect :road-km="stop.roadKm" :place="stop.name" />
       <MeasureField
         v-if="stop.exit"
         class="w-32"

@@ -66,10 +66,13 @@ onBeforeUnmount(() => window.removeEventListener('beforeunload', leaving))
 const stageName = computed(() => stages.find((stage) => route.path.endsWith(`/${stage.id}`))?.name ?? '')
 useHead({ title: () => `${stageName.value} · ${store.trip?.name ?? 'Trip'} · Rag Tin` })
 
-const moveStop = (id: string, roadKm: number) => {
-  const stops = store.trip!.stops.map((stop) => (stop.id === id ? { ...stop, roadKm } : stop))
-  store.edit(`move ${stops.find((stop) => stop.id === id)!.name}`, { stops }, `move ${id}`)
-}
+const { move } = useStopEdits()
+const moveStop = (id: string, roadKm: number) =>
+  move(
+    store.trip!.stops.find((stop) => stop.id === id)!,
+    roadKm,
+    `move ${id}`,
+  )
 </script>
 
 <template>

@@ -174,7 +174,9 @@ function addStop() {
         become stops. Nothing leaves this machine but the points of the line.
       </p>
     </div>
-    <p v-else-if="!lengthKm" role="status" class="p-6 text-soft">Measuring the road …</p>
+    <p v-else-if="!lengthKm" role="status" class="p-6 text-soft">
+      {{ kit.reckoning && !kit.busy ? 'This road has no length; replace it by a GPX file.' : 'Measuring the road …' }}
+    </p>
     <template v-else>
       <div class="mx-4 mt-4 space-y-4">
         <PlaceReadout />

@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { nightAt, settleNight } from '~~/core/ride'
+
+/** How many nights are spent at a place of the road; settled, the days are planned round them. */
+const props = defineProps<{ roadKm: number; place: string }>()
+const store = useTripStore()
+
+const nights = computed(() => nightAt(store.trip!.ride.nights, props.roadKm)?.nights ?? 0)
+function settle(event: Event) {
+  const count = Number((event.target as HTMLSelectElement).value)
+  const { ride } = store.trip!
+  const id = `night-${crypto.randomUUID().slice(0, 8)}`
+  store.edit(`nights at ${props.place}`, {
+    ride: { ...ride, nights: settleNight(ride.nights, props.roadKm, count, id) },
+  })
+}
+</script>
+
+<template>
+  <label class="block text-sm text-soft"
+    >nights at {{ place }}
+    <select class="slot mt-1 block w-36! text-ink" :value="nights" @change="settle">
+      <option :value="0">as the day comes</option>
+      <option v-for="count in 7" :key="count" :value="count">
+        {{ count === 1 ? 'one' : `${count}, with rest` }}
+      </option>
+      <option v-if="nights > 7" :value="nights">{{ nights }}, with rest</option>
+    </select>
+  </label>
+</template>
