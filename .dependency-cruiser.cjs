@@ -7,7 +7,10 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/' },
       to: {
-        pathNot: ['^core/', '^node_modules/(zod|geographiclib-geodesic|fast-xml-parser|saxes|highs|suncalc|opening_hours)/'],
+        pathNot: [
+          '^core/',
+          '^node_modules/(zod|geographiclib-geodesic|fast-xml-parser|saxes|highs|suncalc|opening_hours)/',
+        ],
       },
     },
     {

@@ -5,6 +5,12 @@ type Nights = Ride['nights']
 /** A place this near to where a night is spent is the same place. */
 export const sameNightKm = 1
 
+/** The stop one sleeps at, of those about a place: the nearest; undefined out on the road. */
+export function stopNear<T extends { readonly roadKm: number }>(stops: readonly T[], roadKm: number): T | undefined {
+  const away = (stop: T) => Math.abs(stop.roadKm - roadKm)
+  return stops.filter((stop) => away(stop) <= sameNightKm).sort((a, b) => away(a) - away(b))[0]
+}
+
 /** The night that is settled at a place, if there is one. */
 export function nightAt(nights: Nights, roadKm: number): Nights[number] | undefined {
   return nights.find((night) => Math.abs(night.roadKm - roadKm) <= sameNightKm)

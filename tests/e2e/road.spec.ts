@@ -34,6 +34,17 @@ async function undo(page: Page) {
   await page.keyboard.press('Control+z')
 }
 
+/** Asks over the counter for one part after the other, until there is something to write down. */
+async function askUntilTold(page: Page, press: 'click' | 'tap') {
+  const dialog = page.getByRole('dialog')
+  for (const part of ['glued patch', 'tube, 622', 'chain lube', 'zip tie']) {
+    await dialog.getByLabel('Do you have').selectOption({ label: part })
+    await dialog.getByRole('button', { name: 'Ask', exact: true })[press]()
+    await expect(dialog.getByRole('status')).toHaveText(/They/)
+    if (await dialog.getByRole('button', { name: 'Write it down' }).isVisible()) return
+  }
+}
+
 test('the road is painted and its edges pulled, by pointer and by keys', async ({ page }) => {
   await openOwnDemo(page, 'road')
   await page.getByText('Surfaces').click()
@@ -52,6 +63,8 @@ test('the road is painted and its edges pulled, by pointer and by keys', async (
   await undo(page)
   expect(await stretches(page)).toEqual(before)
 
+  // The brush put down, edges are pulled.
+  await page.getByRole('button', { name: 'sand', exact: true }).click()
   await dragAlong(page, 44, 60, bandY)
   expect((await stretches(page))[0]).toMatch(/^0–(59|60|61)[\d.]* asphalt$/)
   await undo(page)
@@ -128,12 +141,7 @@ test('a shop is asked over its counter, and what it says is written down', async
   await fuel.getByRole('button', { name: 'Ask them' }).click()
   const dialog = page.getByRole('dialog')
   const writeDown = dialog.getByRole('button', { name: 'Write it down' })
-  for (const part of ['glued patch', 'tube, 622', 'chain lube', 'zip tie']) {
-    await dialog.getByLabel('Do you have').selectOption({ label: part })
-    await dialog.getByRole('button', { name: 'Ask', exact: true }).click()
-    await expect(dialog.getByRole('status')).toHaveText(/They/)
-    if (await writeDown.isVisible()) break
-  }
+  await askUntilTold(page, 'click')
   await expectNoAxeViolations(page)
   await writeDown.click()
   await expect(fuel.getByLabel('known')).toHaveValue('asked')
@@ -207,8 +215,110 @@ test('the line is turned round and cut, and the plan points where the strip does
   await saved(page)
 })
 
+test('the start is set and a shop asked by keyboard alone; a shop is then shut, and each is undone', async ({
+  page,
+}) => {
+  await openOwnDemo(page, 'road')
+  await page.getByRole('button', { name: 'More about Low Stannet' }).press('Enter')
+  const fuel = page.getByRole('region', { name: 'fuel station at Low Stannet' })
+  await fuel.getByRole('button', { name: 'Ask them' }).press('Enter')
+  const dialog = page.getByRole('dialog')
+  const writeDown = dialog.getByRole('button', { name: 'Write it down' })
+  const wanted = dialog.getByLabel('Do you have')
+  for (let asked = 0; asked < 8; asked++) {
+    await wanted.press('ArrowDown')
+    await dialog.getByRole('button', { name: 'Ask', exact: true }).press('Enter')
+    await expect(dialog.getByRole('status')).toHaveText(/They/)
+    if (await writeDown.isVisible()) break
+  }
+  await writeDown.press('Enter')
+  await expect(fuel.getByLabel('known')).toHaveValue('asked')
+  await expect(dialog).toHaveCount(0)
+
+  const shop = page.getByRole('button', { name: 'bike shop at Quillby', exact: true })
+  await expect(shop).toHaveText('✓')
+  await expect(lane(page, 'tube, 622')).toContainText('240 km')
+  // The field is typed into part by part, as its parts stand: month, day, year, hour.
+  await page.getByLabel('The ride begins').focus()
+  await page.keyboard.type('06132026')
+  await page.keyboard.press('Tab')
+  await expect(page.getByLabel('The ride begins')).toHaveValue('2026-06-13T08:30')
+  await expect(shop).toHaveText('shut')
+  await expect(lane(page, 'tube, 622')).toContainText('311 km')
+  await saved(page)
+
+  for (let back = 0; back < 8 && (await fuel.getByLabel('known').inputValue()) !== 'map'; back++) await undo(page)
+  await expect(shop).toHaveText('✓')
+  await expect(lane(page, 'tube, 622')).toContainText('240 km')
+  await saved(page)
+})
+
 test.describe('on a small screen, by touch', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+  /** A finger put down, moved along the strip and lifted. */
+  async function swipe(page: Page, fromKm: number, toKm: number, y: number) {
+    const touch = await page.context().newCDPSession(page)
+    const [from, to] = [await pixel(page, fromKm, y), await pixel(page, toKm, y)]
+    const put = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: { x: number; y: number }[]) =>
+      touch.send('Input.dispatchTouchEvent', { type, touchPoints })
+    await put('touchStart', [from])
+    for (let step = 1; step <= 8; step++)
+      await put('touchMove', [{ x: from.x + ((to.x - from.x) * step) / 8, y: from.y }])
+    await put('touchEnd', [])
+  }
+  const undone = async (page: Page, what: string) => {
+    await page.getByRole('button', { name: `Undo ${what}` }).tap()
+  }
+
+  test('a stretch is painted, a stop dragged, the start changed, a shop asked, a parcel posted; each is undone', async ({
+    page,
+  }) => {
+    await openOwnDemo(page, 'road')
+    await page.getByText('Surfaces').tap()
+    const before = await stretches(page)
+    await page.getByRole('button', { name: 'sand', exact: true }).tap()
+    await swipe(page, 250, 300, bandY)
+    await expect(page.getByRole('button', { name: 'Undo mark the road' })).toBeVisible()
+    expect((await stretches(page)).filter((row) => row.endsWith('sand'))).not.toEqual([])
+    await undone(page, 'mark the road')
+    expect(await stretches(page)).toEqual(before)
+    await page.getByRole('button', { name: 'sand', exact: true }).tap()
+
+    await swipe(page, 71, 120, stopY)
+    await expect(page.getByLabel('Place of Quillby')).toHaveValue(/^1[12]\d/)
+    await undone(page, 'move Quillby')
+    await expect(page.getByLabel('Place of Quillby')).toHaveValue('71')
+
+    await page.getByLabel('The ride begins').tap()
+    await page.getByLabel('The ride begins').fill('2026-06-13T08:30')
+    await page.getByRole('heading', { name: 'When' }).tap()
+    await expect(lane(page, 'tube, 622')).toContainText('311 km')
+    await undone(page, 'set the start')
+    await expect(lane(page, 'tube, 622')).toContainText('240 km')
+
+    await page.getByRole('button', { name: 'More about Low Stannet' }).tap()
+    const fuel = page.getByRole('region', { name: 'fuel station at Low Stannet' })
+    await fuel.getByRole('button', { name: 'Ask them' }).tap()
+    const dialog = page.getByRole('dialog')
+    const writeDown = dialog.getByRole('button', { name: 'Write it down' })
+    await askUntilTold(page, 'tap')
+    await writeDown.tap()
+    await expect(fuel.getByLabel('known')).toHaveValue('asked')
+    await page.getByRole('button', { name: /^Undo/ }).tap()
+    await expect(fuel.getByLabel('known')).toHaveValue('map')
+
+    await page.getByRole('button', { name: /^Show all/ }).tap()
+    await page.getByRole('button', { name: 'More about Brannock' }).tap()
+    const post = page.getByRole('region', { name: 'post pick-up at Brannock' })
+    await post.getByLabel('Post to Brannock').selectOption({ label: 'derailleur hanger, shape K3' })
+    await post.getByRole('button', { name: 'Post it' }).tap()
+    await expect(lane(page, 'derailleur hanger, shape K3')).toContainText('311 km')
+    await page.getByRole('button', { name: /^Undo/ }).tap()
+    await expect(lane(page, 'derailleur hanger, shape K3')).toContainText('621 km')
+    // Said where there is room for it; here it is only heard.
+    await expect(page.getByText('saved', { exact: true })).toBeAttached()
+  })
 
   test('a lane is opened, a stop’s services are set, the strip is touched', async ({ page }) => {
     await openOwnDemo(page, 'road')

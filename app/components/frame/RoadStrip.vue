@@ -281,7 +281,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
           @keydown="keyStop($event, stop.id, stop.roadKm)"
         >
           <title>{{ stop.name }}, {{ km(stop.roadKm) }}</title>
-          <rect :x="stop.x - 9" :y="base - 14" width="18" height="30" fill="transparent" />
+          <rect :x="stop.x - 9" :y="base - 14" width="18" :height="band - base + 14" fill="transparent" />
           <rect
             :x="stop.x - (stop.helps ? broad : broad * 0.6) / 2"
             :y="base - (stop.helps ? 8 : 4)"

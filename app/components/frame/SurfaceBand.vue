@@ -11,7 +11,7 @@ const props = defineProps<{
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { km } = useView()
+const { km, stretch } = useView()
 
 const height = 9
 const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
@@ -31,13 +31,14 @@ function words(piece: Piece): string {
     !piece.signal && 'no signal',
     piece.traffic !== 'quiet' && piece.traffic,
   ]
-  return `${marks.filter(Boolean).join(', ')}, km ${piece.fromKm.toFixed(0)}–${piece.toKm.toFixed(0)}`
+  return `${marks.filter(Boolean).join(', ')}, ${stretch(piece.fromKm, piece.toKm)}`
 }
 
 const dragging = ref<{ kind: 'paint'; fromKm: number; toKm: number } | { kind: 'edge'; edgeKm: number; toKm: number }>()
 function begin(event: PointerEvent, edgeKm?: number) {
   if (!props.editable) return
-  if (edgeKm === undefined && !selection.brush) return
+  // With a brush in hand one paints, over edges too; without one, edges are pulled.
+  if ((edgeKm === undefined) === !selection.brush) return
   event.stopPropagation()
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
   const at = tidy(props.kmAt(event))
@@ -108,6 +109,15 @@ const painted = computed(() => {
       </pattern>
     </defs>
     <rect :x="x(0)" :y="y" :width="Math.max(0, x(lengthKm) - x(0))" :height="height" class="fill-paper" />
+    <!-- While a brush is held, a thumb may land below the band as well. -->
+    <rect
+      v-if="editable && selection.brush"
+      :x="x(0)"
+      :y="y"
+      :width="Math.max(0, x(lengthKm) - x(0))"
+      :height="4 * height"
+      fill="transparent"
+    />
     <g v-for="piece in pieces" :key="piece.fromKm">
       <title>{{ words(piece) }}</title>
       <rect
@@ -153,7 +163,7 @@ const painted = computed(() => {
         :key="edge"
         role="slider"
         tabindex="0"
-        class="cursor-ew-resize"
+        :class="selection.brush ? '' : 'cursor-ew-resize'"
         :aria-label="`Edge between ${pieces[i]!.surface} and ${pieces[i + 1]!.surface}`"
         :aria-valuemin="0"
         :aria-valuemax="Math.round(lengthKm)"

@@ -15,11 +15,10 @@ const shown = computed(() =>
   <section class="sheet overflow-hidden" aria-labelledby="lanes-title">
     <header class="flex flex-wrap items-baseline gap-x-3 px-4 pb-2 pt-3">
       <h2 id="lanes-title" class="text-base">Gaps</h2>
-      <p class="text-xs text-soft">
-        <b class="text-petrol" aria-hidden="true">┃</b> there
-        <b class="ml-2 text-petrol" aria-hidden="true">┇</b> there, hours unknown
-        <b class="ml-2 text-brass" aria-hidden="true">╽</b> after a wait
-        <b class="ml-2 text-madder" aria-hidden="true">×</b> shut <b class="ml-2" aria-hidden="true">?</b> perhaps
+      <p class="flex flex-wrap gap-x-2.5 text-xs text-soft">
+        <span v-for="{ sign, look, words } in laneMarks" :key="words" class="whitespace-nowrap"
+          ><b :class="look" aria-hidden="true">{{ sign }}</b> {{ words }}</span
+        >
       </p>
       <p class="ml-auto flex gap-3 text-right text-xs text-soft">
         <span class="w-18 max-md:hidden">longest</span>

@@ -14,7 +14,7 @@ const longest = computed(() => props.lane.gaps[props.lane.longest]!)
 const at = (roadKm: number) => `${(roadKm / props.lengthKm) * 100}%`
 
 /** Findings, the surest first: where marks would run into one another, the surer one stands. */
-const surest: readonly LanePlace['finding'][] = ['had', 'uncertain', 'waited', 'shut', 'doubtful']
+const surest = Object.keys(laneMarks)
 const nearestTogether = 1 / 60
 const shown = computed(() => {
   const kept: LanePlace[] = []
@@ -27,15 +27,6 @@ const shown = computed(() => {
         kept.push(place)
   return kept
 })
-
-/** A shape for each finding, so that colour is never alone. */
-const marks: Record<LanePlace['finding'], { sign: string; look: string; words: string }> = {
-  had: { sign: '┃', look: 'text-petrol', words: 'there' },
-  uncertain: { sign: '┇', look: 'text-petrol', words: 'there, hours unknown' },
-  waited: { sign: '╽', look: 'text-brass', words: 'there after a wait' },
-  shut: { sign: '×', look: 'text-madder', words: 'shut when you come by' },
-  doubtful: { sign: '?', look: 'text-soft', words: 'perhaps' },
-}
 </script>
 
 <template>
@@ -57,10 +48,10 @@ const marks: Record<LanePlace['finding'], { sign: string; look: string; words: s
         v-for="place in shown"
         :key="place.stop"
         class="absolute top-0 grid h-5 w-3 -translate-x-1/2 place-items-center font-bold leading-none"
-        :class="marks[place.finding].look"
+        :class="laneMarks[place.finding].look"
         :style="{ left: at(place.roadKm) }"
-        :title="`${place.name}: ${marks[place.finding].words}`"
-        >{{ marks[place.finding].sign }}</span
+        :title="`${place.name}: ${laneMarks[place.finding].detail}`"
+        >{{ laneMarks[place.finding].sign }}</span
       >
     </span>
     <span class="figures text-right">{{ km(longest.km) }}</span>

@@ -7,7 +7,7 @@ import {
   daylightInWords,
   hoursOfTime,
   nightAt,
-  sameNightKm,
+  stopNear,
   timeOf,
   timeOfHours,
   type LitDay,
@@ -26,14 +26,14 @@ const days = computed(() => kit.reckoning?.ride?.days ?? [])
 const doubt = computed(() => kit.reckoning?.ride?.clockDoubt)
 const ofClock = (hours: number) =>
   hours === 0 ? 'of UTC' : `${Math.abs(hours)} h ${hours > 0 ? 'ahead of' : 'behind'} UTC`
-/** Where each day ends: at a stop, or out on the road. */
-const places = computed(() => {
-  const stops = store.trip!.stops
-  return days.value.map(({ toKm }) => {
-    const near = stops.filter(({ roadKm }) => Math.abs(roadKm - toKm) <= sameNightKm)
-    return near.sort((a, b) => Math.abs(a.roadKm - toKm) - Math.abs(b.roadKm - toKm))[0]?.name ?? km(toKm)
-  })
-})
+/** Where a day ends: at a stop, or out on the road. */
+const placeOf = ({ toKm }: LitDay) => stopNear(store.trip!.stops, toKm)?.name ?? km(toKm)
+function ending(day: LitDay): string {
+  const far = km(day.toKm - day.fromKm)
+  if (nightAt(ride.value.nights, day.toKm)) return `${far}, night settled at ${placeOf(day)}`
+  return stopNear(store.trip!.stops, day.toKm) ? `${far} to ${placeOf(day)}` : far
+}
+const inTheDark = ({ darkH }: LitDay) => `${darkH.toFixed(1)} h in the dark`
 const opened = ref(0)
 const weather = computed(() => new Map(store.trip!.forecast.days.map((day) => [day.date, day])))
 const asking = ref(false)
@@ -183,33 +183,42 @@ function setCountry(event: Event) {
         <thead>
           <tr class="text-left text-xs text-soft">
             <th scope="col" class="py-1.5 pl-4! font-normal">day</th>
-            <th scope="col" class="font-normal">of the road</th>
-            <th scope="col" class="text-right font-normal max-md:hidden">far</th>
-            <th scope="col" class="text-right font-normal">up</th>
-            <th scope="col" class="font-normal md:pl-6!">on the road</th>
-            <th scope="col" class="font-normal">daylight</th>
+            <th scope="col" class="font-normal max-md:hidden">of the road</th>
+            <th scope="col" class="text-right font-normal max-md:hidden">up</th>
+            <th scope="col" class="pl-5! font-normal max-md:hidden">on the road</th>
+            <th scope="col" class="font-normal max-md:hidden">daylight</th>
             <th scope="col" class="font-normal">weather</th>
-            <th scope="col" class="pr-4"><span class="sr-only">more</span></th>
+            <th scope="col" class="w-12"><span class="sr-only">more</span></th>
           </tr>
         </thead>
         <tbody>
           <template v-for="(day, i) in days" :key="day.startsAt">
             <tr class="border-t border-line">
-              <td class="whitespace-nowrap py-1 pl-4! font-semibold">{{ dayInWords(day.startsAt) }}</td>
-              <td class="max-w-44">
+              <td class="py-1 pl-4!">
+                <span class="whitespace-nowrap font-semibold">{{ dayInWords(day.startsAt) }}</span>
+                <span class="block text-xs leading-snug text-soft md:hidden">
+                  <span class="figures">{{ stretch(day.fromKm, day.toKm) }}</span>, {{ ending(day) }}<br />
+                  <span class="figures">{{ timeOf(day.startsAt) }}–{{ timeOf(day.endsAt) }}</span
+                  ><br />light <span class="figures">{{ daylightInWords(day) }}</span>
+                  <strong v-if="day.darkH > 0.05" class="block text-brass">{{ inTheDark(day) }}</strong>
+                </span>
+              </td>
+              <td class="max-w-52 max-md:hidden">
                 <span class="figures block whitespace-nowrap">{{ stretch(day.fromKm, day.toKm) }}</span>
-                <span class="block truncate text-xs text-soft" :title="places[i]"
-                  >{{ nightAt(ride.nights, day.toKm) ? 'night settled at' : 'to' }} {{ places[i] }}</span
-                >
+                <span class="block truncate text-xs text-soft" :title="ending(day)">{{ ending(day) }}</span>
               </td>
-              <td class="figures whitespace-nowrap text-right max-md:hidden">{{ km(day.toKm - day.fromKm) }}</td>
-              <td class="figures whitespace-nowrap text-right">{{ climb(day.climbM) }}</td>
-              <td class="figures whitespace-nowrap md:pl-6!">{{ timeOf(day.startsAt) }}–{{ timeOf(day.endsAt) }}</td>
-              <td class="figures whitespace-nowrap">
-                {{ daylightInWords(day) }}
-                <strong v-if="day.darkH > 0.05" class="text-brass">{{ day.darkH.toFixed(1) }} h in the dark</strong>
+              <td class="figures whitespace-nowrap text-right max-md:hidden">{{ climb(day.climbM) }}</td>
+              <td class="figures whitespace-nowrap pl-5! max-md:hidden">
+                {{ timeOf(day.startsAt) }}–{{ timeOf(day.endsAt) }}
               </td>
-              <td class="figures whitespace-nowrap" :class="weatherOf(day)?.wet ? 'font-semibold text-petrol' : ''">
+              <td class="figures max-md:hidden">
+                <span class="whitespace-nowrap">{{ daylightInWords(day) }}</span>
+                <strong v-if="day.darkH > 0.05" class="block text-xs text-brass">{{ inTheDark(day) }}</strong>
+              </td>
+              <td
+                class="figures max-md:w-28 max-md:text-xs max-md:whitespace-normal!"
+                :class="weatherOf(day)?.wet ? 'font-semibold text-petrol' : ''"
+              >
                 {{ weatherOf(day)?.words ?? '—' }}
               </td>
               <td class="pr-3 text-right">
@@ -225,8 +234,8 @@ function setCountry(event: Event) {
               </td>
             </tr>
             <tr v-if="opened === day.startsAt" class="bg-well/60">
-              <td colspan="8" class="p-0!">
-                <DaySheet :day="day" :place="places[i]!" :last="i === days.length - 1" />
+              <td colspan="7" class="p-0!">
+                <DaySheet :day="day" :place="placeOf(day)" :last="i === days.length - 1" />
               </td>
             </tr>
           </template>
