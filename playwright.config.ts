@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test'
 /** The real interface against a real server; ./test starts both and says where. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  workers: 1,
+  // Two files side by side: most of the time is spent waiting. Each test has riders and trips of its own.
+  workers: 2,
   // Generous: a slow machine is no fault of the interface.
   timeout: 240_000,
   expect: { timeout: 20_000 },

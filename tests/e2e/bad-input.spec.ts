@@ -2,7 +2,7 @@ import { writeFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
 import { demoGpx, demoTrip } from '../../catalogue/demo'
 import { brokenGpx } from '../broken-gpx'
-import { beginTrip, openDemo, openOwnDemo, reckoned, saved, signUp } from './steps'
+import { beginTrip, openOwnDemo, reckoned, saved, signUp } from './steps'
 
 const gpx = (inside: string) => `<gpx version="1.1">${inside}</gpx>`
 const track = (...points: string[]) => gpx(`<trk><trkseg>${points.join('')}</trkseg></trk>`)
@@ -115,7 +115,7 @@ test('bad trip documents are refused with a reason', async ({ page }) => {
 })
 
 test('numbers that cannot be are refused where they were typed', async ({ page }) => {
-  await openDemo(page, 'bench')
+  await openOwnDemo(page, 'bench')
   const mass = page.getByLabel('Mass of Mini pump', { exact: true })
   for (const [typed, message] of [
     ['-5', 'Mass of Mini pump must be at least 0.1 g'],

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test'
-import { openDemo, rowOf, saved } from './steps'
+import { openOwnDemo, rowOf, saved } from './steps'
 
 /** Where the work is done; how long it keeps the page waiting is measured by npm run bench:page. */
 test('the dial turns and the stages change while kits are reckoned and proved', async ({ page }) => {
-  await openDemo(page, 'weigh')
+  await openOwnDemo(page, 'weigh')
   const dial = page.locator('aside').getByRole('slider')
   await dial.focus()
   const before = await dial.getAttribute('aria-valuetext')
@@ -26,7 +26,7 @@ test('the dial turns and the stages change while kits are reckoned and proved', 
 test('solvers and readers of files work beside the page, not on it', async ({ page }) => {
   const workers: string[] = []
   page.on('worker', (worker) => workers.push(worker.url()))
-  await openDemo(page, 'weigh')
+  await openOwnDemo(page, 'weigh')
   await expect(page.getByText(/from the best kit there is, proved/)).toBeVisible({ timeout: 90_000 })
   expect(workers.some((url) => url.includes('reckon'))).toBe(true)
   expect(workers.some((url) => url.includes('prove'))).toBe(true)

@@ -9,7 +9,9 @@ export async function signUp(page: Page, name: string): Promise<void> {
   await page.goto('/')
   await page.getByRole('button', { name: 'Sign up', exact: true }).click()
   await page.getByLabel('Name', { exact: true }).fill(name)
-  await page.getByLabel('E-mail address').fill(`${name.toLowerCase()}-${Date.now()}-${people++}@quern.example`)
+  await page
+    .getByLabel('E-mail address')
+    .fill(`${name.toLowerCase()}-${process.pid}-${Date.now()}-${people++}@quern.example`)
   await page.getByLabel('Password').fill(`${name} goes by bicycle`)
   await page.locator('form').getByRole('button', { name: 'Sign up' }).click()
   await expect(page.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
@@ -36,7 +38,7 @@ export async function openDemo(page: Page, stage: 'road' | 'bench' | 'weigh'): P
 
 /** Signs up somebody new with the demo as a trip of their own, so that what is done to it is nobody else’s matter. */
 export async function openOwnDemo(page: Page, stage: 'road' | 'bench' | 'weigh', change: object = {}): Promise<void> {
-  const email = `own-${Date.now()}-${people++}@quern.example`
+  const email = `own-${process.pid}-${Date.now()}-${people++}@quern.example`
   const account = { name: 'Own', email, password: 'a bicycle of my own' }
   expect((await page.request.post('/api/account', { data: account })).ok()).toBe(true)
   const answer = await page.request.post('/api/trips', { data: { ...demoTrip(), ...change } })

@@ -22,7 +22,7 @@ async function turnRound() {
 async function cutOff(part: 'before' | 'after') {
   const at = selection.cursorKm
   const [fromKm, toKm] = part === 'before' ? [at, lengthKm.value] : [0, at]
-  const label = `cut off the road ${part === 'before' ? 'before' : 'after'} km ${at.toFixed(0)}`
+  const label = `cut off the road ${part === 'before' ? 'before' : 'after'} ${km(at)}`
   if (lay(label, await kit.cutRoad(fromKm, toKm))) selection.cursorKm = part === 'before' ? 0 : at
 }
 /** Lays the road anew, or says why not. */

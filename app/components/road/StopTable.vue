@@ -26,14 +26,14 @@ const short: Record<string, string> = {
   <table class="w-full min-w-[48rem] border-collapse text-sm">
     <thead>
       <tr class="border-b border-line text-left align-bottom text-xs text-soft">
-        <th scope="col" class="w-30 py-1.5 pl-4 font-normal">place</th>
-        <th scope="col" class="min-w-36 font-normal">stop</th>
-        <th scope="col" class="w-28 font-normal">off the road</th>
+        <th scope="col" class="min-w-29 py-1.5 pl-4 font-normal">place</th>
+        <th scope="col" class="min-w-32 font-normal">stop</th>
+        <th scope="col" class="w-24 min-w-22 font-normal">off the road</th>
         <th
           v-for="kind in catalogue.services"
           :key="kind.id"
           scope="col"
-          class="w-11 px-0.5 text-center font-normal leading-tight"
+          class="w-10 px-0.5 text-center font-normal leading-tight"
         >
           {{ short[kind.id] ?? kind.name }}
         </th>
