@@ -22,6 +22,12 @@ const newId = () => crypto.randomUUID().slice(0, 8)
 /** To a tenth of a kilometre, but never past the end. */
 const tidy = (at: number) => Math.min(Math.round(at * 10) / 10, lengthKm.value)
 
+/** What is drawn under a piece that is wet or thorny. */
+const underlines = [
+  { of: 'wet', look: 'stroke-petrol', dashes: undefined },
+  { of: 'thorns', look: 'stroke-madder', dashes: '2 3' },
+] as const
+
 /** Words first: what the pointer says of a piece. */
 function words(piece: Piece): string {
   const marks = [
@@ -129,23 +135,15 @@ const painted = computed(() => {
         :fill="piece.surface === 'asphalt' ? undefined : `url(#ground-${piece.surface})`"
       />
       <line
-        v-if="piece.wet"
+        v-for="mark in underlines.filter(({ of }) => piece[of])"
+        :key="mark.of"
         :x1="x(piece.fromKm)"
         :x2="x(piece.toKm)"
         :y1="y + height + 1.5"
         :y2="y + height + 1.5"
-        class="stroke-petrol"
+        :class="mark.look"
         stroke-width="2"
-      />
-      <line
-        v-if="piece.thorns"
-        :x1="x(piece.fromKm)"
-        :x2="x(piece.toKm)"
-        :y1="y + height + 1.5"
-        :y2="y + height + 1.5"
-        class="stroke-madder"
-        stroke-width="2"
-        stroke-dasharray="2 3"
+        :stroke-dasharray="mark.dashes"
       />
     </g>
     <rect

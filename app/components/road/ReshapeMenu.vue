@@ -58,26 +58,15 @@ async function join(event: Event) {
           Ride it the other way
         </button>
       </MenuItem>
-      <MenuItem v-slot="{ active }" :disabled="!inside">
+      <MenuItem v-for="part in ['before', 'after'] as const" :key="part" v-slot="{ active }" :disabled="!inside">
         <button
           type="button"
           class="menu-line"
           :class="{ 'bg-well': active }"
           :disabled="!inside"
-          @click="cutOff('before')"
+          @click="cutOff(part)"
         >
-          Begin at {{ km(selection.cursorKm) }}
-        </button>
-      </MenuItem>
-      <MenuItem v-slot="{ active }" :disabled="!inside">
-        <button
-          type="button"
-          class="menu-line"
-          :class="{ 'bg-well': active }"
-          :disabled="!inside"
-          @click="cutOff('after')"
-        >
-          End at {{ km(selection.cursorKm) }}
+          {{ part === 'before' ? 'Begin' : 'End' }} at {{ km(selection.cursorKm) }}
         </button>
       </MenuItem>
       <MenuItem v-slot="{ active }">

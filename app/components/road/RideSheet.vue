@@ -203,7 +203,7 @@ function setCountry(event: Event) {
                   <strong v-if="day.darkH > 0.05" class="block text-brass">{{ inTheDark(day) }}</strong>
                 </span>
               </td>
-              <td class="max-w-52 max-md:hidden">
+              <td class="max-w-40 max-md:hidden">
                 <span class="figures block whitespace-nowrap">{{ stretch(day.fromKm, day.toKm) }}</span>
                 <span class="block truncate text-xs text-soft" :title="ending(day)">{{ ending(day) }}</span>
               </td>
@@ -216,7 +216,7 @@ function setCountry(event: Event) {
                 <strong v-if="day.darkH > 0.05" class="block text-xs text-brass">{{ inTheDark(day) }}</strong>
               </td>
               <td
-                class="figures max-md:w-28 max-md:text-xs max-md:whitespace-normal!"
+                class="figures whitespace-normal! max-md:w-28 max-md:text-xs"
                 :class="weatherOf(day)?.wet ? 'font-semibold text-petrol' : ''"
               >
                 {{ weatherOf(day)?.words ?? '—' }}
@@ -246,7 +246,7 @@ function setCountry(event: Event) {
       v-if="days.length"
       class="flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-line px-4 py-2 text-sm"
     >
-      <p class="min-w-0 flex-1 text-soft">
+      <p class="min-w-0 flex-1 text-soft max-md:basis-full">
         <template v-if="problem"
           ><span role="alert" class="text-madder">{{ problem }}</span></template
         >

@@ -14,7 +14,7 @@ const aLeaf = 40
 const first = ref(0)
 const leaf = computed(() => stops.value.slice(first.value, first.value + aLeaf))
 watch(
-  () => [selection.cursorKm, stops.value.length],
+  [() => selection.cursorKm, () => stops.value.length],
   () => {
     const away = stops.value.map((stop) => Math.abs(stop.roadKm - selection.cursorKm))
     const nearest = Math.max(0, away.indexOf(Math.min(...away)))

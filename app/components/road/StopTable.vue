@@ -26,9 +26,9 @@ const short: Record<string, string> = {
   <table class="w-full min-w-[48rem] border-collapse text-sm">
     <thead>
       <tr class="border-b border-line text-left align-bottom text-xs text-soft">
-        <th scope="col" class="min-w-29 py-1.5 pl-4 font-normal">place</th>
-        <th scope="col" class="min-w-32 font-normal">stop</th>
-        <th scope="col" class="w-24 min-w-22 font-normal">off the road</th>
+        <th scope="col" class="w-26 min-w-26 py-1.5 pl-4 font-normal">place</th>
+        <th scope="col" class="min-w-38 font-normal">stop</th>
+        <th scope="col" class="w-20 min-w-20 font-normal">off the road</th>
         <th
           v-for="kind in catalogue.services"
           :key="kind.id"
