@@ -32,6 +32,8 @@ const written: z.input<typeof supplyFamilySchema>[] = [
     otherwise: 0.5,
     unit: 'core',
   },
+  { id: 'tubeless-valve', name: 'tubeless valve', variant: 'none', unit: 'valve' },
+  { id: 'charge', name: 'charge for a compressor', variant: 'none', unit: 'Wh', goesByPost: false },
   {
     id: 'quick-link',
     name: 'quick link',

@@ -105,9 +105,34 @@ const written: z.input<typeof hazardSchema>[] = [
     per1000km: 0.03, severity: 0.3, caution: 'A loose rotor can lock the wheel: check the others too, and use thread locker.',
   },
   {
-    kind: 'sudden', id: 'loose-bolt', name: 'crank, stem or headset loose', settledBy: 'mechanic', per1000km: 0.12,
-    severity: 0.5, onRoad: [{ when: 'singletrack', times: 1.5 }],
+    kind: 'sudden', id: 'crank-loose', name: 'crank loose', settledBy: 'mechanic', per1000km: 0.04, severity: 0.5,
+    caution: 'A crank bolt wants more torque than a short lever gives.',
+  },
+  {
+    kind: 'sudden', id: 'stem-loose', name: 'stem or headset loose', settledBy: 'mechanic', per1000km: 0.07,
+    applies: { none: ['threaded-headset'] }, severity: 0.5, onRoad: [{ when: 'singletrack', times: 1.5 }],
     caution: 'Steering and carbon want a torque key and the maker’s value; if in doubt, walk to a mechanic.',
+  },
+  {
+    kind: 'sudden', id: 'headset-loose', name: 'headset loose', settledBy: 'mechanic', per1000km: 0.07,
+    applies: { all: ['threaded-headset'] }, severity: 0.4, onRoad: [{ when: 'singletrack', times: 1.5 }],
+    caution: 'Steering: if in doubt, walk to a mechanic.',
+  },
+  {
+    kind: 'sudden', id: 'pedal-loose', name: 'pedal loose', settledBy: 'mechanic', per1000km: 0.03, severity: 0.4,
+  },
+  {
+    kind: 'sudden', id: 'hinge-loose', name: 'folding hinge loose', settledBy: 'mechanic', applies: { all: ['folds'] },
+    per1000km: 0.08, severity: 0.8, onRoad: [{ when: 'track', times: 1.5 }, { when: 'singletrack', times: 1.5 }],
+    caution: 'A hinge that opens throws one off; if in doubt, walk to a mechanic.',
+  },
+  {
+    kind: 'sudden', id: 'chainring-bolt', name: 'chainring bolt loose', settledBy: 'mechanic', per1000km: 0.03,
+    severity: 0.25,
+  },
+  {
+    kind: 'sudden', id: 'pivot-loose', name: 'suspension pivot loose', settledBy: 'mechanic',
+    applies: { all: ['rear-suspension'] }, per1000km: 0.06, severity: 0.3, onRoad: [{ when: 'singletrack', times: 1.5 }],
   },
   {
     kind: 'sudden', id: 'bag-strap', name: 'bag strap or buckle broken', settledBy: 'strap', per1000km: 0.12, severity: 0.18,
@@ -116,7 +141,7 @@ const written: z.input<typeof hazardSchema>[] = [
   { kind: 'sudden', id: 'bag-torn', name: 'bag torn or zip broken', settledBy: 'thread', per1000km: 0.08, severity: 0.12 },
   {
     kind: 'wearing', id: 'pads-worn', name: 'brake pads worn out', settledBy: 'brake-pads-{pad}', part: 'pads',
-    lifeKm: 2500, spread: 0.45, severity: 0.5,
+    lifeKm: 2500, spread: 0.45, severity: 0.5, onBike: [{ when: 'sintered-pads', times: 0.6 }],
     onRoad: [{ when: 'wet', times: 2.5 }, { when: 'mud', times: 5 }, { when: 'asphalt', times: 0.7 }],
     caution: 'Metal on metal does not stop a bike: walk descents until the pads are changed.',
   },

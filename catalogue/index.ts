@@ -1,4 +1,5 @@
 import type { Reference } from '../core/reference'
+import { bikes } from './bikes'
 import { families } from './families'
 import { fixes } from './fixes'
 import { functions } from './functions'
@@ -8,6 +9,6 @@ import { services } from './services'
 import { techniques } from './techniques'
 
 /** The reference data that trips are reckoned against. */
-export const catalogue: Reference = { families, services, functions, techniques, hazards, fixes, items }
+export const catalogue: Reference = { families, services, functions, techniques, hazards, fixes, items, bikes }
 
 export { bikeFrom, bikeStarts } from './bikes'

@@ -1,27 +1,154 @@
-import { naismithHours, toblerKmPerHour, walkingMethods } from '../core/road'
+import { atmosphereM, gaugeBarFromGas, plainAirBar, standardHPa, strokesTo, tyreVolumeMl } from '../core/air'
+import { tyreSizeOf } from '../core/bike'
+import { beltLinks, linksForLargest } from '../core/chain'
 import { Fault } from '../core/fault'
+import { handForceN } from '../core/fit'
+import { naismithHours, toblerKmPerHour, walkingMethods } from '../core/road'
+import { spokeLengthMm } from '../core/wheel'
+import { rounded } from './text'
 import { numberOption, UsageError, wordsOf } from './usage'
+
+/** Numbers of a reckoning by their option: what they must lie between, and what is taken where none is given. */
+type Options = Record<string, { least: number; most: number; plain?: number }>
+
+/** The numbers given, by option; and the words given for other options. */
+function read<O extends Options, W extends string>(words: string[], numbers: O, others: readonly W[] = []) {
+  const options = Object.fromEntries(
+    [...Object.keys(numbers), ...others].map((name) => [name, { type: 'string' as const }]),
+  )
+  const { values, positionals } = wordsOf(words, options)
+  if (positionals.length > 0) throw new UsageError(`“${positionals[0]}” is not expected here`)
+  const given = values as Record<string, string | undefined>
+  const number = (name: string): number => {
+    const { least, most, plain } = numbers[name]!
+    return numberOption(given[name] ?? (plain === undefined ? undefined : String(plain)), name, least, most)
+  }
+  return {
+    numbers: Object.fromEntries(Object.keys(numbers).map((name) => [name, number(name)])) as Record<keyof O, number>,
+    words: given as Record<W, string | undefined>,
+  }
+}
+
+function volumeFor(tyre: string | undefined): number {
+  if (tyre === undefined) throw new UsageError('--tyre is needed')
+  return tyreVolumeMl(tyreSizeOf(tyre, '--tyre'))
+}
+
+const reckonings: Record<string, { usage: string; run: (words: string[]) => unknown }> = {
+  'push-out': {
+    usage: 'push-out --km 10 --climb-m 300 [--method naismith|tobler] [--factor 1.15]',
+    run(words) {
+      const { numbers, words: given } = read(
+        words,
+        {
+          km: { least: 0, most: 10_000 },
+          'climb-m': { least: 0, most: 100_000, plain: 0 },
+          factor: { least: 1, most: 4, plain: 1.15 },
+        },
+        ['method'],
+      )
+      const { km, 'climb-m': climbM, factor } = numbers
+      const method = walkingMethods.find((known) => known === (given.method ?? 'naismith'))
+      if (!method) throw new Fault('--method', `“${given.method}”`, walkingMethods.join(' or '))
+      const walkH =
+        method === 'naismith' || km === 0 ? naismithHours(km, climbM) : km / toblerKmPerHour(climbM / 1000 / km)
+      return { method, km, climbM, walkH, factor, pushOutH: walkH * factor }
+    },
+  },
+  co2: {
+    usage: 'co2 --grams 16 --tyre 50-622 [--celsius 20]',
+    run(words) {
+      const { numbers, words: given } = read(
+        words,
+        { grams: { least: 0, most: 1000 }, celsius: { least: -40, most: 60, plain: 20 } },
+        ['tyre'],
+      )
+      const volumeMl = volumeFor(given.tyre)
+      return {
+        gaugeBar: rounded(gaugeBarFromGas(numbers.grams, volumeMl, numbers.celsius), 3),
+        volumeMl: rounded(volumeMl, 0),
+      }
+    },
+  },
+  strokes: {
+    usage: 'strokes --tyre 50-622 --bar 2.4 --stroke-ml 100 [--height-m 0]',
+    run(words) {
+      const { numbers, words: given } = read(
+        words,
+        {
+          bar: { least: 0, most: 15 },
+          'stroke-ml': { least: 1, most: 5000 },
+          'height-m': { least: atmosphereM.least, most: atmosphereM.most, plain: 0 },
+        },
+        ['tyre'],
+      )
+      const volumeMl = volumeFor(given.tyre)
+      const outsideBar = (plainAirBar * standardHPa(numbers['height-m'])) / standardHPa(0)
+      const strokes = strokesTo(numbers.bar, volumeMl, numbers['stroke-ml'], outsideBar)
+      return { strokes: rounded(strokes, 1), volumeMl: rounded(volumeMl, 0) }
+    },
+  },
+  altitude: {
+    usage: 'altitude --m 2438',
+    run(words) {
+      const { numbers } = read(words, { m: atmosphereM })
+      return { hPa: rounded(standardHPa(numbers.m), 3) }
+    },
+  },
+  spoke: {
+    usage: 'spoke --erd 600 --flange 58 --offset 35 --crossings 3 --spokes 32 --hole 2.6',
+    run(words) {
+      const { numbers } = read(words, {
+        erd: { least: 100, most: 700 },
+        flange: { least: 20, most: 300 },
+        offset: { least: 0, most: 80 },
+        crossings: { least: 0, most: 9 },
+        spokes: { least: 0, most: 100 },
+        hole: { least: 0, most: 5 },
+      })
+      const { erd, flange, offset, crossings, spokes, hole } = numbers
+      const lengthMm = spokeLengthMm({
+        erdMm: erd,
+        flangeMm: flange,
+        offsetMm: offset,
+        crossings,
+        holes: spokes,
+        spokeHoleMm: hole,
+      })
+      return { lengthMm: rounded(lengthMm, 2) }
+    },
+  },
+  chain: {
+    usage: 'chain --chainstay-mm 435 --chainring 40 --cog 44',
+    run(words) {
+      const { numbers } = read(words, {
+        'chainstay-mm': { least: 300, most: 700 },
+        chainring: { least: 6, most: 70 },
+        cog: { least: 6, most: 70 },
+      })
+      const { 'chainstay-mm': chainstayMm, chainring, cog } = numbers
+      return {
+        links: linksForLargest(chainstayMm, chainring, cog),
+        tightLinks: rounded(beltLinks(chainstayMm, chainring, cog), 2),
+      }
+    },
+  },
+  force: {
+    usage: 'force --nm 48 --lever-mm 65',
+    run(words) {
+      const { numbers } = read(words, { nm: { least: 0, most: 1000 }, 'lever-mm': { least: 1, most: 2000 } })
+      return { handN: rounded(handForceN(numbers.nm, numbers['lever-mm']), 1) }
+    },
+  },
+}
+
+export const calcUsage = Object.values(reckonings)
+  .map(({ usage }) => `calc ${usage}`)
+  .join('\n  rag-tin ')
 
 /** Single reckonings, each with its own inputs. */
 export function calc([what, ...words]: string[]): unknown {
-  if (what !== 'push-out') throw new UsageError(what ? `“${what}” is not something to reckon` : 'say what to reckon')
-  return calcPushOut(words)
-}
-
-/** Walking out over a distance with an even climb, with and without a bike to push. */
-function calcPushOut(words: string[]): unknown {
-  const { values, positionals } = wordsOf(words, {
-    km: { type: 'string' },
-    'climb-m': { type: 'string' },
-    method: { type: 'string' },
-    factor: { type: 'string' },
-  } as const)
-  if (positionals.length > 0) throw new UsageError(`“${positionals[0]}” is not expected here`)
-  const km = numberOption(values.km, 'km', 0, 10_000)
-  const climbM = numberOption(values['climb-m'] ?? '0', 'climb-m', 0, 100_000)
-  const factor = numberOption(values.factor ?? '1.15', 'factor', 1, 4)
-  const method = walkingMethods.find((known) => known === (values.method ?? 'naismith'))
-  if (!method) throw new Fault('--method', `“${values.method}”`, walkingMethods.join(' or '))
-  const walkH = method === 'naismith' || km === 0 ? naismithHours(km, climbM) : km / toblerKmPerHour(climbM / 1000 / km)
-  return { method, km, climbM, walkH, factor, pushOutH: walkH * factor }
+  const reckoning = what === undefined ? undefined : reckonings[what]
+  if (!reckoning) throw new UsageError(what ? `“${what}” is not something to reckon` : 'say what to reckon')
+  return reckoning.run(words)
 }

@@ -1,5 +1,6 @@
-import { calc } from './calc'
+import { calc, calcUsage } from './calc'
 import { demo } from './demo'
+import { fit, fits } from './fit'
 import { gaps } from './gaps'
 import { gpx } from './gpx'
 import { kit } from './kit'
@@ -21,7 +22,13 @@ const commands: Record<string, { run: Command; usage: string }> = {
   ledger: { run: ledger, usage: 'ledger TRIP' },
   solve: { run: solve, usage: 'solve LEDGER [--proof] [--brute]' },
   kit: { run: kit, usage: 'kit TRIP' },
-  calc: { run: calc, usage: 'calc push-out --km 10 --climb-m 300 [--method naismith|tobler] [--factor 1.15]' },
+  fits: { run: fits, usage: 'fits TRIP [--text]' },
+  fit: {
+    run: fit,
+    usage:
+      'fit --fastener hex8 --torque 48 --head hex8 --lever-mm 65 [--recess-mm 0] [--reach-mm 25] [--body-mm 8] [--room-mm 100] [--swing-deg 360] [--gap-mm 6] [--thick-mm 6] [--open-end-only] [--spins]',
+  },
+  calc: { run: calc, usage: calcUsage },
   demo: { run: demo, usage: 'demo [--gpx]' },
 }
 

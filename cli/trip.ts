@@ -5,20 +5,28 @@ import { surveyRoad, type Survey } from '../core/road'
 import { readTripText, type Trip } from '../core/trip'
 import { fileText, wordsOf } from './usage'
 
-export interface SurveyedTrip {
+interface AskedTrip {
   readonly trip: Trip
-  readonly survey: Survey
   /** Whether a table for people is wanted. */
   readonly text: boolean
 }
 
-/** Reads and checks the trip a command is given, and measures its road. */
-export function tripFrom(words: string[]): SurveyedTrip {
+export interface SurveyedTrip extends AskedTrip {
+  readonly survey: Survey
+}
+
+/** Reads and checks the trip a command is given. */
+export function tripDocument(words: string[]): AskedTrip {
   const { positionals, values } = wordsOf(words, { text: { type: 'boolean' } } as const)
-  const trip = readTripText(fileText(positionals), catalogue)
+  return { trip: readTripText(fileText(positionals), catalogue), text: values.text ?? false }
+}
+
+/** The same, with its road measured. */
+export function tripFrom(words: string[]): SurveyedTrip {
+  const { trip, text } = tripDocument(words)
   const survey = surveyRoad(trip.road.points)
   if (survey.lengthKm <= 0) throw new Fault('road.points', 'no road', 'a road of some length; import a GPX file first')
-  return { trip, survey, text: values.text ?? false }
+  return { trip, survey, text }
 }
 
 /** Its ledger. */

@@ -9,10 +9,20 @@ export class UsageError extends Error {}
 /** Parses a command's words; unknown options and missing values are usage errors. */
 export function wordsOf<T extends ParseArgsConfig['options']>(words: string[], options: T) {
   try {
-    return parseArgs({ args: words, options, allowPositionals: true })
+    return parseArgs({ args: withNumbersBelowZero(words), options, allowPositionals: true })
   } catch (error) {
     throw new UsageError(error instanceof Error ? error.message : String(error))
   }
+}
+
+/** A number below zero after an option is its value, not another option. */
+function withNumbersBelowZero(words: string[]): string[] {
+  return words.reduce<string[]>((joined, word) => {
+    const before = joined.at(-1)
+    if (/^-\d/.test(word) && before?.startsWith('--') && !before.includes('='))
+      return [...joined.slice(0, -1), `${before}=${word}`]
+    return [...joined, word]
+  }, [])
 }
 
 /** The single file a command works on, as text. */

@@ -5,8 +5,8 @@ import { items } from '../items'
 function taken(from: string, change: Partial<Thing> = {}): Thing {
   const item = items.find((candidate) => candidate.id === from)
   if (!item) throw new RangeError(`the catalogue has no "${from}"`)
-  const { name, massG, provides, units } = item
-  return thingSchema.parse({ id: from, from, name, massG, provides, units, ...change })
+  const { name, massG, provides, heads, comesApart, units, measures } = item
+  return thingSchema.parse({ id: from, from, name, massG, provides, heads, comesApart, units, measures, ...change })
 }
 
 /** About 45 things two riders own. */

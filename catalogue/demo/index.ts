@@ -1,47 +1,69 @@
-import { bikeSchema, type Bike } from '../../core/bike'
+import { bikeSchema, usualFasteners, type Bike, type BikeKind } from '../../core/bike'
 import { riderSchema, type Rider } from '../../core/crew'
 import { surveyRoad, type Road } from '../../core/road'
 import { rideSchema } from '../../core/ride'
 import { dialsSchema, gpxOf, tripFormat, type Trip } from '../../core/trip'
+import { bikeFrom, bikes as kinds } from '../bikes'
 import { services } from '../services'
 import { demoBench } from './bench'
 import { demoStops } from './stops'
 import { demoLine, demoStretches } from './terrain'
 import { demoForecast } from './weather'
 
+/** A bike of a kind, as somebody has filled in its passport. */
+function filledIn(kind: BikeKind, id: string, change: Partial<Bike>): Bike {
+  const bike = bikeSchema.parse({ ...bikeFrom(kind, id), ...change })
+  return { ...bike, fasteners: usualFasteners(bike, kinds) }
+}
+
+const fox = bikeFrom('gravel', 'fox')
+const mule = bikeFrom('tourer', 'mule')
+
 const bikes: Bike[] = [
-  bikeSchema.parse({
-    id: 'fox',
+  filledIn('gravel', 'fox', {
     name: 'The Fox, gravel',
     tyres: {
-      front: { size: '45-622', tubeless: true, treadLeft: 0.9 },
-      rear: { size: '45-622', tubeless: true, treadLeft: 0.7 },
+      front: { ...fox.tyres.front, treadLeft: 0.9, mostBar: 4.5 },
+      rear: { ...fox.tyres.rear, treadLeft: 0.7, mostBar: 4.5 },
     },
-    speeds: 12,
+    wheels: {
+      front: { ...fox.wheels.front, left: { ...fox.wheels.front.left, measuredMm: 290 } },
+      rear: {
+        ...fox.wheels.rear,
+        left: { ...fox.wheels.rear.left, measuredMm: 290 },
+        right: { ...fox.wheels.rear.right, measuredMm: 288 },
+      },
+    },
     hanger: 'k3',
-    shifting: 'cable',
-    brakes: 'hydraulic-disc',
-    padShape: 'b1',
+    chainLinks: 114,
     padLeft: 0.55,
     chainLeft: 0.7,
-    cleats: true,
   }),
-  bikeSchema.parse({
-    id: 'mule',
+  filledIn('tourer', 'mule', {
     name: 'The Mule, tourer',
     tyres: {
-      front: { size: '42-622', protection: 'tough', treadLeft: 0.8 },
-      rear: { size: '42-622', protection: 'tough', treadLeft: 0.8 },
+      front: { ...mule.tyres.front, size: '42-622' },
+      rear: { ...mule.tyres.rear, size: '42-622' },
+    },
+    wheels: {
+      front: { ...mule.wheels.front, left: { ...mule.wheels.front.left, measuredMm: 291 } },
+      rear: {
+        ...mule.wheels.rear,
+        left: { ...mule.wheels.rear.left, measuredMm: 291 },
+        right: { ...mule.wheels.rear.right, measuredMm: 288 },
+      },
     },
     speeds: 11,
+    chainrings: [28, 42],
+    sprockets: [11, 13, 15, 17, 19, 21, 23, 25, 28, 32, 36],
+    chainLinks: 116,
     hanger: 'm7',
     brakes: 'cable-disc',
     padShape: 'b2',
+    padCompound: 'organic',
     padLeft: 0.4,
     chainLeft: 0.5,
-    rack: true,
-    spokes: { frontMm: 291, rearLeftMm: 291, rearDriveMm: 288 },
-    pushFactor: 1.25,
+    racks: { front: false, rear: true },
   }),
 ]
 

@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { headSchema } from './head'
+import { measuresSchema } from './measures'
 
 const id = z.string().min(1).max(60)
 
@@ -13,10 +15,16 @@ export const thingSchema = z.object({
   name: z.string().min(1).max(120),
   massG: z.number().gt(0).max(20_000),
   count: z.number().int().min(1).max(99).default(1),
-  /** Functions a tool offers. */
+  /** Functions a tool offers, beside what its heads turn. */
   provides: z.array(id).max(60).default([]),
+  /** The ends of a tool that get hold of fasteners. */
+  heads: z.array(headSchema).max(40).default([]),
+  /** Its heads come apart, like loose keys: two can be used at once. */
+  comesApart: z.boolean().default(false),
   /** Supply classes it is a stock of, with the amount in one piece. */
   units: z.record(z.string().max(60), z.number().gt(0).max(10_000)).default({}),
+  /** Measures that decide which bike it serves. */
+  measures: measuresSchema.prefault({}),
   /** How far it can be trusted, 1 as new: an old tube, opened glue. */
   condition: z.number().min(0).max(1).default(1),
   pin: pinSchema.nullable().default(null),
@@ -33,7 +41,10 @@ export const catalogueItemSchema = z.object({
   group: z.enum(['air and tyres', 'chain and gears', 'wheels', 'brakes', 'bolts', 'tools', 'cloth and cord', 'fluids']),
   massG: z.number().gt(0),
   provides: z.array(z.string()).default([]),
+  heads: z.array(headSchema).default([]),
+  comesApart: z.boolean().default(false),
   units: z.record(z.string(), z.number().gt(0)).default({}),
+  measures: measuresSchema.prefault({}),
   source: z.string().default('planning value'),
 })
 export type CatalogueItem = z.infer<typeof catalogueItemSchema>

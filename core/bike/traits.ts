@@ -1,5 +1,7 @@
 import type { Bike } from './schema'
 import type { Tyre } from './tyre'
+import { linksForLargest, singleSpeeds, type SingleSpeed } from '../chain'
+import { spokeToAskFor } from './spoke-lengths'
 import { readTyreSize } from './tyre'
 
 /** Words that hazards and fixes ask of a bike, of one of its wheels, or of the road. */
@@ -21,6 +23,15 @@ export const bikeTraits = [
   'rack',
   'cleats',
   'small-wheel',
+  'free-drive-side',
+  'can-be-single-speed',
+  'threaded-headset',
+  'organic-pads',
+  'sintered-pads',
+  'motor',
+  'folds',
+  'leather-saddle',
+  'suspension-fork',
 ] as const
 export type BikeTrait = (typeof bikeTraits)[number]
 
@@ -48,6 +59,9 @@ export function wheelGroups(bike: Bike): WheelGroup[] {
   ]
 }
 
+/** The bike as a whole, its rear tyre in mind. */
+export const wholeBike = (bike: Bike): WheelGroup => ({ label: '', wheels: 1, tyre: bike.tyres.rear })
+
 /** What is true of a bike, with one of its tyres in mind. */
 export function traitsOf(bike: Bike, tyre: Tyre): Set<BikeTrait> {
   const traits = new Set<BikeTrait>()
@@ -65,17 +79,46 @@ export function traitsOf(bike: Bike, tyre: Tyre): Set<BikeTrait> {
   add('cable-brake', bike.brakes !== 'hydraulic-disc')
   add('disc-brake', bike.brakes !== 'rim')
   add('hydraulic', bike.brakes === 'hydraulic-disc')
-  add('rear-suspension', bike.rearSuspension)
-  add('rack', bike.rack)
-  add('cleats', bike.cleats)
+  add('rear-suspension', bike.suspension.rearMm > 0)
+  add('suspension-fork', bike.suspension.forkMm > 0)
+  add('rack', bike.racks.front || bike.racks.rear)
+  add('cleats', bike.pedals !== 'flat')
+  add('organic-pads', bike.padCompound === 'organic')
+  add('sintered-pads', bike.padCompound === 'sintered')
+  add('motor', bike.motor !== 'none')
+  add('folds', bike.frame.shape === 'folding')
+  add('leather-saddle', bike.leatherSaddle)
+  add('can-be-single-speed', bike.gears === 'derailleur' && singleSpeedsOf(bike).some(({ holds }) => holds))
+  add(
+    'threaded-headset',
+    bike.fasteners.some(({ role }) => role === 'headset-nut'),
+  )
+  add('free-drive-side', bike.wheels.rear.freeDriveSide)
   add('small-wheel', (readTyreSize(tyre.size)?.beadMm ?? 622) <= 451)
   return traits
 }
 
+/** The single speeds a bike could be turned into, the best first. */
+export function singleSpeedsOf(bike: Bike): SingleSpeed[] {
+  const size = readTyreSize(bike.tyres.rear.size)
+  const wheelMm = size ? size.beadMm + 2 * size.widthMm : 700
+  const path = { chainstayMm: bike.frame.chainstayMm, chainrings: bike.chainrings, sprockets: bike.sprockets }
+  return singleSpeeds(path, wheelMm, bike.chainLinks ?? linksWhenNew(bike))
+}
+
+/** Links of a chain as one would fit it new: right for the largest gear. */
+export function linksWhenNew({
+  frame,
+  chainrings,
+  sprockets,
+}: Pick<Bike, 'frame' | 'chainrings' | 'sprockets'>): number {
+  return linksForLargest(frame.chainstayMm, Math.max(...chainrings), Math.max(...sprockets))
+}
+
 /**
  * Puts a bike's own sizes into a template such as "tube-{bead}".
- * Known marks: bead, valve, speeds, hanger, pad, nipple, spokeFront,
- * spokeRearLeft, spokeRearDrive.
+ * Known marks: bead, valve, speeds, hanger, pad, spokeFront, spokeRearLeft,
+ * spokeRearDrive.
  */
 export function forBike(template: string, bike: Bike, tyre: Tyre): string {
   const sizes: Record<string, string | number | undefined> = {
@@ -84,10 +127,10 @@ export function forBike(template: string, bike: Bike, tyre: Tyre): string {
     speeds: bike.speeds,
     hanger: bike.hanger,
     pad: bike.padShape,
-    nipple: bike.spokes.nippleMm,
-    spokeFront: bike.spokes.frontMm,
-    spokeRearLeft: bike.spokes.rearLeftMm,
-    spokeRearDrive: bike.spokes.rearDriveMm,
+    // Of the two sides of a front wheel the braked one works harder.
+    spokeFront: spokeToAskFor(bike, 'front left'),
+    spokeRearLeft: spokeToAskFor(bike, 'rear left'),
+    spokeRearDrive: spokeToAskFor(bike, 'rear right'),
   }
   return template.replace(/\{(\w+)\}/g, (mark, name: string) => {
     const size = sizes[name]

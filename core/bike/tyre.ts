@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Fault } from '../fault'
 
 /**
  * Bead seat diameters of bicycle tyres in millimetres.
@@ -30,6 +31,18 @@ export function readTyreSize(marking: string): TyreSize | undefined {
   return known && widthMm >= 18 && widthMm <= 135 ? { widthMm, beadMm } : undefined
 }
 
+/**
+ * A tyre marking that must be readable.
+ *
+ * @param where it stands, for the fault
+ * @throws Fault where it is not
+ */
+export function tyreSizeOf(marking: string, where: string): TyreSize {
+  const size = readTyreSize(marking)
+  if (!size) throw new Fault(where, `“${marking}”`, 'a tyre marking of width and bead such as "50-622"')
+  return size
+}
+
 export const tyreSchema = z.object({
   size: z.string().refine((marking) => readTyreSize(marking) !== undefined, {
     message: 'a tyre marking of width and bead such as "50-622"',
@@ -38,5 +51,9 @@ export const tyreSchema = z.object({
   protection: z.enum(['light', 'normal', 'tough']).default('normal'),
   /** Tread left, 1 when new. */
   treadLeft: z.number().min(0).max(1).default(0.8),
+  /** Pressure it is ridden at, bar; null: the usual one for its width. */
+  rideBar: z.number().gt(0).max(15).nullable().default(null),
+  /** The most its side says, bar; null where nobody has looked. */
+  mostBar: z.number().gt(0).max(15).nullable().default(null),
 })
 export type Tyre = z.infer<typeof tyreSchema>

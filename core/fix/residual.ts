@@ -15,8 +15,9 @@ export const gradeCost: Record<Grade, { slower: number; failsAgain: number }> = 
  * Hours still lost when a fix works.
  *
  * @param lossH hours lost without any fix
+ * @param moreH hours it takes besides: pumping, or the way to a wrench
  */
-export function residualHours(fix: Fix, lossH: number): number {
+export function residualHours(fix: Fix, lossH: number, moreH = 0): number {
   const cost = gradeCost[fix.grade]
-  return fix.minutes / 60 + (cost.slower + cost.failsAgain) * lossH
+  return fix.minutes / 60 + moreH + (cost.slower + cost.failsAgain) * lossH
 }

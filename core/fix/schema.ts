@@ -5,6 +5,10 @@ export const grades = ['lasting', 'to the next shop', 'walking pace'] as const
 export const gradeSchema = z.enum(grades)
 export type Grade = z.infer<typeof gradeSchema>
 
+/** Amounts that hang on the tyre at hand: air to ride on, air to seat a bead, sealant. */
+export const tyreAmounts = ['to ride', 'to seat', 'for the tyre'] as const
+export type TyreAmount = (typeof tyreAmounts)[number]
+
 /** One way to answer a hazard. */
 export const fixSchema = z.object({
   id: z.string(),
@@ -13,8 +17,14 @@ export const fixSchema = z.object({
   applies: appliesSchema,
   /** Functions needed, all of them; the bike's sizes left open: "inflate-{valve}". */
   needs: z.array(z.string()).default([]),
+  /** Fasteners that must turn, by their role: "hanger-bolt", "axle-{wheel}". */
+  turns: z.array(z.string()).default([]),
+  /** Fasteners that must be turned with a torque key. */
+  torques: z.array(z.string()).default([]),
   /** Stock used up, class → amount; the bike's sizes left open. */
-  uses: z.record(z.string(), z.number().gt(0)).default({}),
+  uses: z.record(z.string(), z.union([z.number().gt(0), z.enum(tyreAmounts)])).default({}),
+  /** Pumped by hand: the minutes it takes with this tyre come on top. */
+  air: z.enum(['pump']).optional(),
   technique: z.string(),
   minutes: z.number().gt(0),
   grade: gradeSchema,

@@ -1,13 +1,17 @@
+import { rideableShare, strokesPerMinute, strokesTo } from '../air'
 import type { Thing } from '../bench'
-import { forBike, traitsOf, wheelGroups, type Bike, type WheelGroup } from '../bike'
+import { forBike, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { bestHands, handSuccess } from '../crew'
+import { wheelsOf } from '../fit'
 import { residualHours, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, poissonAtLeast, wornOutAtLeast, type Hazard } from '../hazard'
 import type { Reference } from '../reference'
 import { legsOfGap, type Gap, type Survey } from '../road'
 import type { Trip } from '../trip'
+import { BenchSupply, rideBarOf, volumeOf, type Draw } from './bench-supply'
 import { Landscape, type Exposure } from './landscape'
 import { ledgerFormat, type Ledger, type LedgerClaim, type LedgerFix } from './schema'
+import { TurningNeeds } from './turning-needs'
 
 /** Where a claim comes from, for people to read. */
 export interface ClaimNote {
@@ -22,9 +26,19 @@ export interface ClaimNote {
   readonly expected: number
 }
 
+/** A fix that this crew would have, were there not a fastener that nothing on the bench turns. */
+export interface StuckFix {
+  readonly fix: string
+  readonly hazard: string
+  readonly bike: string
+  readonly wheel: WheelGroup['label']
+  readonly fasteners: readonly Fastener[]
+}
+
 export interface BuiltLedger {
   readonly ledger: Ledger
   readonly notes: ClaimNote[]
+  readonly stuck: StuckFix[]
 }
 
 /** A k-th claim is written down while it is worth at least this many hours; what is left out is seconds. */
@@ -48,7 +62,13 @@ export function buildLedger(
 ): BuiltLedger {
   const claims: LedgerClaim[] = []
   const notes: ClaimNote[] = []
-  const conditions = stockConditions(trip.bench)
+  const stuck: StuckFix[] = []
+  const supply = new BenchSupply(trip, reference)
+  const bench: Bench = {
+    supply,
+    turning: new TurningNeeds(trip.bench),
+    conditions: stockConditions(trip.bench, supply),
+  }
 
   for (const bike of trip.bikes) {
     for (const hazard of reference.hazards) {
@@ -59,14 +79,20 @@ export function buildLedger(
         const settledBy = forBike(hazard.settledBy, bike, group.tyre)
         const fixes = reference.fixes
           .filter((fix) => fix.answers.includes(hazard.id) && appliesTo(fix.applies, traits))
-          .map((fix) => ({ fix, hands: handsOn(fix, bike, group, trip, reference, conditions) }))
+          .flatMap((fix) => {
+            const { hands, fasteners } = handsOn(fix, bike, group, trip, reference, bench)
+            if (fasteners.length > 0)
+              stuck.push({ fix: fix.id, hazard: hazard.id, bike: bike.id, wheel: group.label, fasteners })
+            return hands.map((hand) => ({ fix, hand }))
+          })
         const rate = group.wheels * bikeFactor(hazard, traits)
         landscape.exposures(hazard, settledBy, bike.pushFactor).forEach((exposure, g) => {
           const lossH = exposure.lossH * hazard.severity
           const chance = chanceOf(hazard, bike, group, exposure, rate, g)
           if (chance.atLeast(1) * lossH < worthWritingH) return
           const helper = Math.min(1, trip.dials.helper * exposure.passersBy)
-          const answers = fixes.map(({ fix, hands }) => hands.answer(helper, residualHours(fix, lossH)))
+          const toWrenchH = exposure.wrenchH === null ? null : exposure.wrenchH * hazard.severity
+          const answers = fixes.flatMap(({ fix, hand }) => hand.answer(fix, helper, lossH, toWrenchH))
           for (let k = 1; k <= mostRepeats; k++) {
             const probability = chance.atLeast(k)
             if (probability * lossH < worthWritingH) break
@@ -88,10 +114,8 @@ export function buildLedger(
       }
     }
   }
-  return { ledger: assemble(trip, landscape, claims), notes }
+  return { ledger: assemble(trip, landscape, claims, bench), notes, stuck }
 }
-
-const wholeBike = (bike: Bike): WheelGroup => ({ label: '', wheels: 1, tyre: bike.tyres.rear })
 
 function chanceOf(
   hazard: Hazard,
@@ -111,36 +135,88 @@ function chanceOf(
   return { expected: lives, atLeast: (k) => wornOutAtLeast(k, lives, left, hazard.spread) }
 }
 
-/** A fix as this crew would do it on this bike; where it happens decides who comes by and what it costs. */
-interface HandsOn {
-  answer(helper: number, residualH: number): LedgerFix
+/** What the bench gives to fixes. */
+interface Bench {
+  readonly supply: BenchSupply
+  readonly turning: TurningNeeds
+  readonly conditions: ReadonlyMap<string, number>
 }
 
+/** A fix as this crew would do it on this bike; where it happens decides who comes by and what it costs. */
+interface HandsOn {
+  /** The fix as an answer; none where it needs a borrowed wrench and there is none to borrow. */
+  answer(fix: Fix, helper: number, lossH: number, toWrenchH: number | null): LedgerFix[]
+}
+
+/** A mark that an answer is done where a big wrench can be borrowed. */
+export const atTheWrench = '@wrench'
+
+/**
+ * A fix in all the ways this crew could do it on this bike: with each stock that serves, and with a wrench borrowed on the
+ * way; and the fasteners that keep it from being done out on the road.
+ */
 function handsOn(
   fix: Fix,
   bike: Bike,
   group: WheelGroup,
   trip: Trip,
   reference: Reference,
-  conditions: ReadonlyMap<string, number>,
-): HandsOn {
+  { supply, turning, conditions }: Bench,
+): { hands: HandsOn[]; fasteners: readonly Fastener[] } {
   const size = (template: string) => forBike(template, bike, group.tyre)
   const technique = reference.techniques.find((candidate) => candidate.id === fix.technique)
   if (!technique) throw new RangeError(`the fix "${fix.id}" names no known technique: "${fix.technique}"`)
   const { level } = bestHands(trip.crew, technique.id)
-  const uses = Object.fromEntries(Object.entries(fix.uses).map(([stock, amount]) => [size(stock), amount]))
-  const holds = fix.holds * Math.min(1, ...Object.keys(uses).map((stock) => conditions.get(stock) ?? 1))
-  const written = { id: fix.id, needs: fix.needs.map(size), uses }
-  return {
-    answer: (helper, residualH) => ({ ...written, success: handSuccess(level, technique, helper) * holds, residualH }),
+  const { needs, withWrench, stuck } = turning.forFasteners(
+    withRoles(bike, group, fix.turns),
+    withRoles(bike, group, fix.torques),
+  )
+  const functions = fix.needs.map(size)
+  const moreH = fix.air === 'pump' ? pumpingH(bike, group, trip.bench) : 0
+  const hand = (turned: string[], draw: Draw, mark: string, atWrench: boolean): HandsOn => {
+    const written = { id: `${fix.id}${mark}`, needs: [...functions, ...turned], uses: draw }
+    const holds = fix.holds * Math.min(1, ...Object.keys(draw).map((stock) => conditions.get(stock) ?? 1))
+    return {
+      answer(of, helper, lossH, toWrenchH) {
+        if (atWrench && toWrenchH === null) return []
+        const residualH = residualHours(of, lossH, moreH + (atWrench ? toWrenchH! : 0))
+        if (atWrench && residualH >= lossH) return []
+        return [{ ...written, success: handSuccess(level, technique, helper) * holds, residualH }]
+      },
+    }
   }
+  const hands = supply.draws(fix, bike, group, size).flatMap((draw, i) => {
+    const mark = i === 0 ? '' : `@${Object.keys(draw).join('+')}`
+    return [
+      ...(needs ? [hand(needs, draw, mark, false)] : []),
+      ...(withWrench ? [hand(withWrench, draw, `${mark}${atTheWrench}`, true)] : []),
+    ]
+  })
+  return { hands, fasteners: stuck }
 }
 
-/** How far each class on the bench can be trusted: the mean over its pieces, by amount. */
-function stockConditions(bench: readonly Thing[]): Map<string, number> {
+/** Fasteners of a bike that go by one of some roles; "axle-{wheel}" by that of each wheel meant. */
+function withRoles(bike: Bike, group: WheelGroup, roles: readonly string[]): Fastener[] {
+  const wanted = roles.flatMap((role) => wheelsOf(group).map((wheel) => role.replace('{wheel}', wheel)))
+  return bike.fasteners.filter(({ role }) => role !== '' && wanted.includes(role))
+}
+
+/** What a pump draws in with a stroke where nobody has measured, mL. Planning value. */
+const usualStrokeMl = 45
+
+/** Hours of pumping until the tyre can be ridden on, with the smallest pump on the bench. */
+function pumpingH(bike: Bike, { tyre }: WheelGroup, bench: readonly Thing[]): number {
+  const pumps = bench.filter(({ provides }) => provides.includes(`inflate-${bike.valve}`))
+  const strokes = pumps.map(({ measures }) => measures.strokeMl ?? usualStrokeMl)
+  const strokeMl = strokes.length > 0 ? Math.min(...strokes) : usualStrokeMl
+  return strokesTo(rideBarOf(tyre) * rideableShare, volumeOf(tyre), strokeMl) / strokesPerMinute / 60
+}
+
+/** How far each stock on the bench can be trusted: the mean over its pieces, by amount. */
+function stockConditions(bench: readonly Thing[], supply: BenchSupply): Map<string, number> {
   const sums = new Map<string, { amount: number; good: number }>()
   for (const thing of bench) {
-    for (const [stock, units] of Object.entries(thing.units)) {
+    for (const [stock, units] of Object.entries(supply.unitsOf(thing))) {
       const amount = units * thing.count
       const sum = sums.get(stock) ?? { amount: 0, good: 0 }
       sums.set(stock, { amount: sum.amount + amount, good: sum.good + amount * thing.condition })
@@ -149,17 +225,23 @@ function stockConditions(bench: readonly Thing[]): Map<string, number> {
   return new Map([...sums].map(([stock, { amount, good }]) => [stock, good / amount]))
 }
 
-function assemble(trip: Trip, landscape: Landscape, claims: LedgerClaim[]): Ledger {
-  const stocks = new Set<string>()
-  for (const thing of trip.bench) for (const stock of Object.keys(thing.units)) stocks.add(stock)
+function assemble(trip: Trip, landscape: Landscape, claims: LedgerClaim[], { supply, turning }: Bench): Ledger {
+  const stocks = new Set(supply.classOf.keys())
   for (const claim of claims) {
     for (const fix of claim.fixes) for (const stock of Object.keys(fix.uses)) stocks.add(stock)
   }
-  const legsOf = (classId: string) => landscape.gaps(classId).map((gap) => legsOfGap(gap, landscape.edges))
+  const legsOf = (stock: string) =>
+    landscape.gaps(supply.classOf.get(stock) ?? stock).map((gap) => legsOfGap(gap, landscape.edges))
   return {
     format: ledgerFormat,
     legs: landscape.edges.length - 1,
-    items: trip.bench.map(({ id, massG, count, provides, units }) => ({ id, massG, max: count, provides, units })),
+    items: trip.bench.map((thing) => ({
+      id: thing.id,
+      massG: thing.massG,
+      max: thing.count,
+      provides: [...thing.provides, ...turning.functionsOf(thing.id)],
+      units: supply.unitsOf(thing),
+    })),
     stocks: [...stocks].sort().map((id) => ({ id, gaps: legsOf(id) })),
     claims,
     budgetG: trip.dials.budgetG,

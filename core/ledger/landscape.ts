@@ -28,6 +28,11 @@ export interface Exposure {
   readonly lossH: number
   /** How many come by, against a quiet road, the mean weighted the same way. */
   readonly passersBy: number
+  /**
+   * Hours of walking to where a big wrench can be borrowed, or to what settles it where that is nearer, the mean weighted
+   * the same way; null where none can be.
+   */
+  readonly wrenchH: number | null
 }
 
 /** A place of general help. */
@@ -48,6 +53,7 @@ export class Landscape extends Resupply {
   private readonly lossOf = new Map<string, Float64Array>()
   private readonly walkOf = new Map<string, Float64Array>()
   private readonly liftOf = new Map<number, Float64Array>()
+  private readonly wrenchOf = new Map<number, Float64Array | null>()
   private readonly exposuresOf = new Map<string, Exposure[]>()
 
   constructor(
@@ -127,7 +133,8 @@ export class Landscape extends Resupply {
     if (!exposures) {
       const lossH = this.lossAlong(settledBy, pushFactor)
       const factors = this.factorsAlong(hazard)
-      exposures = this.gaps(settledBy).map((gap) => this.exposure(gap, lossH, factors))
+      const wrenchH = this.wrenchAlong(pushFactor)
+      exposures = this.gaps(settledBy).map((gap) => this.exposure(gap, lossH, factors, wrenchH))
       this.exposuresOf.set(key, exposures)
     }
     return exposures
@@ -179,6 +186,18 @@ export class Landscape extends Resupply {
     return lift
   }
 
+  /** Hours of walking to the nearest place that lends a big wrench; null where there is none. */
+  private wrenchAlong(pushFactor: number): Float64Array | null {
+    let hours = this.wrenchOf.get(pushFactor)
+    if (hours === undefined) {
+      const lenders = this.trip.stops.filter(({ bigWrench }) => bigWrench)
+      const places = lenders.map(({ roadKm, offRoadM }) => ({ roadKm, offRoadM, extraH: 0 }))
+      hours = places.length > 0 ? this.withNights(pushOut(this.grid, places, pushFactor).hours) : null
+      this.wrenchOf.set(pushFactor, hours)
+    }
+    return hours
+  }
+
   private factorsAlong(hazard: Hazard): Float64Array {
     const key = JSON.stringify(hazard.onRoad)
     let factors = this.factorsOf.get(key)
@@ -189,18 +208,30 @@ export class Landscape extends Resupply {
     return factors
   }
 
-  private exposure(gap: Gap, lossH: Float64Array, factors: Float64Array): Exposure {
+  private exposure(gap: Gap, lossH: Float64Array, factors: Float64Array, wrenchH: Float64Array | null): Exposure {
     const { km } = this.grid
     let weightedKm = 0
     let lost = 0
     let passing = 0
+    let toWrench = 0
     for (let i = pointBefore(km, gap.fromKm); i < factors.length && km[i + 1]! <= gap.toKm; i++) {
       const weight = (km[i + 1]! - km[i]!) * factors[i]!
       weightedKm += weight
       lost += (weight * (lossH[i]! + lossH[i + 1]!)) / 2
       passing += weight * this.passersBy[i]!
+      if (wrenchH) {
+        const way = (node: number) => Math.min(wrenchH[node]!, lossH[node]!)
+        toWrench += (weight * (way(i) + way(i + 1))) / 2
+      }
     }
     const mean = (sum: number) => (weightedKm > 0 ? sum / weightedKm : 0)
-    return { gap, legs: legsOfGap(gap, this.edges), weightedKm, lossH: mean(lost), passersBy: mean(passing) }
+    return {
+      gap,
+      legs: legsOfGap(gap, this.edges),
+      weightedKm,
+      lossH: mean(lost),
+      passersBy: mean(passing),
+      wrenchH: wrenchH && mean(toWrench),
+    }
   }
 }

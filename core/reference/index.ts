@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { catalogueItemSchema } from '../bench'
+import { bikeSchema } from '../bike'
 import { techniqueSchema } from '../crew'
 import { fixSchema } from '../fix'
 import { hazardSchema } from '../hazard'
@@ -18,5 +19,7 @@ export const referenceSchema = z.object({
   hazards: z.array(hazardSchema),
   fixes: z.array(fixSchema),
   items: z.array(catalogueItemSchema),
+  /** A bike of each kind, to start a passport from. */
+  bikes: z.array(bikeSchema),
 })
 export type Reference = z.infer<typeof referenceSchema>

@@ -1,6 +1,7 @@
 export * from './dials'
 export * from './schema'
 export * from './check'
+export * from './from-1'
 export * from './read'
 export * from './json-schema'
 export * from './import-road'

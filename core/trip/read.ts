@@ -2,12 +2,15 @@ import { checkAgainst, Fault, Faults } from '../fault'
 import type { Reference } from '../reference'
 import { kmAlong } from '../road'
 import { checkReferences } from './check'
+import { tripFrom1 } from './from-1'
 import { tripFormat, tripSchema, type Trip } from './schema'
 
 type Document = Record<string, unknown>
 
 /** Steps from each older format to the next one; `rag-tin.trip/1` is the first. */
-const migrations: ReadonlyMap<number, (document: Document) => Document> = new Map()
+const migrations: ReadonlyMap<number, (document: Document, reference: Reference) => Document> = new Map([
+  [1, tripFrom1],
+])
 const newest = Number(tripFormat.split('/')[1])
 
 /**
@@ -15,11 +18,7 @@ const newest = Number(tripFormat.split('/')[1])
  *
  * @throws Fault when it is not a trip document or comes from a newer Rag Tin
  */
-export function migrate(
-  input: unknown,
-  steps: ReadonlyMap<number, (document: Document) => Document> = migrations,
-  target = newest,
-): Document {
+export function migrate(input: unknown, reference: Reference, steps = migrations, target = newest): Document {
   if (input === null || typeof input !== 'object' || Array.isArray(input)) {
     throw new Fault(
       'the document',
@@ -41,7 +40,7 @@ export function migrate(
   for (; version < target; version++) {
     const step = steps.get(version)
     if (!step) throw new Fault('format', `"${String(document.format)}"`, `"${tripFormat}"`)
-    document = { ...step(document), format: `rag-tin.trip/${version + 1}` }
+    document = { ...step(document, reference), format: `rag-tin.trip/${version + 1}` }
   }
   return document
 }
@@ -52,7 +51,7 @@ export function migrate(
  * @throws Faults (or a single Fault) saying where, what and what was expected
  */
 export function readTrip(input: unknown, reference: Reference): Trip {
-  const trip = checkAgainst(tripSchema, migrate(input))
+  const trip = checkAgainst(tripSchema, migrate(input, reference))
   const km = kmAlong(trip.road.points)
   checkReferences(trip, km.length > 0 ? km[km.length - 1]! : 0, reference)
   return trip

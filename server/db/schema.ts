@@ -278,6 +278,8 @@ export const things = mysqlTable(
     pinMax: int('pin_max'),
     takenFrom: varchar('taken_from', { length: 60 }),
     note: text('note').notNull(),
+    /** Its heads and measures as JSON; null where it was laid down before they were told apart from functions. */
+    build: longtext('build'),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
 )

@@ -7,7 +7,8 @@ import { thingSchema } from '../../core/bench'
 import { rideSchema } from '../../core/ride'
 import { stopSchema } from '../../core/supply'
 import { forecastSchema } from '../../core/weather'
-import { dialsSchema, type PartName, type Trip } from '../../core/trip'
+import { bikeFrom1, dialsSchema, thingFrom1, type PartName, type Trip } from '../../core/trip'
+import { catalogue } from '../../catalogue'
 import type { Connection } from './connection'
 import * as t from './schema'
 
@@ -75,7 +76,9 @@ export const readPart: Readers = {
 
   async bikes(db, tripId) {
     const rows = await db.select().from(t.bikes).where(eq(t.bikes.tripId, tripId)).orderBy(asc(t.bikes.position))
-    return rows.map(({ id, name, passport }) => bikeSchema.parse({ ...JSON.parse(passport), id, name }))
+    return rows.map(({ id, name, passport }) =>
+      bikeSchema.parse(bikeFrom1({ ...JSON.parse(passport), id, name }, catalogue)),
+    )
   },
 
   async crew(db, tripId) {
@@ -101,16 +104,22 @@ export const readPart: Readers = {
         .orderBy(asc(t.thingFunctions.position)),
       await db.select().from(t.thingUnits).where(eq(t.thingUnits.tripId, tripId)),
     ]
-    return things.map((thing) =>
-      thingSchema.parse({
-        ...thing,
-        from: thing.takenFrom,
-        pin: thing.pinMin === null ? null : { min: thing.pinMin, max: thing.pinMax },
-        provides: rowsOf(functions, (row) => row.thingId === thing.id).map((row) => row.toolFunction),
-        units: Object.fromEntries(
-          rowsOf(units, (row) => row.thingId === thing.id).map((row) => [row.supplyClass, row.amount]),
+    return things.map(({ build, ...thing }) =>
+      thingSchema.parse(
+        thingFrom1(
+          {
+            ...thing,
+            ...(build !== null && JSON.parse(build)),
+            from: thing.takenFrom,
+            pin: thing.pinMin === null ? null : { min: thing.pinMin, max: thing.pinMax },
+            provides: rowsOf(functions, (row) => row.thingId === thing.id).map((row) => row.toolFunction),
+            units: Object.fromEntries(
+              rowsOf(units, (row) => row.thingId === thing.id).map((row) => [row.supplyClass, row.amount]),
+            ),
+          },
+          catalogue,
         ),
-      }),
+      ),
     )
   },
 
@@ -227,7 +236,7 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.things,
-      bench.map(({ id, name, massG, count, condition, pin, from, note }, position) => ({
+      bench.map(({ id, name, massG, count, condition, pin, from, note, heads, comesApart, measures }, position) => ({
         tripId,
         id,
         position,
@@ -239,6 +248,7 @@ export const writePart: Writers = {
         pinMax: pin?.max ?? null,
         takenFrom: from,
         note,
+        build: JSON.stringify({ heads, comesApart, measures }),
       })),
     )
     await insertAll(

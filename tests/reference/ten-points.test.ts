@@ -52,9 +52,10 @@ const reference: Reference = {
   hazards: [],
   fixes: [],
   items: [],
+  bikes: [],
 }
 const trip = tripSchema.parse({
-  format: 'rag-tin.trip/1',
+  format: 'rag-tin.trip/2',
   name: 'ten points',
   road: { points },
   stops: [

@@ -104,13 +104,13 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
       'a negative mass',
       () => [
         'kit',
-        file('neg.json', '{"format":"rag-tin.trip/1","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
+        file('neg.json', '{"format":"rag-tin.trip/2","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
       ],
       /^bench\[0\]\.massG: -3; expected more than 0\n$/,
     ],
     [
       'a trip without a road',
-      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/1","name":"x"}')],
+      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/2","name":"x"}')],
       /road\.points: no road/,
     ],
     ['a broken GPX', () => ['gpx', file('broken.gpx', '<gpx><trk>')], /not XML/],

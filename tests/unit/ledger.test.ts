@@ -48,10 +48,11 @@ const reference: Reference = {
     }),
   ],
   items: [],
+  bikes: [],
 }
 function trip(change: Partial<Trip> = {}): Trip {
   const base = tripSchema.parse({
-    format: 'rag-tin.trip/1',
+    format: 'rag-tin.trip/2',
     name: 'by hand',
     road: { points: line },
     stops: [{ id: 'town', name: 'Town', roadKm: 40, services: [{ kind: 'shop' }] }],

@@ -52,14 +52,17 @@ function take(item: CatalogueItem) {
     setCount(same, Math.min(99, same.count + 1))
     return
   }
-  const { id, name, massG, provides, units } = item
+  const { id, name, massG, provides, heads, comesApart, units, measures } = item
   const thing: Thing = {
     id: crypto.randomUUID().slice(0, 8),
     name,
     massG,
     count: 1,
     provides,
+    heads,
+    comesApart,
     units,
+    measures,
     condition: 1,
     pin: null,
     from: id,

@@ -1,0 +1,5 @@
+export * from './volume'
+export * from './gas'
+export * from './pump'
+export * from './atmosphere'
+export * from './limits'

@@ -1,0 +1,70 @@
+import type { Bike, Fastener } from '../bike'
+import { bigWrench } from './place'
+import { settingOf, turnWith } from './turn'
+import { compareTurnings, isTurned } from './turning'
+import { endsOf, holdersOf, leversFor, together, waysTo, type End, type Tool, type Ways } from './ways'
+
+/**
+ * turned: with what is there; borrowed: only where a big wrench can be borrowed; waits: not at all, and it need
+ * not be; uncovered: not at all.
+ */
+export type Coverage = 'turned' | 'borrowed' | 'waits' | 'uncovered'
+
+export interface FastenerFit extends Ways {
+  readonly bike: string
+  readonly fastener: Fastener
+  readonly coverage: Coverage
+}
+
+export interface CrewFit {
+  readonly fasteners: FastenerFit[]
+  /** Heads that turn nothing, hold nothing and lend no lever on any bike of the crew. */
+  readonly idle: End[]
+}
+
+/** Every fastener of every bike against every head at hand. */
+export function crewFit(bikes: readonly Pick<Bike, 'id' | 'fasteners'>[], tools: readonly Tool[]): CrewFit {
+  const fasteners = bikes.flatMap((bike) => bike.fasteners.map((fastener) => fitOf(bike.id, fastener, tools)))
+  return { fasteners, idle: idleHeads(fasteners, tools) }
+}
+
+function fitOf(bike: string, fastener: Fastener, tools: readonly Tool[]): FastenerFit {
+  const ways = waysTo(fastener, tools)
+  return { bike, fastener, ...ways, coverage: ways.turns ? 'turned' : withoutTools(fastener, tools) }
+}
+
+function withoutTools(fastener: Fastener, tools: readonly Tool[]): Coverage {
+  if (waysTo(fastener, [...tools, bigWrench]).turns) return 'borrowed'
+  return fastener.canWait === '' ? 'uncovered' : 'waits'
+}
+
+function idleHeads(fits: readonly FastenerFit[], tools: readonly Tool[]): End[] {
+  const ends = endsOf(tools)
+  const idle = new Map(ends.map((end) => [end.head, end]))
+  for (const { fastener } of fits) {
+    if (idle.size === 0) break
+    const setting = settingOf(fastener)
+    for (const end of ends) {
+      if (!idle.has(end.head)) continue
+      if (isTurned(turnWith(end.head, setting))) idle.delete(end.head)
+      const levers = leversFor(end.head, setting, [...tools, bigWrench]).filter((lever) => together(end, lever))
+      if (levers.length > 0) idle.delete(end.head)
+      for (const lever of levers) idle.delete(lever.head)
+    }
+    for (const { head } of holdersOf(fastener, tools) ?? []) idle.delete(head)
+  }
+  return [...idle.values()]
+}
+
+/** Whether a fastener turns with the tools at hand. */
+export const turnsWith = (fastener: Fastener, tools: readonly Tool[]) => waysTo(fastener, tools).turns
+
+/** Fits of a bike, those that need most care first: uncovered, to borrow, waiting, then the awkward. */
+export function needingCare(fits: readonly FastenerFit[]): FastenerFit[] {
+  const order: Coverage[] = ['uncovered', 'borrowed', 'waits', 'turned']
+  return [...fits].sort(
+    (a, b) =>
+      order.indexOf(a.coverage) - order.indexOf(b.coverage) ||
+      (a.best && b.best ? -compareTurnings(a.best, b.best) : 0),
+  )
+}

@@ -1,0 +1,58 @@
+import type { Fastener } from '../bike'
+import { settingOf, turnWith } from './turn'
+import { isTurned } from './turning'
+import { endsOf, holdersOf, leversFor, together, type End, type Tool } from './ways'
+
+/**
+ * What must be carried for a fastener to turn: of each set of tools at least one. No set: it turns by hand. An
+ * empty set: nobody can turn it.
+ *
+ * The sets say exactly when `waysTo` finds a way with the tools that are carried: one that turns it by itself, or
+ * a head without a lever and a spanner that lends it one; and where a nut has to be held, one that holds it, which
+ * must be another tool than the one that turns, unless that one comes apart.
+ */
+export function demandsOf(fastener: Fastener, tools: readonly Tool[]): ReadonlySet<Tool>[] {
+  return withoutImplied(allDemands(fastener, tools))
+}
+
+function allDemands(fastener: Fastener, tools: readonly Tool[]): ReadonlySet<Tool>[] {
+  if (fastener.drive.profile === 'by-hand') return []
+  const setting = settingOf(fastener)
+  const ends = endsOf(tools)
+  const turners = ends.filter(({ head }) => isTurned(turnWith(head, setting)))
+  let demands: ReadonlySet<Tool>[] = [toolsOf(turners)]
+  for (const end of ends) {
+    const levers = leversFor(end.head, setting, tools).filter((lever) => together(end, lever))
+    // d or (end and a lever) is the same as (d or end) and (d or a lever).
+    if (levers.length > 0) {
+      demands = demands.flatMap((demand) => [new Set([...demand, end.tool]), new Set([...demand, ...toolsOf(levers)])])
+    }
+  }
+  const holders = holdersOf(fastener, tools)
+  return holders ? [...demands, toolsOf(holders), ...besides(turners, holders)] : demands
+}
+
+const toolsOf = (ends: readonly End[]) => new Set(ends.map(({ tool }) => tool))
+
+/** For each tool that could turn or hold but not both at once: any of the others that turn or hold. */
+function besides(turners: readonly End[], holders: readonly End[]): ReadonlySet<Tool>[] {
+  const holding = toolsOf(holders)
+  const all = toolsOf([...turners, ...holders])
+  return [...toolsOf(turners)]
+    .filter((tool) => holding.has(tool) && !doesBoth(tool, turners, holders))
+    .map((tool) => new Set([...all].filter((other) => other !== tool)))
+}
+
+function doesBoth(tool: Tool, turners: readonly End[], holders: readonly End[]): boolean {
+  const own = (ends: readonly End[]) => ends.filter((end) => end.tool === tool)
+  return own(turners).some((turner) => own(holders).some((holder) => together(turner, holder)))
+}
+
+/** Leaves out every set that another one is part of: whoever meets that one meets it too. */
+export function withoutImplied<T>(demands: readonly ReadonlySet<T>[]): ReadonlySet<T>[] {
+  const isPartOf = (small: ReadonlySet<T>, large: ReadonlySet<T>) => [...small].every((tool) => large.has(tool))
+  return demands.filter(
+    (demand, i) =>
+      !demands.some((other, j) => i !== j && isPartOf(other, demand) && (other.size < demand.size || j < i)),
+  )
+}

@@ -1,0 +1,64 @@
+import type { Head } from '../bench'
+import { hardestNm, type Drive, type Fastener } from '../bike'
+import { handComfortableN, handForceN, handLimitN } from './force'
+import { holdOf } from './holds'
+import { worstOf, type FitReason, type FitVerdict, type Turning } from './turning'
+
+/** Degrees after which a head can be set on anew. Flats turned over an open end's bend, and a ring of twelve. */
+const stepDeg: Partial<Record<Head['profile'], number>> = {
+  slot: 180,
+  phillips: 90,
+  pozidriv: 90,
+  ring: 30,
+  'open-end': 30,
+  'spoke-key': 90,
+}
+const usualStepDeg = 60
+
+/**
+ * Which heads close round what they turn: an axle or a cable through it keeps them off.
+ */
+const closed: ReadonlySet<Head['profile']> = new Set(['ring', 'socket'])
+/** Jaws that go between narrow flats only when they are thin enough. */
+const jaws: ReadonlySet<Head['profile']> = new Set(['open-end', 'ring', 'adjustable', 'pliers'])
+
+/** How a fastener stands, seen by one tool: the drive that is turned, and what is around it. */
+export type Setting = Pick<Fastener, 'recessMm' | 'roomMm' | 'swingDeg' | 'openEndOnly' | 'gapMm'> & {
+  readonly drive: Drive
+  readonly torqueNm: number
+}
+
+export function settingOf(fastener: Fastener): Setting {
+  return { ...fastener, torqueNm: hardestNm(fastener) }
+}
+
+/**
+ * What comes of a head on a fastener: whether it gets hold, reaches, has room, swings, and whether a hand is
+ * strong enough at the end of its lever. The worst finding decides.
+ *
+ * @param leverMm lever that turns it, where it is not its own
+ */
+export function turnWith(head: Head, setting: Setting, leverMm = head.leverMm): Turning {
+  const { drive, torqueNm, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = setting
+  if (drive.profile === 'by-hand') return { verdict: 'turns', reason: 'by-hand', handN: 0 }
+  const finding = (verdict: FitVerdict, reason: FitReason): Turning => ({ verdict, reason, handN: null })
+  const held = holdOf(head, drive, torqueNm)
+  if (held.verdict === 'cannot') return finding('cannot', held.reason)
+
+  if (openEndOnly && closed.has(head.profile)) return finding('cannot', 'ring-cannot-pass')
+  if (gapMm !== null && jaws.has(head.profile) && head.thickMm > gapMm) return finding('cannot', 'jaw-too-thick')
+  if (recessMm > head.reachMm) return finding('cannot', 'too-short')
+  if (head.bodyMm > roomMm) return finding('cannot', 'no-room')
+  const step = stepDeg[head.profile] ?? usualStepDeg
+  if (!head.spins && swingDeg < step) return finding('cannot', 'no-swing')
+  if (torqueNm > 0 && leverMm === 0) return finding('cannot', 'no-own-lever')
+
+  if (head.setNm && torqueNm > head.setNm.most) return finding('cannot', 'set-too-low')
+
+  const handN = handForceN(torqueNm, leverMm)
+  if (handN > handLimitN) return { verdict: 'cannot', reason: 'no-lever', handN }
+  const findings: Turning[] = [{ ...held, handN }]
+  if (handN > handComfortableN) findings.push({ verdict: 'awkward', reason: 'hard-pull', handN })
+  if (!head.spins && swingDeg < 2 * step) findings.push({ verdict: 'awkward', reason: 'small-bites', handN })
+  return worstOf(findings)
+}

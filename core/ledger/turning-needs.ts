@@ -1,0 +1,95 @@
+import type { Head, Thing } from '../bench'
+import type { Fastener } from '../bike'
+import { bigWrench, demandsOf, withoutImplied, type Tool } from '../fit'
+
+/** What has to be carried for some fasteners to turn, in the words of a ledger. */
+export interface Turning {
+  /** Functions of the ledger, all of them needed; undefined where nothing on the bench turns one of the fasteners. */
+  readonly needs: string[] | undefined
+  /** The same where a big wrench can be borrowed; undefined where that is of no use. */
+  readonly withWrench: string[] | undefined
+  /** Fasteners that nothing on the bench turns. */
+  readonly stuck: Fastener[]
+}
+
+type Demand = ReadonlySet<string>
+
+/**
+ * Turns "this bolt must turn" into functions that things provide: one function for each set of things of which one
+ * must be carried. Fasteners that the same things turn share it.
+ */
+export class TurningNeeds {
+  private readonly tools: Tool[]
+  private readonly functionOf = new Map<string, string>()
+  private readonly providedBy = new Map<string, string[]>()
+  private readonly demandsOfFastener = new Map<Fastener, { plain: Demand[]; withWrench: Demand[] }>()
+  private readonly torqueTools: Tool[]
+
+  constructor(bench: readonly Thing[]) {
+    this.tools = bench.filter(({ heads }) => heads.length > 0)
+    this.torqueTools = this.tools.map((tool) => ({ ...tool, heads: tool.heads.filter(({ setNm }) => setNm !== null) }))
+  }
+
+  /** @param torqued those that must be turned with a torque key */
+  forFasteners(fasteners: readonly Fastener[], torqued: readonly Fastener[]): Turning {
+    const found = [
+      ...fasteners.map((fastener) => ({ fastener, demands: this.demands(fastener) })),
+      ...torqued.map((fastener) => ({ fastener, demands: this.torqueDemands(fastener) })),
+    ]
+    const stuck = found.filter(({ demands }) => isHopeless(demands.plain)).map(({ fastener }) => fastener)
+    const plain = withoutImplied(found.flatMap(({ demands }) => demands.plain))
+    const withWrench = withoutImplied(found.flatMap(({ demands }) => demands.withWrench))
+    return {
+      needs: stuck.length > 0 ? undefined : this.named(plain),
+      withWrench: isHopeless(withWrench) || isSame(plain, withWrench) ? undefined : this.named(withWrench),
+      stuck,
+    }
+  }
+
+  /** Functions that a thing provides by what it turns. */
+  functionsOf(thing: string): string[] {
+    return this.providedBy.get(thing) ?? []
+  }
+
+  private demands(fastener: Fastener) {
+    let demands = this.demandsOfFastener.get(fastener)
+    if (!demands) {
+      demands = {
+        plain: demandsOf(fastener, this.tools).map(ids),
+        withWrench: demandsOf(fastener, [...this.tools, bigWrench])
+          .filter((demand) => !demand.has(bigWrench))
+          .map(ids),
+      }
+      this.demandsOfFastener.set(fastener, demands)
+    }
+    return demands
+  }
+
+  private torqueDemands(fastener: Fastener) {
+    const { least, most } = fastener.torqueNm
+    const inRange = ({ setNm }: Head) => setNm !== null && setNm.least <= most && setNm.most >= least
+    const tools = this.torqueTools.map((tool) => ({ ...tool, heads: tool.heads.filter(inRange) }))
+    const plain = demandsOf(fastener, tools).map(ids)
+    return { plain, withWrench: plain }
+  }
+
+  private named(demands: readonly Demand[]): string[] {
+    return demands.map((demand) => {
+      const things = [...demand].sort()
+      const key = JSON.stringify(things)
+      let name = this.functionOf.get(key)
+      if (name === undefined) {
+        name = `turn-${this.functionOf.size + 1}`
+        this.functionOf.set(key, name)
+        for (const thing of things) this.providedBy.set(thing, [...this.functionsOf(thing), name])
+      }
+      return name
+    })
+  }
+}
+
+const ids = (demand: ReadonlySet<Tool>): Demand => new Set([...demand].map(({ id }) => id))
+const isHopeless = (demands: readonly Demand[]) => demands.some(({ size }) => size === 0)
+const isSame = (a: readonly Demand[], b: readonly Demand[]) =>
+  a.length === b.length &&
+  a.every((demand, i) => demand.size === b[i]!.size && [...demand].every((id) => b[i]!.has(id)))

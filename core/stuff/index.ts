@@ -1,0 +1,3 @@
+export * from './amounts'
+export * from './decant'
+export * from './pads'

@@ -1,0 +1,2 @@
+export * from './spoke'
+export * from './fewest'

@@ -1,0 +1,350 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { bikeFrom, catalogue } from '../../catalogue'
+import { demoTrip } from '../../catalogue/demo'
+import { thingSchema, type Head, type Thing } from '../../core/bench'
+import { bikeKinds, usualFasteners, type Bike, type BikeKind, type Fastener } from '../../core/bike'
+import {
+  bigWrench,
+  compareTurnings,
+  crewFit,
+  demandsOf,
+  isTurned,
+  lightestAddition,
+  needingCare,
+  readDrive,
+  readHead,
+  spareFit,
+  sparesOf,
+  thatWouldTurn,
+  turnsWith,
+  wantsOf,
+  waysTo,
+  type Tool,
+} from '../../core/fit'
+import { buildLedger } from '../../core/ledger'
+import { surveyRoad } from '../../core/road'
+import { aFastener, aHead, aTool } from '../fixtures'
+
+const item = (id: string) => catalogue.items.find((candidate) => candidate.id === id)!
+const items = (...ids: string[]) => ids.map(item)
+const anyTool = fc.constantFrom(...catalogue.items.filter(({ heads }) => heads.length > 0))
+const anyTools = fc.uniqueArray(anyTool, { maxLength: 6 })
+const anyFastener = fc.constantFrom(...catalogue.bikes.flatMap(({ fasteners }) => fasteners))
+
+describe('adding and removing tools', () => {
+  it('one tool more never makes a fastener worse', () => {
+    fc.assert(
+      fc.property(anyFastener, anyTools, anyTool, (fastener, tools, more) => {
+        const before = waysTo(fastener, tools).best
+        const after = waysTo(fastener, [...tools, more]).best
+        if (before) expect(compareTurnings(after!, before)).toBeLessThanOrEqual(0)
+      }),
+      { numRuns: 2000 },
+    )
+  })
+  it('without the only tool that turns it a fastener is uncovered, borrowed for or waits', () => {
+    fc.assert(
+      fc.property(anyFastener, anyTools, (fastener, tools) => {
+        const turners = tools.filter((tool) => turnsWith(fastener, [tool]))
+        const others = tools.filter((tool) => !turners.includes(tool))
+        if (turners.length !== 1 || turnsWith(fastener, others)) return
+        const [fit] = crewFit([{ id: 'b', fasteners: [fastener] }], others).fasteners
+        expect(fit!.coverage).not.toBe('turned')
+        expect(fit!.coverage === 'waits').toBe(fastener.canWait !== '' && !turnsWith(fastener, [...others, bigWrench]))
+      }),
+      { numRuns: 2000 },
+    )
+  })
+  it('what must be carried is met exactly when the fastener turns', () => {
+    fc.assert(
+      fc.property(anyFastener, anyTools, fc.func(fc.boolean()), (fastener, tools, carries) => {
+        const carried = tools.filter((tool) => carries(tool.id))
+        const met = demandsOf(fastener, tools).every((demand) => carried.some((tool) => demand.has(tool)))
+        expect(met).toBe(turnsWith(fastener, carried))
+      }),
+      { numRuns: 3000 },
+    )
+  })
+  it('a bolt with a nut, too: with tools made at random', () => {
+    const bolt = aFastener({ profile: 'hex', size: 4 }, 5, { counterhold: { profile: 'flats', size: 8 } })
+    const end = fc.constantFrom<Head>(
+      aHead({ profile: 'hex', size: 4 }),
+      aHead({ profile: 'open-end', size: 8 }),
+      aHead({ profile: 'ring', size: 8 }),
+      aHead({ profile: 'hex', size: 5 }),
+    )
+    const tool = fc.record({ heads: fc.array(end, { maxLength: 3 }), comesApart: fc.boolean() })
+    fc.assert(
+      fc.property(fc.array(tool, { maxLength: 5 }), fc.array(fc.boolean(), { minLength: 5 }), (made, carried) => {
+        const tools = made.map((of, i): Tool => ({ id: `t${i}`, ...of }))
+        const taken = tools.filter((_, i) => carried[i])
+        const met = demandsOf(bolt, tools).every((demand) => taken.some((candidate) => demand.has(candidate)))
+        expect(met).toBe(turnsWith(bolt, taken))
+      }),
+      { numRuns: 2000 },
+    )
+  })
+})
+
+describe('a nut that must be held', () => {
+  const bolt = aFastener({ profile: 'hex', size: 4 }, 5, { counterhold: { profile: 'flats', size: 8 } })
+  const both = [aHead({ profile: 'hex', size: 4 }), aHead({ profile: 'open-end', size: 8 })]
+  it('needs a second tool: the two ends of one folding tool cannot be used at once', () => {
+    expect(waysTo(bolt, [aTool('folding', ...both)])).toMatchObject({ turns: false, best: { reason: 'needs-second' } })
+    expect(waysTo(bolt, [{ ...aTool('loose', ...both), comesApart: true }]).turns).toBe(true)
+    expect(waysTo(bolt, [aTool('folding', ...both), aTool('spanner', both[1]!)]).turns).toBe(true)
+  })
+})
+
+/** What covers each kind of bike, as a rider would put it together. */
+const covering: Record<BikeKind, string[]> = {
+  gravel: ['folding-17', 'key-8', 'core-tool', 'lockring-tool'],
+  'hard-tail': ['folding-17', 'key-8', 'core-tool', 'lockring-tool'],
+  'full-suspension': ['folding-17', 'key-8', 'core-tool', 'lockring-tool'],
+  tourer: ['folding-17', 'key-8', 'core-tool', 'lockring-tool', 'spanner-15-open', 'adjustable'],
+  folder: ['folding-17', 'key-8', 'core-tool', 'lockring-tool', 'spanner-15-open', 'adjustable', 'pozidriv-bits'],
+  'fat-electric': ['folding-17', 'key-8', 'core-tool', 'lockring-tool', 'spanner-15-open', 'spanner-18'],
+  'single-speed': ['folding-17', 'key-8', 'core-tool', 'spanner-15-open'],
+}
+
+describe('each kind of bike', () => {
+  it.each(bikeKinds)('%s: a bench that covers it, but for what can be borrowed for or can wait', (kind) => {
+    const { fasteners } = crewFit([bikeFrom(kind, kind)], items(...covering[kind]))
+    expect(fasteners.filter(({ coverage }) => coverage === 'uncovered').map(({ fastener }) => fastener.name)).toEqual(
+      [],
+    )
+    expect(fasteners.length).toBeGreaterThanOrEqual(20)
+    expect(fasteners.length).toBeLessThanOrEqual(45)
+  })
+  it.each(bikeKinds)('%s: one that does not, and what would, at the least mass', (kind) => {
+    const poor = items('folding-9')
+    const bike = bikeFrom(kind, kind)
+    const open = crewFit([bike], poor).fasteners.filter(({ coverage }) => coverage === 'uncovered')
+    expect(open.length).toBeGreaterThan(0)
+    for (const { fastener } of open) {
+      const [lightest] = thatWouldTurn(fastener, poor, catalogue.items)
+      expect(turnsWith(fastener, [...poor, lightest!]), fastener.name).toBe(true)
+      for (const lighter of catalogue.items.filter(({ massG }) => massG < lightest!.massG)) {
+        expect(turnsWith(fastener, [...poor, lighter])).toBe(false)
+      }
+    }
+    const addition = lightestAddition(
+      open.map(({ fastener }) => fastener),
+      poor,
+      catalogue.items,
+    )
+    expect(addition.hopeless).toEqual([])
+    const after = crewFit([bike], [...poor, ...addition.items]).fasteners
+    expect(after.filter(({ coverage }) => coverage === 'uncovered')).toEqual([])
+  })
+  it('the folder’s 15 mm nuts, Pozidriv screws and 8 and 10 mm nuts are its own', () => {
+    const drives = bikeFrom('folder', 'f').fasteners.map(({ drive }) => drive)
+    for (const drive of ['nut15', 'nut8', 'nut10', 'PZ2', 'PZ1']) expect(drives).toContainEqual(readDrive(drive, ''))
+  })
+  it('three different bikes share a set, and what turns nothing on any of them is dead weight', () => {
+    const crew = (['gravel', 'folder', 'fat-electric'] as const).map((kind) => bikeFrom(kind, kind))
+    const shared = [...new Set(crew.flatMap(({ kind }) => covering[kind]))]
+    const { fasteners, idle } = crewFit(crew, items(...shared))
+    expect(fasteners.filter(({ coverage }) => coverage === 'uncovered')).toEqual([])
+    // 3.2 and 3.4 mm nipples, 8 mm and 10 mm nuts are all there; what is left are a slot and a blade or two.
+    expect(idle.map(({ head }) => head.profile)).not.toContain('open-end')
+    expect(idle.map(({ head }) => head.profile)).toContain('slot')
+    for (const { head } of idle) {
+      expect(fasteners.some(({ fastener }) => turnsWith(fastener, [aTool('alone', head)]))).toBe(false)
+    }
+  })
+  it('keeps its list in step with what is on it', () => {
+    const names = (bike: Bike) => usualFasteners(bike, catalogue.bikes).map(({ name }) => name)
+    const tourer = bikeFrom('tourer', 't')
+    expect(
+      usualFasteners(tourer, catalogue.bikes)
+        .map(({ id }) => id)
+        .sort(),
+    ).toEqual(tourer.fasteners.map(({ id }) => id).sort())
+    const withDiscs = names({ ...tourer, brakes: 'cable-disc' })
+    expect(withDiscs).toContain('Rotor bolts, front')
+    expect(withDiscs).not.toContain('Pad nuts, front')
+    expect(withDiscs).toContain('Brake cable anchor, rear')
+    expect(names({ ...tourer, racks: { front: false, rear: false } })).not.toContain('Rack bolts')
+    expect(names({ ...bikeFrom('gravel', 'g'), racks: { front: false, rear: true } })).toContain('Rack bolts')
+    const schrader = usualFasteners({ ...tourer, valve: 'schrader' }, catalogue.bikes)
+    expect(schrader.find(({ role }) => role === 'valve-core')!.drive).toEqual({
+      profile: 'valve-core',
+      size: 'schrader',
+    })
+  })
+  it('those that need most care come first', () => {
+    const { fasteners } = crewFit([bikeFrom('folder', 'f')], items('folding-9'))
+    const order = needingCare(fasteners).map(({ coverage }) => coverage)
+    expect(order.lastIndexOf('uncovered')).toBeLessThan(order.indexOf('turned'))
+  })
+})
+
+describe('short names', () => {
+  it('are read for drives and heads', () => {
+    expect(readDrive('T25', 'x')).toEqual({ profile: 'hexalobular', size: 25 })
+    expect(readDrive('nipple3.2', 'x')).toEqual({ profile: 'nipple', size: 3.2 })
+    expect(readHead('ring15', 'x', { leverMm: 150 })).toMatchObject({ profile: 'ring', size: 15, leverMm: 150 })
+    expect(() => readDrive('ring15', '--fastener')).toThrow(/--fastener: “ring15”; expected one of hex/)
+    expect(() => readHead('hex', '--head')).toThrow(/--head: “hex”/)
+    expect(() => readHead('hex900', '--head')).toThrow(/--head/)
+  })
+})
+
+describe('spares', () => {
+  const bike = bikeFrom('gravel', 'g')
+  const thing = (id: string, change: Partial<Thing> = {}): Thing => thingSchema.parse({ ...item(id), id, ...change })
+  const fitFor = (of: Bike, spare: Thing) => sparesOf(spare, wantsOf(of, catalogue), catalogue)
+  const verdicts = (of: Bike, spare: Thing) => fitFor(of, spare).map(({ verdict, because }) => `${verdict}: ${because}`)
+  const withTyre = (size: string): Bike => ({
+    ...bike,
+    tyres: { front: { ...bike.tyres.front, size }, rear: { ...bike.tyres.rear, size } },
+  })
+  it('a tube serves the tyres it is made for', () => {
+    expect(verdicts(bike, thing('tube-622'))).toEqual(['serves: '])
+    expect(verdicts(withTyre('60-622'), thing('tube-622-light'))[0]).toMatch(
+      /^does not fit: too narrow: made for 28 to 47 mm/,
+    )
+    expect(verdicts(withTyre('50-622'), thing('tube-622-light'))[0]).toMatch(
+      /^doubtful: made for 28 to 47 mm, the tyre is 50/,
+    )
+    expect(verdicts(withTyre('28-622'), thing('tube-622'))[0]).toMatch(/^does not fit: too wide/)
+    expect(verdicts(bike, thing('tube-559'))[0]).toMatch(/^does not fit: bead 559, not 622/)
+    expect(
+      verdicts(bike, thing('tube-622', { measures: { ...item('tube-622').measures, fromWidthMm: null } }))[0],
+    ).toMatch(/doubtful: made for which widths is not known/)
+  })
+  it('its valve must go through the rim and stand out of it', () => {
+    expect(verdicts(bike, thing('tube-622-schrader'))[0]).toMatch(/does not fit: a Schrader valve/)
+    expect(verdicts(bikeFrom('folder', 'f'), thing('tube-406'))).toEqual(['serves: '])
+    const deep = { ...bike, rims: { ...bike.rims, rear: { ...bike.rims.rear, depthMm: 38 } } }
+    expect(verdicts(deep, thing('tube-622'))[0]).toMatch(/does not fit: stem of 42 mm in a rim 38 mm deep/)
+    expect(verdicts(deep, thing('tube-622-light'))[0]).toMatch(/doubtful: stem of 48 mm/)
+  })
+  it('a spoke serves within its tolerance, and a length nobody has measured is a doubt', () => {
+    const measured = demoTrip().bikes[1]!
+    const spoke = (mm: number) => thing('spoke', { units: { [`spoke-${mm}`]: 1 } })
+    const of = (mm: number) =>
+      fitFor(measured, spoke(mm))
+        .filter(({ want }) => want.classId === 'spoke-291')
+        .map(({ verdict }) => verdict)
+    expect([288, 289, 291, 292, 293].map((mm) => of(mm)[0])).toEqual([
+      'does not fit',
+      'serves',
+      'serves',
+      'serves',
+      'does not fit',
+    ])
+    expect(fitFor(bike, spoke(283)).some(({ because }) => because.includes('length not measured'))).toBe(true)
+  })
+  it('quick links go by speeds, pads by shape, hangers by theirs, cables by length', () => {
+    expect(verdicts(bike, thing('link-11'))[0]).toBe('does not fit: speeds 11, not 12')
+    expect(verdicts(bike, thing('pads-b2'))[0]).toBe('does not fit: shape B2, not B1')
+    const tourer = bikeFrom('tourer', 't')
+    expect(verdicts(tourer, thing('brake-cable'))[0]).toBe('serves: ')
+    expect(verdicts({ ...tourer, cables: { ...tourer.cables, rearBrakeMm: 1900 } }, thing('brake-cable'))[0]).toMatch(
+      /1700 mm long where 1900/,
+    )
+    expect(
+      verdicts(
+        { ...tourer, cables: { ...tourer.cables, rearBrakeMm: null, frontBrakeMm: null } },
+        thing('brake-cable'),
+      )[0],
+    ).toMatch(/not measured/)
+    expect(
+      spareFit(thing('link-11'), 'quick-link-11', { ...wantsOf(bike, catalogue)[0]!, classId: 'patch' }, catalogue),
+    ).toBeUndefined()
+  })
+})
+
+describe('in the ledger', () => {
+  const demo = demoTrip()
+  const survey = surveyRoad(demo.road.points)
+  const build = (bench: readonly Thing[], bikes = demo.bikes) =>
+    buildLedger({ ...demo, bench: [...bench], bikes }, survey, catalogue)
+  const roleOf = (fix: (typeof catalogue.fixes)[number]) =>
+    [...fix.turns, ...fix.torques].flatMap((role) =>
+      role.includes('{wheel}') ? [role.replace('{wheel}', 'front'), role.replace('{wheel}', 'rear')] : [role],
+    )
+
+  it('a fix is there exactly when each of its fasteners turns', () => {
+    const tools = demo.bench.filter(({ heads }) => heads.length > 0)
+    fc.assert(
+      fc.property(fc.subarray(tools), (kept) => {
+        const bench = demo.bench.filter((thing) => thing.heads.length === 0 || kept.includes(thing))
+        const { ledger, stuck } = build(bench)
+        for (const bike of demo.bikes) {
+          for (const claim of ledger.claims.filter(({ id }) => id.split('/')[1]!.startsWith(bike.id))) {
+            for (const fix of claim.fixes.filter(({ id }) => !id.includes('@wrench'))) {
+              const known = catalogue.fixes.find(({ id }) => id === fix.id.split('@')[0])!
+              if (known.torques.length > 0) continue
+              const wanted = bike.fasteners.filter(({ role }) => role !== '' && roleOf(known).includes(role))
+              expect(
+                wanted.every((fastener) => turnsWith(fastener, kept)),
+                fix.id,
+              ).toBe(true)
+              // Each function that turning needs is given by exactly those that turn it.
+              const provided = (id: string) => ledger.items.some(({ provides }) => provides.includes(id))
+              expect(fix.needs.filter((need) => need.startsWith('turn-')).every(provided)).toBe(true)
+            }
+          }
+        }
+        for (const { fasteners } of stuck.filter(({ fix }) => fix !== 'torque-stem'))
+          for (const fastener of fasteners) expect(turnsWith(fastener, kept)).toBe(false)
+      }),
+      { numRuns: 25 },
+    )
+  })
+  it('a big wrench to borrow counts where it can be borrowed, and costs the walk there', () => {
+    const { ledger } = build(demo.bench)
+    const claims = ledger.claims.filter(({ id }) => id.startsWith('headset-loose/mule'))
+    const fixes = claims.flatMap((claim) => claim.fixes.map((fix) => ({ claim, fix })))
+    const borrowed = fixes.filter(({ fix }) => fix.id === 'tighten-headset-nut@wrench')
+    expect(borrowed.length).toBeGreaterThan(0)
+    expect(fixes.some(({ fix }) => fix.id === 'tighten-headset-nut')).toBe(false)
+    for (const { claim, fix } of borrowed) expect(fix.residualH).toBeLessThan(claim.lossH)
+    const nowhere = { ...demo, stops: demo.stops.map((stop) => ({ ...stop, bigWrench: false })) }
+    const without = buildLedger(nowhere, survey, catalogue).ledger.claims.flatMap(({ fixes: list }) => list)
+    expect(without.some(({ id }) => id.includes('@wrench'))).toBe(false)
+  })
+  it('a tube too narrow for a tyre is no stock for it', () => {
+    const light = demo.bench.find(({ id }) => id === 'tube-622-light')!
+    const [fox, mule] = demo.bikes as [Bike, Bike]
+    const wide = {
+      ...fox,
+      tyres: { front: { ...fox.tyres.front, size: '60-622' }, rear: { ...fox.tyres.rear, size: '60-622' } },
+    }
+    const bench = [...demo.bench.filter(({ id }) => !id.startsWith('tube')), light]
+    const { ledger } = build(bench, [wide, mule])
+    const stockOfLight = Object.keys(ledger.items.find(({ id }) => id === light.id)!.units)
+    const drawnBy = (bike: string) =>
+      ledger.claims
+        .filter(({ id }) => id.split('/')[1]!.startsWith(bike))
+        .flatMap(({ fixes }) => fixes.flatMap(({ uses }) => Object.keys(uses)))
+    expect(drawnBy('mule')).toEqual(expect.arrayContaining(stockOfLight))
+    for (const stock of stockOfLight) expect(drawnBy('fox')).not.toContain(stock)
+  })
+  it('a wider tyre takes more cartridges and more pumping', () => {
+    const [fox, mule] = demo.bikes as [Bike, Bike]
+    const fat = {
+      ...mule,
+      tyres: { front: { ...mule.tyres.front, size: '100-559' }, rear: { ...mule.tyres.rear, size: '100-559' } },
+    }
+    const gas = thingSchema.parse({ ...item('co2-16'), id: 'gas', count: 4 })
+    const { ledger } = build([...demo.bench.filter(({ id }) => id !== 'co2-25'), gas], [fox, fat])
+    const cartridges = (bike: string, fix: string) =>
+      ledger.claims
+        .filter(({ id }) => id.split('/')[1]!.startsWith(bike))
+        .flatMap(({ fixes }) => fixes.filter(({ id }) => id.startsWith(fix)).map(({ uses }) => uses.cartridge))
+    expect(new Set(cartridges('mule', 'swap-tube-gas'))).toEqual(new Set([2]))
+    expect(new Set(cartridges('fox', 'swap-tube-gas'))).toEqual(new Set([1]))
+  })
+  it('a fastener nobody turns keeps its fix away, and says so', () => {
+    const { ledger, stuck } = build(demo.bench.filter(({ heads }) => heads.length === 0))
+    expect(ledger.claims.flatMap(({ fixes }) => fixes).some(({ id }) => id === 'change-hanger')).toBe(false)
+    const hanger = stuck.find(({ fix, bike }) => fix === 'change-hanger' && bike === 'fox')!
+    expect(hanger.fasteners.map(({ role }: Fastener) => role).sort()).toEqual(['derailleur-bolt', 'hanger-bolt'])
+    expect(isTurned(waysTo(hanger.fasteners[0]!, [item('folding-17')]).best!)).toBe(true)
+  })
+})
