@@ -1,6 +1,10 @@
+import type { FitView } from '~~/core/fit'
+import type { Trip } from '~~/core/trip'
+
 /** The stages in the order of the work; each has its key. */
 export const stages = [
   { id: 'road', name: 'Road', key: 'r' },
+  { id: 'bikes', name: 'Bikes', key: 'k' },
   { id: 'bench', name: 'Bench', key: 'b' },
   { id: 'weigh', name: 'Weigh', key: 'w' },
 ] as const
@@ -9,12 +13,20 @@ export type StageId = (typeof stages)[number]['id']
 /** What each stage still lacks, in a few words; empty when it is in order. */
 export function useStageNeeds() {
   const store = useTripStore()
+  const kit = useKitStore()
   return computed<Record<StageId, string>>(() => {
     const trip = store.trip
     return {
       road: !trip || trip.road.points.length === 0 ? 'no road yet' : trip.stops.length === 0 ? 'no stops yet' : '',
+      bikes: bikesNeed(trip, kit.reckoning?.fit),
       bench: !trip || trip.bench.length === 0 ? 'nothing on it' : '',
       weigh: '',
     }
   })
+}
+
+function bikesNeed(trip: Trip | undefined, fit: FitView | undefined): string {
+  if (!trip || trip.bikes.length === 0) return 'no bike yet'
+  const uncovered = fit?.fasteners.filter(({ coverage }) => coverage === 'uncovered').length ?? 0
+  return uncovered > 0 ? `${uncovered} uncovered` : ''
 }

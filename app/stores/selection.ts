@@ -1,4 +1,5 @@
 import { defineStore } from 'pinia'
+import type { BikePart } from '~~/core/bike'
 import type { Gap, StretchTraits } from '~~/core/road'
 
 /** What is being looked at, in every stage alike. */
@@ -9,6 +10,12 @@ export const useSelection = defineStore('selection', () => {
   const classId = ref('')
   const gap = shallowRef<Gap>()
   const thingId = ref('')
+  /** The bike whose passport lies open; the first where it is "". */
+  const bikeId = ref('')
+  /** The part of it that is pointed at. */
+  const part = ref<BikePart | ''>('')
+  /** The fastener of that bike that is looked at. */
+  const fastenerId = ref('')
   /** What a drag along the strip says of the road; nothing while none is picked up. */
   const brush = shallowRef<Partial<StretchTraits>>()
 
@@ -17,6 +24,9 @@ export const useSelection = defineStore('selection', () => {
     classId.value = ''
     gap.value = undefined
     thingId.value = ''
+    bikeId.value = ''
+    part.value = ''
+    fastenerId.value = ''
     brush.value = undefined
   }
 
@@ -25,5 +35,5 @@ export const useSelection = defineStore('selection', () => {
     gap.value = chosen
   }
 
-  return { cursorKm, classId, gap, thingId, brush, clear, showClass }
+  return { cursorKm, classId, gap, thingId, bikeId, part, fastenerId, brush, clear, showClass }
 })

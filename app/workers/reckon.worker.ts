@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink'
 import { catalogue } from '~~/catalogue'
 import { explainKit, flipOf, type Flip, type Kit } from '~~/core/choose'
+import { fitView, type FitView } from '~~/core/fit'
 import {
   buildLedger,
   classesOf,
@@ -40,6 +41,8 @@ export interface Reckoning {
   readonly ride: RideView | null
   readonly kit: Kit | null
   readonly built: BuiltLedger | null
+  /** Which tool turns what. */
+  readonly fit: FitView
   readonly problems: string[]
 }
 
@@ -104,7 +107,13 @@ function reckon({ road: lineless, ...parts }: ChangedParts, lineOfTrip: LineOfTr
   }
   trip = { ...trip, ...parts, road: { ...(lineless ?? trip!.road), points: line.points } } as Trip
   const { survey } = line
-  const seen = { lengthKm: survey.lengthKm, climbM: survey.climbM, profile: profileOf(survey), plan }
+  const seen = {
+    lengthKm: survey.lengthKm,
+    climbM: survey.climbM,
+    profile: profileOf(survey),
+    plan,
+    fit: fitNow(parts),
+  }
   built = undefined
   landscape = undefined
   if (survey.lengthKm <= 0)
@@ -127,6 +136,14 @@ function reckon({ road: lineless, ...parts }: ChangedParts, lineOfTrip: LineOfTr
     if (!lines) throw error
     return { ...road, built, kit: null, problems: lines }
   }
+}
+
+let fit: FitView | undefined
+
+/** The fit as it stands; it hangs on bikes and bench only. */
+function fitNow(changed: ChangedParts): FitView {
+  if (!fit || changed.bikes || changed.bench) fit = fitView(trip!.bikes, trip!.bench, catalogue.items)
+  return fit
 }
 
 /** What would shorten the longest gap of a class. */

@@ -53,6 +53,24 @@ export function usualFasteners(bike: Bike, kinds: readonly Bike[]): Fastener[] {
   return list.map((fastener) => fitted(fastener, bike))
 }
 
+/**
+ * The fasteners of a bike after something on it was changed: what such a change usually takes away is gone, what it
+ * brings is there, sizes that the passport says are as it says; everything else stays as somebody has written it.
+ */
+export function followChange(before: Bike, after: Bike, kinds: readonly Bike[]): Fastener[] {
+  const [was, is] = [usualFasteners(before, kinds), usualFasteners(after, kinds)]
+  const ids = (list: readonly Fastener[]) => new Set(list.map(({ id }) => id))
+  const [wasIds, isIds, haveIds] = [ids(was), ids(is), ids(after.fasteners)]
+  const kept = after.fasteners.filter(({ id }) => isIds.has(id) || !wasIds.has(id))
+  const brought = is.filter(({ id }) => !wasIds.has(id) && !haveIds.has(id))
+  const saidBefore = new Map(was.map((fastener) => [fastener.id, JSON.stringify(fastener)]))
+  const saysNow = new Map(is.map((fastener) => [fastener.id, fastener]))
+  return [...kept, ...brought].map((fastener) => {
+    const now = saysNow.get(fastener.id)
+    return now && saidBefore.get(fastener.id) === JSON.stringify(fastener) ? now : fastener
+  })
+}
+
 const without = (list: readonly Fastener[], parts: readonly BikePart[]) =>
   list.filter(({ part }) => !parts.includes(part))
 

@@ -1,4 +1,14 @@
-import { FAHRENHEIT_ZERO_C, GRAMS_PER_OUNCE, KM_PER_MILE, METRES_PER_FOOT, MM_PER_INCH } from './factors'
+import {
+  BAR_PER_PSI,
+  FAHRENHEIT_ZERO_C,
+  GRAMS_PER_OUNCE,
+  KM_PER_MILE,
+  METRES_PER_FOOT,
+  ML_PER_FLUID_OUNCE,
+  MM_PER_INCH,
+  NEWTON_METRE_PER_FOOT_POUND,
+  NEWTON_PER_POUND_FORCE,
+} from './factors'
 import type { Quantity } from './measure'
 import type { UnitSystem } from './words'
 
@@ -43,6 +53,56 @@ export const customary = {
     metric: { unit: 'm', per: 1, decimals: 0 },
     imperial: { unit: 'ft', per: METRES_PER_FOOT, decimals: 0 },
   },
+  length: {
+    quantity: 'length',
+    metric: { unit: 'mm', per: 1, decimals: 1 },
+    imperial: { unit: 'in', per: MM_PER_INCH, decimals: 3 },
+  },
+  pressure: {
+    quantity: 'pressure',
+    metric: { unit: 'bar', per: 1, decimals: 2 },
+    imperial: { unit: 'psi', per: BAR_PER_PSI, decimals: 1 },
+  },
+  volume: {
+    quantity: 'volume',
+    metric: { unit: 'mL', per: 1, decimals: 0 },
+    imperial: { unit: 'fl oz', per: ML_PER_FLUID_OUNCE, decimals: 2 },
+  },
+  torque: {
+    quantity: 'torque',
+    metric: { unit: 'N·m', per: 1, decimals: 1 },
+    imperial: { unit: 'lbf·ft', per: NEWTON_METRE_PER_FOOT_POUND, decimals: 1 },
+  },
+  force: {
+    quantity: 'force',
+    metric: { unit: 'N', per: 1, decimals: 0 },
+    imperial: { unit: 'lbf', per: NEWTON_PER_POUND_FORCE, decimals: 0 },
+  },
+  energy: {
+    quantity: 'energy',
+    metric: { unit: 'Wh', per: 1, decimals: 1 },
+    imperial: { unit: 'Wh', per: 1, decimals: 1 },
+  },
+  angle: {
+    quantity: 'angle',
+    metric: { unit: '°', per: 1, decimals: 1 },
+    imperial: { unit: '°', per: 1, decimals: 1 },
+  },
+  months: {
+    quantity: 'months',
+    metric: { unit: 'months', per: 1, decimals: 1 },
+    imperial: { unit: 'months', per: 1, decimals: 1 },
+  },
+  development: {
+    quantity: 'height',
+    metric: { unit: 'm', per: 1, decimals: 2 },
+    imperial: { unit: 'ft', per: METRES_PER_FOOT, decimals: 1 },
+  },
+  number: {
+    quantity: 'number',
+    metric: { unit: '', per: 1, decimals: 2 },
+    imperial: { unit: '', per: 1, decimals: 2 },
+  },
   share: {
     quantity: 'share',
     metric: { unit: '%', per: 0.01, decimals: 1 },
@@ -65,4 +125,10 @@ export type Amount = keyof typeof customary
 export function inUnit(value: number, { per, decimals, zero = 0 }: CustomaryUnit): number {
   // Never −0.
   return Number(((value - zero) / per).toFixed(decimals)) + 0
+}
+
+/** An amount as this person reads it: "2.14 bar", "31 psi". */
+export function amountInWords(value: number, amount: Amount, system: UnitSystem): string {
+  const customaryUnit = customary[amount][system]
+  return `${inUnit(value, customaryUnit)} ${customaryUnit.unit}`.trim()
 }

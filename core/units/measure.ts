@@ -7,6 +7,8 @@ import {
   METRES_PER_FOOT,
   ML_PER_FLUID_OUNCE,
   MM_PER_INCH,
+  NEWTON_METRE_PER_FOOT_POUND,
+  NEWTON_PER_POUND_FORCE,
 } from './factors'
 
 /** What a number measures, and how much of the core's unit, the first listed, each unit is. */
@@ -22,6 +24,13 @@ const units = {
   share: { '%': 0.01 },
   /** Read off a scale whose zero may lie elsewhere. */
   temperature: { '°c': 1, c: 1, '°f': 1 / 1.8, f: 1 / 1.8 },
+  torque: { 'n·m': 1, nm: 1, 'lbf·ft': NEWTON_METRE_PER_FOOT_POUND, 'ft·lb': NEWTON_METRE_PER_FOOT_POUND },
+  force: { n: 1, lbf: NEWTON_PER_POUND_FORCE },
+  energy: { wh: 1, kj: 1 / 3.6 },
+  angle: { '°': 1, deg: 1 },
+  months: { months: 1, month: 1, weeks: 12 / 52 },
+  /** Things that are counted. */
+  number: { '': 1 },
   volume: { ml: 1, l: 1000, 'fl oz': ML_PER_FLUID_OUNCE },
 } as const satisfies Record<string, Record<string, number>>
 
@@ -30,7 +39,7 @@ export type Quantity = keyof typeof units
 /** Where a scale has its zero, in the core's unit. */
 const zeros: Readonly<Record<string, number>> = { '°f': FAHRENHEIT_ZERO_C, f: FAHRENHEIT_ZERO_C }
 
-const written = /^\s*([+−-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z%°][a-z/ ]*)?\s*$/i
+const written = /^\s*([+−-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z%°][a-z/· ]*)?\s*$/i
 
 export type Measured = { value: number } | { error: string }
 
@@ -46,11 +55,16 @@ export type Measured = { value: number } | { error: string }
 export function readMeasure(text: string, quantity: Quantity, plainUnit: string): Measured {
   const known: Record<string, number> = units[quantity]
   const match = written.exec(text)
-  if (!match) return { error: `“${text.trim()}” is not a number; try “12 ${plainUnit}”` }
+  if (!match) return { error: `“${text.trim()}” is not a number; try “${`12 ${plainUnit}`.trim()}”` }
   const unit = (match[2] ?? plainUnit).trim().toLowerCase()
   const factor = known[unit]
   if (factor === undefined) {
-    return { error: `“${unit}” is not a unit of ${quantity}; use ${Object.keys(known).join(', ')}` }
+    return {
+      error:
+        quantity === 'number'
+          ? `“${text.trim()}” is not a plain number`
+          : `“${unit}” is not a unit of ${quantity}; use ${Object.keys(known).join(', ')}`,
+    }
   }
   const number = Number(match[1]!.replace(',', '.').replace('−', '-'))
   return { value: number * factor + (quantity === 'temperature' ? (zeros[unit] ?? 0) : 0) }

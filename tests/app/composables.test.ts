@@ -4,6 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { catalogue } from '../../catalogue'
 import { demoTrip } from '../../catalogue/demo'
 import { explainKit } from '../../core/choose'
+import { fitView } from '../../core/fit'
 import { buildLedger } from '../../core/ledger'
 import { surveyRoad } from '../../core/road'
 import { linesOf, statusOf } from '~/composables/useApi'
@@ -193,6 +194,7 @@ describe('weighed things', () => {
       ride: null,
       kit,
       built,
+      fit: fitView(trip.bikes, trip.bench, catalogue.items),
       problems: [],
     }
   })

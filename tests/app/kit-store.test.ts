@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { catalogue } from '../../catalogue'
 import { demoTrip } from '../../catalogue/demo'
 import { explainKit } from '../../core/choose'
+import { fitView } from '../../core/fit'
 import { buildLedger } from '../../core/ledger'
 import { surveyRoad } from '../../core/road'
 import type { Trip } from '../../core/trip'
@@ -55,6 +56,7 @@ const reckoning = (change: Partial<Reckoning> = {}): Reckoning => ({
   ride: null,
   kit,
   built,
+  fit: fitView(trip.bikes, trip.bench, catalogue.items),
   problems: [],
   ...change,
 })

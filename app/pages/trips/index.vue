@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { FileUp, Trash2 } from '@lucide/vue'
 import { bikeFrom, bikeStarts } from '~~/catalogue'
+import type { BikeKind } from '~~/core/bike'
 import { tripFormat, tripSchema } from '~~/core/trip'
 import { skillWords, type Skill } from '~~/core/crew'
 import { linesOf } from '~/composables/useApi'
@@ -34,7 +35,7 @@ async function list() {
 void list()
 
 const name = ref('')
-const riders = ref<{ name: string; bike: string; hands: Skill }[]>([{ name: '', bike: 'gravel', hands: 2 }])
+const riders = ref<{ name: string; bike: BikeKind; hands: Skill }[]>([{ name: '', bike: 'gravel', hands: 2 }])
 const busy = ref(false)
 
 async function create(document: unknown) {

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { catalogue } from '~~/catalogue'
-import { deedsInWords, doublesOf, laidOutG, type CatalogueItem, type Thing } from '~~/core/bench'
+import { deedsInWords, doublesOf, laidOutG, thingSchema, type Thing } from '~~/core/bench'
 import { Minus, Pencil, Plus, Trash2 } from '@lucide/vue'
 
 const store = useTripStore()
 const kit = useKitStore()
 const { grams } = useView()
+const { take } = useBench()
 
 const bench = computed(() => store.trip!.bench)
 const filter = ref('')
@@ -46,44 +47,10 @@ function remove(thing: Thing) {
     bench.value.filter((other) => other.id !== thing.id),
   )
 }
-function take(item: CatalogueItem) {
-  const same = bench.value.find((thing) => thing.from === item.id)
-  if (same) {
-    setCount(same, Math.min(99, same.count + 1))
-    return
-  }
-  const { id, name, massG, provides, heads, comesApart, units, measures } = item
-  const thing: Thing = {
-    id: crypto.randomUUID().slice(0, 8),
-    name,
-    massG,
-    count: 1,
-    provides,
-    heads,
-    comesApart,
-    units,
-    measures,
-    condition: 1,
-    pin: null,
-    from: id,
-    note: '',
-  }
-  put(`take ${name}`, [...bench.value, thing])
-}
 function makeOwn() {
   isNew.value = true
-  edited.value = {
-    id: crypto.randomUUID().slice(0, 8),
-    name: '',
-    massG: 50,
-    count: 1,
-    provides: [],
-    units: {},
-    condition: 1,
-    pin: null,
-    from: null,
-    note: '',
-  }
+  const id = crypto.randomUUID().slice(0, 8)
+  edited.value = { ...thingSchema.parse({ id, name: 'mine', massG: 50 }), name: '' }
 }
 function edit(thing: Thing) {
   isNew.value = false
@@ -210,7 +177,7 @@ function doubles(thing: Thing): string {
       <p v-if="!shown.length" class="px-4 py-4 text-soft">Nothing on the bench matches “{{ filter }}”.</p>
     </template>
 
-    <CatalogueDialog :open="showsCatalogue" :bench="bench" @close="showsCatalogue = false" @take="take" />
+    <CatalogueDialog :open="showsCatalogue" :bench="bench" @close="showsCatalogue = false" @take="take([$event])" />
     <ThingDialog v-if="edited" :thing="edited" :is-new="isNew" @close="edited = undefined" @keep="keep" />
   </div>
 </template>

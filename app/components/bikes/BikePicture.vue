@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { sideView, type Bike, type BikePart, type DrawnPart } from '~~/core/bike'
+import { coverageWords } from '~/composables/useFits'
+
+/** A bike from the side in its own proportions; every part can be picked and shows how its fasteners stand. */
+const props = defineProps<{ bike: Bike; picked: BikePart | '' }>()
+const emit = defineEmits<{ pick: [part: BikePart | ''] }>()
+
+const { standingOfPart } = useFits()
+const view = computed(() => sideView(props.bike))
+const hovered = ref<BikePart | ''>('')
+const standing = (part: BikePart) => standingOfPart(props.bike, part)
+const named = computed(() => hovered.value || props.picked)
+const label = (part: BikePart) => {
+  const words = standing(part)
+  return words ? `${part}: ${coverageWords[words]}` : part
+}
+const colour: Record<DrawnPart['strokes'][number]['of'], string> = {
+  tube: 'text-petrol',
+  rubber: 'text-ink',
+  metal: 'text-soft',
+  wire: 'text-soft',
+  soft: 'text-ink',
+}
+/** Parts in order of the keyboard: as one walks round the bike, from back to front. */
+const walk = computed(() => [...view.value.parts].sort((a, b) => a.at[0] - b.at[0]))
+function step(by: number) {
+  const parts = walk.value.map(({ part }) => part)
+  const now = parts.indexOf(props.picked as BikePart)
+  emit('pick', parts[(now + by + parts.length) % parts.length]!)
+}
+const toggle = (part: BikePart) => emit('pick', props.picked === part ? '' : part)
+/** What needs care is marked on the picture itself; the rest only where one points. */
+const needsCare = computed(() =>
+  view.value.parts.filter(({ part }) => ['uncovered', 'borrowed', 'awkward'].includes(standing(part) ?? '')),
+)
+</script>
+
+<template>
+  <figure class="relative">
+    <svg
+      :viewBox="view.frame.join(' ')"
+      class="block h-full w-full"
+      role="listbox"
+      tabindex="0"
+      aria-label="Parts of the bike"
+      :aria-activedescendant="picked ? `part-${picked.replace(/ /g, '-')}` : undefined"
+      @keydown.right.prevent="step(1)"
+      @keydown.down.prevent="step(1)"
+      @keydown.left.prevent="step(-1)"
+      @keydown.up.prevent="step(-1)"
+      @keydown.esc="emit('pick', '')"
+    >
+      <g
+        v-for="drawn in view.parts"
+        :id="`part-${drawn.part.replace(/ /g, '-')}`"
+        :key="drawn.part"
+        role="option"
+        :aria-label="label(drawn.part)"
+        :aria-selected="picked === drawn.part"
+        class="cursor-pointer"
+        :class="{ 'opacity-45': picked && picked !== drawn.part && hovered !== drawn.part }"
+        @click="toggle(drawn.part)"
+        @pointerenter="hovered = drawn.part"
+        @pointerleave="hovered = ''"
+      >
+        <title>{{ label(drawn.part) }}</title>
+        <path
+          v-for="(stroke, i) in drawn.strokes"
+          :key="i"
+          :d="stroke.path"
+          :class="hovered === drawn.part || picked === drawn.part ? 'text-brass' : colour[stroke.of]"
+          :fill="stroke.widthMm ? 'none' : 'currentColor'"
+          :stroke="stroke.widthMm ? 'currentColor' : 'none'"
+          :stroke-width="stroke.widthMm"
+          stroke-linejoin="round"
+          stroke-linecap="round"
+          :opacity="stroke.of === 'rubber' ? 0.85 : 1"
+        />
+        <circle :cx="drawn.at[0]" :cy="drawn.at[1]" :r="drawn.hitMm" fill="transparent" />
+      </g>
+      <g
+        v-for="{ part, at } in needsCare"
+        :key="part"
+        pointer-events="none"
+        :transform="`translate(${at[0]} ${at[1]})`"
+      >
+        <circle r="26" class="fill-paper stroke-line" stroke-width="3" />
+        <g transform="translate(-18 -18) scale(3)"><StandingMark :standing="standing(part)!" /></g>
+      </g>
+    </svg>
+    <figcaption class="pointer-events-none absolute bottom-1 left-2 text-sm" aria-hidden="true">
+      <template v-if="named"
+        ><span class="font-semibold">{{ named }}</span
+        ><span v-if="standing(named)" class="text-soft">, {{ coverageWords[standing(named)!] }}</span></template
+      >
+      <span v-else class="text-soft">Pick a part</span>
+    </figcaption>
+  </figure>
+</template>

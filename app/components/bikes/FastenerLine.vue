@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { Pencil } from '@lucide/vue'
+import { driveInWords, type Bike, type Fastener } from '~~/core/bike'
+import { coverageWords } from '~/composables/useFits'
+
+/** A fastener, what turns it, and how hard. */
+const props = defineProps<{ bike: Bike; fastener: Fastener; showsPart?: boolean }>()
+defineEmits<{ edit: [] }>()
+const { fitOf, standingOf } = useFits()
+const { words } = useFitWords()
+
+const fit = computed(() => fitOf(props.bike, props.fastener))
+const standing = computed(() => standingOf(fit.value))
+const torque = computed(() => {
+  const { least, most } = props.fastener.torqueNm
+  return most === 0 ? '' : least === most ? `${most} N·m` : `${least}–${most} N·m`
+})
+</script>
+
+<template>
+  <li
+    class="grid grid-cols-[1.1rem_minmax(0,1fr)_5.2rem_5.6rem_2rem] items-baseline gap-x-2 border-b border-line px-4 py-1.5"
+  >
+    <StandingMark :standing="standing" class="translate-y-0.5" />
+    <span class="min-w-0">
+      <span class="font-semibold">{{ fastener.name }}</span>
+      <span v-if="fastener.count > 1" class="figures text-sm text-soft"> × {{ fastener.count }}</span>
+      <span v-if="showsPart" class="text-sm text-soft">, {{ fastener.part }}</span>
+      <span class="block text-sm" :class="standing === 'uncovered' ? 'text-madder' : 'text-soft'">
+        <span class="font-semibold">{{ coverageWords[standing] }}</span>{{ fit ? `: ${words(fit, fastener)}` : '' }}
+      </span>
+    </span>
+    <span class="figures text-sm">{{ driveInWords(fastener.drive) }}</span>
+    <span class="figures text-right text-sm text-soft">{{ torque }}</span>
+    <button
+      type="button"
+      class="knob knob-bare min-h-7!"
+      :aria-label="`Change ${fastener.name}`"
+      @click="$emit('edit')"
+    >
+      <Pencil :size="14" aria-hidden="true" />
+    </button>
+  </li>
+</template>

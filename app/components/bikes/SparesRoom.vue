@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { catalogue } from '~~/catalogue'
+import { sparesOf, wantsOf, type SpareAtWant, type SpareVerdict } from '~~/core/fit'
+import { classInWords } from '~~/core/supply'
+import { fewestLengths } from '~~/core/wheel'
+import { spokesOf } from '~~/core/bike'
+
+/** Each spare on the bench, and the bikes it serves; what a bike wants and nothing here serves. */
+const store = useTripStore()
+const bikes = computed(() => store.trip!.bikes)
+const wants = computed(() => bikes.value.flatMap((bike) => wantsOf(bike, catalogue)))
+const verdictWords: Record<SpareVerdict, string> = {
+  serves: 'serves',
+  doubtful: 'doubtful',
+  'does not fit': 'does not fit',
+}
+
+/** The best that a thing does for a bike, over its wheels: what fits one wheel serves the bike. */
+function forBike(fits: readonly SpareAtWant[], bikeId: string): SpareAtWant[] {
+  const order: SpareVerdict[] = ['serves', 'doubtful', 'does not fit']
+  const own = fits.filter(({ want }) => want.bike.id === bikeId)
+  const best = order.find((verdict) => own.some((fit) => fit.verdict === verdict))
+  const found = own.filter(({ verdict }) => verdict === best)
+  return found.filter((fit, i) => found.findIndex(({ because }) => because === fit.because) === i)
+}
+const rows = computed(() =>
+  store
+    .trip!.bench.filter((thing) => Object.keys(thing.units).length > 0)
+    .map((thing) => {
+      const fits = sparesOf(thing, wants.value, catalogue)
+      return { thing, byBike: bikes.value.map((bike) => ({ bike, fits: forBike(fits, bike.id) })) }
+    })
+    // Patches, tape and lube serve every bike: only what comes in sizes is a question.
+    .filter(({ thing }) =>
+      Object.keys(thing.units).some((id) => {
+        const family = catalogue.families.find((one) => id === one.id || id.startsWith(`${one.id}-`))
+        return family && (family.variant !== 'none' || /cable|valve/.test(family.id))
+      }),
+    ),
+)
+const useless = (row: (typeof rows.value)[number]) =>
+  row.byBike.every(({ fits }) => fits.length === 0 || fits[0]!.verdict === 'does not fit')
+const sorted = computed(() => [...rows.value].sort((a, b) => Number(useless(b)) - Number(useless(a))))
+
+/** Sized parts a bike wants that no spare on the bench serves. */
+const missing = computed(() => {
+  const served = new Set<string>()
+  for (const thing of store.trip!.bench) {
+    for (const fit of sparesOf(thing, wants.value, catalogue)) {
+      if (fit.verdict !== 'does not fit') served.add(`${fit.want.bike.id} ${fit.want.classId}`)
+    }
+  }
+  return bikes.value.map((bike) => {
+    const lacking = wants.value.filter((want) => {
+      const sized = /\d|-[a-z0-9]+$/.test(want.classId) && want.classId.includes('-')
+      return want.bike.id === bike.id && sized && !served.has(`${bike.id} ${want.classId}`)
+    })
+    return { bike, classes: [...new Set(lacking.map(({ classId }) => classInWords(classId, catalogue.families)))] }
+  })
+})
+
+const spokes = computed(() => bikes.value.flatMap((bike) => spokesOf(bike).map((spoke) => ({ ...spoke, bike }))))
+const lengths = computed(() => fewestLengths(spokes.value))
+const spokeName = (id: string) => {
+  const spoke = spokes.value.find((one) => one.id === id)!
+  return `${spoke.bike.name} ${spoke.place}${spoke.measured ? '' : ', not measured'}`
+}
+/** Places long enough for the longest spoke: what belongs to the bikes, and inside the seat tube. */
+const places = computed(() => {
+  const longestMm = Math.max(0, ...lengths.value.map(({ lengthMm }) => lengthMm)) + 10
+  return bikes.value.flatMap((bike) => [
+    ...bike.storage.filter((place) => place.longestMm >= longestMm).map((place) => `${place.name} (${bike.name})`),
+    ...(bike.frame.seatTubeMm - 150 >= longestMm ? [`inside the seat tube, wrapped in tape (${bike.name})`] : []),
+  ])
+})
+</script>
+
+<template>
+  <div class="pt-3">
+    <p v-if="!rows.length" class="px-4 text-soft">
+      No spare that comes in sizes lies on the bench yet. Lay down a tube, a quick link or a hanger, and this room says
+      which bikes it serves.
+    </p>
+    <div v-else class="overflow-x-auto px-4" tabindex="0" role="region" aria-label="Spares and the bikes they serve">
+      <table class="w-full border-collapse text-sm">
+        <thead>
+          <tr class="border-b border-line text-left text-xs text-soft">
+            <th class="py-1.5 pr-3 font-normal">on the bench</th>
+            <th v-for="bike in bikes" :key="bike.id" class="px-2 py-1.5 font-normal">{{ bike.name }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in sorted" :key="row.thing.id" class="border-b border-line align-top">
+            <th scope="row" class="py-1.5 pr-3 text-left font-semibold">
+              {{ row.thing.name
+              }}<span v-if="row.thing.count > 1" class="figures text-soft"> × {{ row.thing.count }}</span>
+              <span v-if="useless(row)" class="block text-xs font-semibold text-madder">serves no bike here</span>
+            </th>
+            <td v-for="{ bike, fits } in row.byBike" :key="bike.id" class="px-2 py-1.5">
+              <span v-for="fit in fits" :key="fit.because" class="block">
+                <span
+                  class="font-semibold"
+                  :class="{
+                    'text-petrol': fit.verdict === 'serves',
+                    'text-brass': fit.verdict === 'doubtful',
+                    'text-soft': fit.verdict === 'does not fit',
+                  }"
+                  >{{ verdictWords[fit.verdict] }}</span><span v-if="fit.because" class="text-soft"
+                  >: {{ fit.because }}</span
+                >
+              </span>
+              <span v-if="!fits.length" class="text-soft">not wanted</span>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <section v-if="missing.some(({ classes }) => classes.length)" class="mx-4 mt-5" aria-label="Nothing on the bench">
+      <h2 class="text-base">No spare on the bench for</h2>
+      <p
+        v-for="{ bike, classes } in missing.filter(({ classes }) => classes.length)"
+        :key="bike.id"
+        class="mt-1 text-sm"
+      >
+        <strong>{{ bike.name }}</strong>: {{ classes.join('; ') }}
+      </p>
+    </section>
+    <section v-if="lengths.length" class="mx-4 mt-5" aria-label="Spokes for the whole crew">
+      <h2 class="text-base">
+        {{ lengths.length === 1 ? 'One length of spoke serves' : `${lengths.length} lengths of spoke serve` }} all
+        {{ spokes.length }} sides of wheels
+      </h2>
+      <p class="text-xs text-soft">
+        As few as there can be, two millimetres shorter and one longer being good; proved by an exact cover.
+      </p>
+      <ul class="mt-1 text-sm">
+        <li v-for="length in lengths" :key="length.lengthMm" class="border-b border-line py-1">
+          <strong class="figures">{{ length.lengthMm }} mm</strong>
+          <span class="text-soft">: {{ length.serves.map(spokeName).join('; ') }}</span>
+        </li>
+      </ul>
+      <p class="mt-1 text-sm text-soft">
+        {{
+          places.length
+            ? `Long enough to carry them: ${places.join('; ')}.`
+            : 'No place on these bikes is long enough; tape them to the frame.'
+        }}
+      </p>
+    </section>
+  </div>
+</template>

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { RotateCcw } from '@lucide/vue'
+import { plainValues, withUncertainty, type Known, type Sum, type SumValues, type UncertainResult } from '~~/core/sums'
+import { customary, inUnit } from '~~/core/units'
+import { faultLines } from '~~/core/trip'
+
+/** One reckoning: what it starts from and where that comes from, what comes out and how sure that is. */
+const props = defineProps<{ sum: Sum; known: Readonly<Record<string, Known>> }>()
+const { system } = useView()
+
+/** What somebody has typed; it stays while the sum is open. */
+const typed = ref<Record<string, SumValues[string]>>({})
+const values = computed<SumValues>(() => {
+  const plain = plainValues(props.sum)
+  return Object.fromEntries(
+    props.sum.inputs.map(({ id }) => [id, typed.value[id] ?? props.known[id]?.value ?? plain[id]!]),
+  )
+})
+function originOf(id: string): string {
+  if (typed.value[id] !== undefined) return 'typed by you'
+  return props.known[id]?.from ?? 'planning value'
+}
+const answer = computed(() => {
+  try {
+    return { ...props.sum.reckon(values.value), results: withUncertainty(props.sum, values.value), faults: [] }
+  } catch (error) {
+    const faults = faultLines(error)
+    if (!faults) throw error
+    return { results: [], warnings: [], chart: undefined, table: undefined, faults }
+  }
+})
+function written({ value, amount, whole }: UncertainResult): string {
+  const unit = customary[amount][system.value]
+  return `${whole ? Math.ceil(value - 1e-9) : inUnit(value, unit)} ${unit.unit}`.trim()
+}
+function offInWords({ off, amount, value, mostly }: UncertainResult): string {
+  const unit = customary[amount][system.value]
+  // A difference has no zero of its own scale.
+  const size = inUnit(off, { ...unit, zero: 0 })
+  if (size === 0 || value === 0) return ''
+  return `± ${size} ${unit.unit}`.trim() + (mostly ? `, mostly ${mostly.toLowerCase()}` : '')
+}
+</script>
+
+<template>
+  <article :aria-labelledby="`sum-${sum.id}`" class="p-4">
+    <h2 :id="`sum-${sum.id}`" class="text-lg">{{ sum.name }}</h2>
+    <p class="text-soft">{{ sum.asks }}</p>
+    <div class="mt-3 grid grid-cols-2 gap-x-4 gap-y-3 lg:grid-cols-3">
+      <SumField
+        v-for="input in sum.inputs"
+        :key="input.id"
+        :input="input"
+        :model-value="values[input.id]!"
+        :from="originOf(input.id)"
+        @update:model-value="typed = { ...typed, [input.id]: $event }"
+      />
+    </div>
+    <button v-if="Object.keys(typed).length" type="button" class="knob mt-2 min-h-7! text-sm" @click="typed = {}">
+      <RotateCcw :size="14" aria-hidden="true" />As it was before I typed
+    </button>
+
+    <FaultLines v-if="answer.faults.length" class="mt-3" :lines="answer.faults" />
+    <dl v-else class="mt-4 border-t-2 border-ink" aria-live="polite">
+      <div
+        v-for="result in answer.results"
+        :key="result.id"
+        class="grid grid-cols-[minmax(0,1fr)_auto] items-baseline gap-x-4 border-b border-line py-1.5"
+      >
+        <dt>
+          {{ result.label }}<span v-if="result.note" class="block text-xs text-soft">{{ result.note }}</span>
+        </dt>
+        <dd class="text-right">
+          <span class="figures text-lg font-semibold">{{ written(result) }}</span>
+          <span v-if="offInWords(result)" class="block text-xs text-soft">{{ offInWords(result) }}</span>
+        </dd>
+      </div>
+    </dl>
+    <p v-for="warning in answer.warnings" :key="warning" class="mt-2 border-l-4 border-brass pl-2 text-sm">
+      {{ warning }}
+    </p>
+    <SumChart
+      v-if="answer.chart"
+      class="mt-4"
+      :chart="answer.chart"
+      :label="`${sum.name}: ${answer.chart.y.label} against ${answer.chart.x.label}`"
+    />
+    <div
+      v-if="answer.table?.rows.length"
+      class="mt-4 overflow-x-auto"
+      tabindex="0"
+      role="region"
+      :aria-label="`${sum.name}, as a table`"
+    >
+      <table class="w-full border-collapse text-sm">
+        <thead>
+          <tr class="border-b border-line text-left text-xs text-soft">
+            <th v-for="heading in answer.table.headings" :key="heading" class="px-2 py-1 font-normal first:pl-0">
+              {{ heading }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in answer.table.rows" :key="row.join()" class="border-b border-line">
+            <td v-for="(text, i) in row" :key="i" class="figures px-2 py-1 whitespace-normal! first:pl-0">
+              {{ text }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p class="mt-4 text-xs text-soft">
+      <span class="font-mono">{{ sum.formula }}</span><br />
+      From: {{ sum.source }}.
+    </p>
+  </article>
+</template>

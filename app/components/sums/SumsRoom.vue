@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import type { Bike } from '~~/core/bike'
+import { knownInputs, sums } from '~~/core/sums'
+
+/** The sums people do on the back of an envelope, filled in from the trip where it knows; by themselves without one. */
+const props = defineProps<{ knownFrom?: Bike }>()
+const store = useTripStore()
+const kit = useKitStore()
+
+const opened = ref(sums[0]!.sums[0]!.id)
+const sum = computed(() => sums.flatMap((group) => group.sums).find(({ id }) => id === opened.value)!)
+const known = computed(() =>
+  knownInputs({
+    bike: props.knownFrom,
+    bikes: store.trip?.bikes.length ?? 0,
+    bench: store.trip?.bench ?? [],
+    roadKm: kit.reckoning?.lengthKm ?? null,
+  }),
+)
+</script>
+
+<template>
+  <div class="md:grid md:grid-cols-[12.5rem_minmax(0,1fr)]">
+    <nav aria-label="Sums" class="border-line bg-ground py-2 max-md:border-b md:border-r">
+      <div v-for="group in sums" :key="group.about" class="max-md:inline">
+        <h3 class="stamped px-4 pt-2 text-soft max-md:hidden">{{ group.about }}</h3>
+        <button
+          v-for="one in group.sums"
+          :key="one.id"
+          type="button"
+          class="px-4 py-1 text-left max-md:min-h-11 md:block md:w-full"
+          :class="one.id === opened ? 'bg-paper font-bold' : 'hover:bg-paper/60'"
+          :aria-current="one.id === opened ? 'true' : undefined"
+          @click="opened = one.id"
+        >
+          {{ one.name }}
+        </button>
+      </div>
+    </nav>
+    <SumSheet :key="`${opened} ${knownFrom?.id ?? ''}`" :sum="sum" :known="known" />
+  </div>
+</template>

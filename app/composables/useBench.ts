@@ -1,0 +1,18 @@
+import { thingSchema, type CatalogueItem, type Thing } from '~~/core/bench'
+
+/** Laying things on the bench. */
+export function useBench() {
+  const store = useTripStore()
+
+  /** Lays things of the catalogue down; of those that lie there already, one more. */
+  function take(items: readonly CatalogueItem[]) {
+    const bench = items.reduce<Thing[]>((laid, item) => {
+      const same = laid.find((thing) => thing.from === item.id)
+      if (same) return laid.map((thing) => (thing === same ? { ...same, count: Math.min(99, same.count + 1) } : thing))
+      const { id, source: _, group: __, ...of } = item
+      return [...laid, thingSchema.parse({ ...of, id: crypto.randomUUID().slice(0, 8), from: id })]
+    }, store.trip!.bench)
+    store.edit(`take ${items.map(({ name }) => name).join(', ')}`, { bench })
+  }
+  return { take }
+}

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { Plus, Trash2 } from '@lucide/vue'
+import { bikeStarts } from '~~/catalogue'
+
+/** Know the bike: its passport, what turns each fastener, which spares fit, and the sums people do on an envelope. */
+const rooms = [
+  { id: 'passport', name: 'Passport' },
+  { id: 'fit', name: 'What turns what' },
+  { id: 'spares', name: 'Which spares fit' },
+  { id: 'sums', name: 'Sums' },
+] as const
+type RoomId = (typeof rooms)[number]['id']
+
+const route = useRoute()
+const selection = useSelection()
+const store = useTripStore()
+const { bikes, bike, change, addBike, removeBike, ridersOf } = useBikes()
+
+const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'passport')
+const go = (id: RoomId) => void navigateTo({ path: `/trips/${store.id}/bikes`, query: { room: id } })
+
+function rename(event: Event) {
+  const input = event.target as HTMLInputElement
+  const name = input.value.trim()
+  if (bike.value && name && name !== bike.value.name) change(bike.value, { name }, `name ${name}`)
+  else input.value = bike.value?.name ?? ''
+}
+</script>
+
+<template>
+  <div class="pb-4">
+    <header class="sticky top-0 z-20 border-b border-line bg-paper px-4 pt-3">
+      <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
+        <h1 class="text-2xl">Bikes</h1>
+        <div class="flex flex-wrap gap-1" role="group" aria-label="Bikes of this trip">
+          <button
+            v-for="one in bikes"
+            :key="one.id"
+            type="button"
+            class="knob max-w-52 min-h-7!"
+            :class="one.id === bike?.id ? 'border-petrol! bg-petrol-wash!' : ''"
+            :aria-pressed="one.id === bike?.id"
+            :title="one.name"
+            @click="((selection.bikeId = one.id), (selection.part = ''))"
+          >
+            <span class="truncate">{{ one.name }}</span>
+          </button>
+        </div>
+        <Menu as="div" class="relative ml-auto">
+          <MenuButton class="knob min-h-7!"><Plus :size="15" aria-hidden="true" />A bike</MenuButton>
+          <MenuItems class="sheet absolute right-0 z-30 mt-1 w-56 p-1 shadow-lg">
+            <MenuItem v-for="start in bikeStarts" :key="start.id" v-slot="{ active }" as="template">
+              <button
+                type="button"
+                class="block w-full rounded-sm px-2 py-1.5 text-left"
+                :class="active ? 'bg-well' : ''"
+                @click="addBike(start.id)"
+              >
+                {{ start.name }}
+              </button>
+            </MenuItem>
+          </MenuItems>
+        </Menu>
+      </div>
+      <nav class="-mb-px mt-2 flex flex-wrap gap-x-1" aria-label="Rooms of this stage">
+        <button
+          v-for="one in rooms"
+          :key="one.id"
+          type="button"
+          class="border-b-3 px-3 py-1.5"
+          :class="one.id === room ? 'border-petrol font-bold' : 'border-transparent text-soft hover:text-ink'"
+          :aria-current="one.id === room ? 'page' : undefined"
+          @click="go(one.id)"
+        >
+          {{ one.name }}
+        </button>
+      </nav>
+    </header>
+
+    <div v-if="!bike && room !== 'sums'" class="max-w-xl p-6">
+      <h2 class="text-lg">No bike yet</h2>
+      <p class="mt-1 text-soft">
+        Start a passport from a kind of bike and correct what differs: fasteners, tyres and spares follow from it.
+      </p>
+      <div class="mt-3 flex flex-wrap gap-2">
+        <button v-for="start in bikeStarts" :key="start.id" type="button" class="knob" @click="addBike(start.id)">
+          {{ start.name }}
+        </button>
+      </div>
+    </div>
+    <template v-else-if="room === 'passport' && bike">
+      <div class="flex flex-wrap items-end gap-3 bg-ground px-4 pt-2">
+        <label class="block text-sm text-soft"
+          >Its name
+          <input class="slot mt-0.5 w-72! text-ink" maxlength="120" :value="bike.name" @change="rename" />
+        </label>
+        <p class="pb-1.5 text-sm text-soft">
+          {{ ridersOf(bike).length ? `ridden by ${ridersOf(bike).join(' and ')}` : 'nobody of the crew rides it yet' }}
+        </p>
+        <button
+          v-if="!ridersOf(bike).length"
+          type="button"
+          class="knob knob-bare ml-auto"
+          :aria-label="`Remove ${bike.name}`"
+          @click="removeBike(bike)"
+        >
+          <Trash2 :size="15" aria-hidden="true" />Remove
+        </button>
+      </div>
+      <PassportRoom :bike="bike" />
+    </template>
+    <FitRoom v-else-if="room === 'fit'" />
+    <SparesRoom v-else-if="room === 'spares'" />
+    <SumsRoom v-else :known-from="bike" />
+  </div>
+</template>

@@ -1,0 +1,315 @@
+import {
+  cabinM,
+  cartridgesFor,
+  fillWh,
+  gaugeBarAt,
+  gaugeBarFromGas,
+  hooklessMostBar,
+  plainAirBar,
+  rideableShare,
+  seatingShare,
+  standardHPa,
+  strainShare,
+  strokesPerMinute,
+  strokesTo,
+  tyreVolumeMl,
+} from '../air'
+import { tyreSizeOf } from '../bike'
+import { reading, type Curve, type Sum, type SumInput } from './sum'
+
+const tyre: SumInput = { kind: 'tyre', id: 'tyre', label: 'Tyre', plain: '50-622' }
+/** A tyre on a narrow or a wide rim holds less or more than its marking says. */
+const volumeTrue: SumInput = {
+  kind: 'amount',
+  id: 'volumeTrue',
+  label: 'Real volume against the marking',
+  amount: 'share',
+  least: 0.5,
+  most: 1.5,
+  plain: 1,
+  off: { by: 0.1 },
+}
+const rideBar: SumInput = {
+  kind: 'amount',
+  id: 'rideBar',
+  label: 'Pressure to ride at',
+  amount: 'pressure',
+  least: 0.2,
+  most: 12,
+  plain: 2.4,
+}
+const mostBar: SumInput = {
+  kind: 'amount',
+  id: 'mostBar',
+  label: 'Most that tyre and rim allow',
+  amount: 'pressure',
+  least: 0.5,
+  most: 15,
+  plain: hooklessMostBar,
+}
+const heightM: SumInput = {
+  kind: 'amount',
+  id: 'heightM',
+  label: 'Height of the road',
+  amount: 'height',
+  least: -400,
+  most: 6000,
+  plain: 0,
+}
+
+const volumeOf = ({ text, number }: ReturnType<typeof reading>) =>
+  tyreVolumeMl(tyreSizeOf(text('tyre'), 'Tyre')) * number('volumeTrue')
+
+const tooMuch = (bar: number, mostBarOf: number) =>
+  bar > mostBarOf
+    ? [
+        `${bar.toFixed(1)} bar is more than the ${mostBarOf.toFixed(1)} bar that tyre and rim allow: the tyre may come off.`,
+      ]
+    : []
+
+const colder =
+  'Compressed gas: the cartridge freezes skin and flies off if it is loosened under pressure. Ask your carrier before flying.'
+
+export const cartridges: Sum = {
+  id: 'cartridges',
+  name: 'Gas cartridges',
+  asks: 'How many cartridges does a tyre take, and what does each give?',
+  formula: 'p = (m / 44.0095 g/mol) · R · T / V,  V = 2π² · (d/2 + w/2) · (w/2)²',
+  source: 'ideal gas, R of CODATA 2018; the tyre as a torus on its bead seat (ISO 5775-1)',
+  inputs: [
+    tyre,
+    volumeTrue,
+    {
+      kind: 'amount',
+      id: 'gasG',
+      label: 'Gas in one',
+      amount: 'mass',
+      least: 4,
+      most: 100,
+      plain: 16,
+      off: { share: 0.03 },
+    },
+    { kind: 'amount', id: 'count', label: 'How many', amount: 'number', least: 1, most: 10, plain: 1, whole: true },
+    {
+      kind: 'amount',
+      id: 'celsius',
+      label: 'Air',
+      amount: 'warmth',
+      least: -20,
+      most: 45,
+      plain: 20,
+      off: { by: 8 },
+    },
+    rideBar,
+    mostBar,
+  ],
+  reckon(values) {
+    const read = reading(values)
+    const { number } = read
+    const volumeMl = volumeOf(read)
+    const [gasG, celsius] = [number('gasG'), number('celsius')]
+    const bar = (count: number, grams = gasG) => gaugeBarFromGas(grams * count, volumeMl, celsius)
+    const toRide = number('rideBar') * rideableShare
+    const toSeat = number('rideBar') * seatingShare
+    const most = Math.max(4, number('count'))
+    const counts = Array.from({ length: most + 1 }, (_, i) => i)
+    const curve = (grams: number): Curve => ({
+      label: `${grams} g each`,
+      points: counts.map((n) => [n, bar(n, grams)]),
+    })
+    return {
+      results: [
+        { id: 'bar', label: 'It gives', value: bar(number('count')), amount: 'pressure' },
+        {
+          id: 'ride',
+          label: 'Cartridges to ride on',
+          value: cartridgesFor(toRide, gasG, volumeMl, celsius),
+          amount: 'number',
+          whole: true,
+          note: 'four fifths of the pressure you ride at',
+        },
+        {
+          id: 'seat',
+          label: 'Cartridges to seat a bead',
+          value: cartridgesFor(toSeat, gasG, volumeMl, celsius),
+          amount: 'number',
+          whole: true,
+          note: 'a fifth more than you ride at',
+        },
+        { id: 'volume', label: 'The tyre holds', value: volumeMl, amount: 'volume' },
+      ],
+      warnings: [...tooMuch(bar(number('count')), number('mostBar')), colder],
+      chart: {
+        x: { label: 'cartridges', amount: 'number' },
+        y: { label: 'pressure', amount: 'pressure' },
+        curves: [...new Set([gasG, 16, 25])].map(curve),
+        levels: [
+          { label: 'to ride on', at: toRide },
+          { label: 'to seat a bead', at: toSeat },
+          { label: 'allowed', at: number('mostBar') },
+        ],
+      },
+    }
+  },
+}
+
+export const strokes: Sum = {
+  id: 'strokes',
+  name: 'Pump strokes',
+  asks: 'How long does one pump?',
+  formula: 'strokes = V · p / (stroke volume · pressure outside)',
+  source: 'isothermal, without the dead volume of the pump; pressure outside by ISO 2533',
+  inputs: [
+    tyre,
+    volumeTrue,
+    rideBar,
+    {
+      kind: 'amount',
+      id: 'strokeMl',
+      label: 'Air with one stroke',
+      amount: 'volume',
+      least: 5,
+      most: 2000,
+      plain: 45,
+      off: { share: 0.15 },
+    },
+    heightM,
+    mostBar,
+  ],
+  reckon(values) {
+    const read = reading(values)
+    const { number } = read
+    const volumeMl = volumeOf(read)
+    const outside = (plainAirBar * standardHPa(number('heightM'))) / standardHPa(0)
+    const count = (bar: number) => strokesTo(bar, volumeMl, number('strokeMl'), outside)
+    const steps = Array.from({ length: 13 }, (_, i) => (i * Math.max(number('rideBar'), 1) * 1.25) / 12)
+    return {
+      results: [
+        { id: 'strokes', label: 'Strokes', value: count(number('rideBar')), amount: 'number', whole: true },
+        {
+          id: 'time',
+          label: 'At 60 a minute',
+          value: count(number('rideBar')) / strokesPerMinute / 60,
+          amount: 'time',
+        },
+        {
+          id: 'soft',
+          label: 'Strokes to ride on',
+          value: count(number('rideBar') * rideableShare),
+          amount: 'number',
+          whole: true,
+          note: 'four fifths of the pressure',
+        },
+      ],
+      warnings: tooMuch(number('rideBar'), number('mostBar')),
+      chart: {
+        x: { label: 'pressure', amount: 'pressure' },
+        y: { label: 'strokes', amount: 'number' },
+        curves: [{ label: 'strokes', points: steps.map((bar) => [bar, count(bar)]) }],
+        levels: [],
+      },
+    }
+  },
+}
+
+export const compressor: Sum = {
+  id: 'compressor',
+  name: 'Compressor fills',
+  asks: 'How many tyres does a charge blow up?',
+  formula: 'W = V · (p₂ · ln(p₂/p₁) − p₂ + p₁) / efficiency',
+  source: 'least work of pressing air in at an even temperature; the efficiency is a planning value',
+  inputs: [
+    tyre,
+    volumeTrue,
+    rideBar,
+    {
+      kind: 'amount',
+      id: 'energyWh',
+      label: 'Battery',
+      amount: 'energy',
+      least: 0.5,
+      most: 500,
+      plain: 24,
+      off: { share: 0.15 },
+    },
+    {
+      kind: 'amount',
+      id: 'cold',
+      label: 'Share of it left in the cold',
+      amount: 'share',
+      least: 0.2,
+      most: 1,
+      plain: 0.9,
+      off: { by: 0.1 },
+    },
+  ],
+  reckon(values) {
+    const read = reading(values)
+    const { number } = read
+    const wh = fillWh(number('rideBar'), volumeOf(read))
+    return {
+      results: [
+        {
+          id: 'fills',
+          label: 'Fills from flat',
+          value: Math.floor((number('energyWh') * number('cold')) / wh),
+          amount: 'number',
+        },
+        { id: 'each', label: 'One takes', value: wh, amount: 'energy' },
+      ],
+      warnings: ['Lithium packs have their own rules on aircraft: ask your carrier.'],
+    }
+  },
+}
+
+export const height: Sum = {
+  id: 'height',
+  name: 'Height and aircraft hold',
+  asks: 'What does a tyre read high up?',
+  formula: 'p(H) = 1013.25 hPa · (1 − 0.0065 · H / 288.15)^5.2559;  reading = p + p(filled at) − p(H)',
+  source: 'ISO 2533; cabins are kept below 8000 ft (14 CFR 25.841)',
+  inputs: [
+    {
+      kind: 'amount',
+      id: 'bar',
+      label: 'It reads',
+      amount: 'pressure',
+      least: 0,
+      most: 12,
+      plain: 2.4,
+      off: { by: 0.1 },
+    },
+    { ...heightM, id: 'filledAtM', label: 'where it was filled', plain: 0 } as SumInput,
+    { kind: 'amount', id: 'atM', label: 'and is taken to', amount: 'height', least: -400, most: 12_000, plain: cabinM },
+    mostBar,
+  ],
+  reckon(values) {
+    const { number } = reading(values)
+    const [bar, from, at] = [number('bar'), number('filledAtM'), number('atM')]
+    const there = gaugeBarAt(bar, from, at)
+    const steps = Array.from({ length: 25 }, (_, i) => i * 500)
+    return {
+      results: [
+        { id: 'there', label: 'There it reads', value: there, amount: 'pressure' },
+        {
+          id: 'air',
+          label: 'The air there presses with',
+          value: standardHPa(at) / 1000,
+          amount: 'pressure',
+          note: `${standardHPa(at).toFixed(1)} hPa`,
+        },
+        { id: 'gain', label: 'The tyre bears more by', value: strainShare(bar, from, at), amount: 'share' },
+      ],
+      warnings: [
+        ...tooMuch(there, number('mostBar')),
+        'Physics does not ask for flat tyres in a hold; many carriers do. Ask yours.',
+      ],
+      chart: {
+        x: { label: 'height', amount: 'height' },
+        y: { label: 'it reads', amount: 'pressure' },
+        curves: [{ label: 'reading', points: steps.map((m) => [m, gaugeBarAt(bar, from, m)]) }],
+        levels: [],
+      },
+    }
+  },
+}

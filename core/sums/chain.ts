@@ -1,0 +1,225 @@
+import { afterCutting, beltLinks, gearInches, linksForLargest, singleSpeeds, swapsAlong, type Gear } from '../chain'
+import { reading, type Sum, type SumInput } from './sum'
+
+const chainstay: SumInput = {
+  kind: 'amount',
+  id: 'chainstayMm',
+  label: 'Chainstay',
+  amount: 'length',
+  least: 300,
+  most: 700,
+  plain: 435,
+  off: { by: 2 },
+}
+const rings: SumInput = { kind: 'teeth', id: 'chainrings', label: 'Chainrings', plain: [40] }
+const cogs: SumInput = {
+  kind: 'teeth',
+  id: 'sprockets',
+  label: 'Sprockets',
+  plain: [10, 11, 13, 15, 17, 19, 21, 24, 28, 32, 38, 44],
+}
+const links: SumInput = {
+  kind: 'amount',
+  id: 'links',
+  label: 'Links of the chain',
+  amount: 'number',
+  least: 50,
+  most: 250,
+  plain: 114,
+  whole: true,
+}
+
+const pathOf = ({ number, teeth }: ReturnType<typeof reading>) => ({
+  chainstayMm: number('chainstayMm'),
+  chainrings: teeth('chainrings'),
+  sprockets: teeth('sprockets'),
+})
+const gearsInWords = (gears: readonly Gear[]) =>
+  gears.length === 0 ? 'none' : gears.map(({ chainring, sprocket }) => `${chainring}×${sprocket}`).join(', ')
+
+export const chainLength: Sum = {
+  id: 'chain',
+  name: 'Chain length',
+  asks: 'How many links does a new chain need?',
+  formula: 'n = 2a/p + (z₁ + z₂)/2 + ((z₁ − z₂)/2π)² · p/a, an inch more, up to a whole pair',
+  source: 'ISO 10823 for the length, pitch 12.7 mm of ISO 606; the inch is common practice',
+  inputs: [chainstay, rings, cogs],
+  reckon(values) {
+    const { chainstayMm, chainrings, sprockets } = pathOf(reading(values))
+    const [ring, cog] = [Math.max(...chainrings), Math.max(...sprockets)]
+    return {
+      results: [
+        { id: 'links', label: 'Links', value: linksForLargest(chainstayMm, ring, cog), amount: 'number', whole: true },
+        {
+          id: 'tight',
+          label: 'Drawn tight it would be',
+          value: beltLinks(chainstayMm, ring, cog),
+          amount: 'number',
+          note: `links, round ${ring} and ${cog} teeth`,
+        },
+      ],
+      warnings: ['With rear suspension take the chainstay at its longest; the maker’s manual decides.'],
+    }
+  },
+}
+
+export const cutChain: Sum = {
+  id: 'cut',
+  name: 'A chain cut shorter',
+  asks: 'Which gears are lost when bent links come out, and how long a spare piece brings them back?',
+  formula: 'a gear is there while the links left reach round it with an inch more',
+  source: 'as for the chain’s length',
+  inputs: [
+    chainstay,
+    rings,
+    cogs,
+    links,
+    {
+      kind: 'amount',
+      id: 'cutOut',
+      label: 'Links taken out',
+      amount: 'number',
+      least: 0,
+      most: 40,
+      plain: 4,
+      whole: true,
+    },
+  ],
+  reckon(values) {
+    const read = reading(values)
+    const path = pathOf(read)
+    const cut = afterCutting(path, read.number('links'), read.number('cutOut'))
+    const rows = [0, 2, 4, 6, 8, 10, 12]
+      .filter((out) => out < read.number('links'))
+      .map((out) => {
+        const { lost, pieceLinks } = afterCutting(path, read.number('links'), out)
+        return [String(out), gearsInWords(lost), pieceLinks === 0 ? '' : String(pieceLinks)]
+      })
+    return {
+      results: [
+        { id: 'lost', label: 'Gears lost', value: cut.lost.length, amount: 'number', note: gearsInWords(cut.lost) },
+        {
+          id: 'piece',
+          label: 'Spare piece that brings them back',
+          value: cut.pieceLinks,
+          amount: 'number',
+          note: 'links',
+        },
+      ],
+      warnings: cut.lost.length > 0 ? ['Shifted into a gear that is lost, the chain tears the derailleur off.'] : [],
+      table: { headings: ['links out', 'gears lost', 'piece, links'], rows },
+    }
+  },
+}
+
+export const singleSpeed: Sum = {
+  id: 'single-speed',
+  name: 'Limping home on one gear',
+  asks: 'With the derailleur gone, on which gear does the chain run straight and tight?',
+  formula: 'slack = (whole pairs of links − drawn tight) · 12.7 mm;  development = π · D · z₁/z₂',
+  source: 'chain lines, slack and cadence are planning values; needs an axle that stands still: no rear suspension',
+  inputs: [
+    chainstay,
+    rings,
+    cogs,
+    links,
+    {
+      kind: 'amount',
+      id: 'wheelMm',
+      label: 'Wheel with its tyre',
+      amount: 'length',
+      least: 250,
+      most: 850,
+      plain: 712,
+    },
+    {
+      kind: 'amount',
+      id: 'worn',
+      label: 'Chain longer than new by',
+      amount: 'share',
+      least: 0,
+      most: 0.02,
+      plain: 0.002,
+      off: { by: 0.001 },
+    },
+  ],
+  reckon(values) {
+    const read = reading(values)
+    const found = singleSpeeds(pathOf(read), read.number('wheelMm'), read.number('links'), read.number('worn'))
+    const holding = found.filter(({ holds }) => holds)
+    const best = found[0]!
+    return {
+      results: [
+        {
+          id: 'candidates',
+          label: 'Gears that hold',
+          value: holding.length,
+          amount: 'number',
+          note: gearsInWords(holding),
+        },
+        { id: 'links', label: `Links for ${best.chainring}×${best.sprocket}`, value: best.links, amount: 'number' },
+        { id: 'speed', label: 'Its speed at 60 turns a minute', value: best.kmPerH, amount: 'speed' },
+      ],
+      warnings:
+        holding.length === 0
+          ? ['No gear runs straight and tight enough by itself; the best ones below want a makeshift tensioner.']
+          : [],
+      table: {
+        headings: ['gear', 'links', 'slack, mm', 'out of line, mm', 'development, m', 'gear inches', 'holds'],
+        rows: found
+          .slice(0, 8)
+          .map((gear) => [
+            `${gear.chainring}×${gear.sprocket}`,
+            String(gear.links),
+            gear.slackMm.toFixed(1),
+            gear.outOfLineMm.toFixed(1),
+            gear.developmentM.toFixed(2),
+            gearInches(gear, read.number('wheelMm')).toFixed(0),
+            gear.holds ? 'yes' : 'no',
+          ]),
+      },
+    }
+  },
+}
+
+export const chainSwaps: Sum = {
+  id: 'swaps',
+  name: 'Swapping the chain',
+  asks: 'At which kilometres is the chain due?',
+  formula: 'first swap at left · life, and then every life',
+  source: 'a life is a planning value, or what your own log says; common practice on long tours: about every 1000 km',
+  inputs: [
+    {
+      kind: 'amount',
+      id: 'left',
+      label: 'Life left',
+      amount: 'share',
+      least: 0,
+      most: 1,
+      plain: 0.8,
+      off: { by: 0.1 },
+    },
+    {
+      kind: 'amount',
+      id: 'lifeKm',
+      label: 'A chain lasts on this road',
+      amount: 'road',
+      least: 100,
+      most: 20_000,
+      plain: 3000,
+      off: { share: 0.3 },
+    },
+    { kind: 'amount', id: 'roadKm', label: 'Length of the road', amount: 'road', least: 1, most: 30_000, plain: 1000 },
+  ],
+  reckon(values) {
+    const { number } = reading(values)
+    const swaps = swapsAlong(number('left'), number('lifeKm'), number('roadKm'))
+    return {
+      results: [
+        { id: 'swaps', label: 'Swaps on the road', value: swaps.length, amount: 'number' },
+        { id: 'first', label: 'The first is due at', value: number('left') * number('lifeKm'), amount: 'road' },
+      ],
+      table: { headings: ['swap', 'at km'], rows: swaps.slice(0, 20).map((km, i) => [String(i + 1), km.toFixed(0)]) },
+    }
+  },
+}

@@ -1,0 +1,72 @@
+import { pressureLimit, usualBar } from '../air'
+import type { Thing } from '../bench'
+import { linksWhenNew, readTyreSize, type Bike } from '../bike'
+import type { SumValues } from './sum'
+
+/** What is known of an input, and from where. */
+export interface Known {
+  readonly value: SumValues[string]
+  readonly from: string
+}
+
+/** What a trip knows: its road, and one of its bikes with the bench. */
+export interface KnownTrip {
+  readonly bike?: Bike
+  readonly bikes: number
+  readonly bench: readonly Pick<Thing, 'name' | 'measures'>[]
+  readonly roadKm: number | null
+}
+
+/** Inputs of the sums, as far as the trip knows them. */
+export function knownInputs({ bike, bikes, bench, roadKm }: KnownTrip): Readonly<Record<string, Known>> {
+  const known: Record<string, Known> = {}
+  const say = (id: string, value: SumValues[string] | null | undefined, from: string) => {
+    if (value !== null && value !== undefined) known[id] = { value, from }
+  }
+  if (bike) fromBike(bike, say)
+  const measured = (measure: 'gasG' | 'strokeMl' | 'energyWh') =>
+    bench.find(({ measures }) => measures[measure] !== null)
+  for (const measure of ['gasG', 'strokeMl', 'energyWh'] as const) {
+    const thing = measured(measure)
+    if (thing) say(measure, thing.measures[measure], `${thing.name}, on the bench`)
+  }
+  if (roadKm !== null && roadKm > 0) say('roadKm', roadKm, 'the road of this trip')
+  if (bikes > 0) {
+    say('bikes', bikes, 'this trip')
+    say('tyres', 2 * bikes, 'this trip')
+  }
+  return known
+}
+
+function fromBike(
+  bike: Bike,
+  say: (id: string, value: SumValues[string] | null | undefined, from: string) => void,
+): void {
+  const { name, tyres, wheels, frame } = bike
+  const size = readTyreSize(tyres.rear.size)
+  say('tyre', tyres.rear.size, `${name}, rear tyre`)
+  if (size) {
+    const rideBar = tyres.rear.rideBar
+    say(
+      'rideBar',
+      rideBar ?? Number(usualBar(size.widthMm).toFixed(2)),
+      rideBar === null ? 'usual for its width' : name,
+    )
+    say('bar', rideBar ?? Number(usualBar(size.widthMm).toFixed(2)), rideBar === null ? 'usual for its width' : name)
+    say('wheelMm', size.beadMm + 2 * size.widthMm, `${name}, rear tyre`)
+  }
+  const limit = pressureLimit(bike, 'rear')
+  if (limit) say('mostBar', limit.bar, limit.because)
+  const side = wheels.rear.right
+  const rear = `${name}, rear wheel, right`
+  say('erdMm', wheels.rear.erdMm, rear)
+  say('flangeMm', side.flangeMm, rear)
+  say('offsetMm', side.offsetMm, rear)
+  say('crossings', wheels.rear.crossings, rear)
+  say('holes', wheels.rear.holes, rear)
+  say('spokeHoleMm', wheels.rear.spokeHoleMm, rear)
+  say('chainstayMm', frame.chainstayMm, name)
+  say('chainrings', bike.chainrings, name)
+  say('sprockets', bike.sprockets, name)
+  say('links', bike.chainLinks ?? linksWhenNew(bike), bike.chainLinks === null ? 'as one would fit it new' : name)
+}
