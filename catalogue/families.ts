@@ -68,6 +68,7 @@ const written: z.input<typeof supplyFamilySchema>[] = [
   { id: 'spoke', name: 'spoke', variant: 'length', commonness: {}, otherwise: 0.7, unit: 'spoke' },
   { id: 'fibre-spoke', name: 'fibre spoke', variant: 'none', unit: 'spoke' },
   { id: 'rack-bolt', name: 'M5 rack bolt', variant: 'none', unit: 'bolt' },
+  { id: 'cleat', name: 'cleat', variant: 'kind', commonness: { two: 0.9, three: 0.7 }, unit: 'cleat' },
   { id: 'cleat-bolt', name: 'cleat bolt with washer', variant: 'none', unit: 'bolt' },
   { id: 'seat-bolt', name: 'seat-clamp bolt', variant: 'none', unit: 'bolt' },
   { id: 'rotor-bolt', name: 'rotor bolt', variant: 'none', unit: 'bolt' },

@@ -37,6 +37,8 @@ const written: z.input<typeof fixSchema>[] = [
   { id: 'change-core', name: 'fit a new core', answers: ['valve-core'], needs: ['inflate-{valve}'], uses: { 'valve-core-{valve}': 1 }, turns: ['valve-core'], air: 'pump', technique: 'valve-care', minutes: 6, grade: 'lasting' },
   { id: 'clear-core', name: 'clean and straighten the core', answers: ['valve-core'], needs: ['inflate-{valve}'], turns: ['valve-core'], air: 'pump', technique: 'valve-care', minutes: 12, grade: 'to the next shop', holds: 0.6 },
   { id: 'tube-for-core', name: 'fit a tube instead', answers: ['valve-core'], needs: ['lever', 'inflate-{valve}'], uses: { 'tube-{bead}': 1 }, turns: ['axle-{wheel}'], air: 'pump', technique: 'change-tube', minutes: 20, grade: 'lasting' },
+  { id: 'change-valve', name: 'fit a new tubeless valve', answers: ['valve-torn'], applies: { all: ['tubeless'] }, needs: ['lever', 'inflate-{valve}'], uses: { 'tubeless-valve': 1 }, air: 'pump', turns: ['axle-{wheel}'], technique: 'seat-bead', minutes: 30, grade: 'lasting', holds: 0.7 },
+  { id: 'tube-for-valve', name: 'fit a tube instead', answers: ['valve-torn'], needs: ['lever', 'inflate-{valve}'], uses: { 'tube-{bead}': 1 }, air: 'pump', turns: ['axle-{wheel}'], technique: 'change-tube', minutes: 25, grade: 'lasting' },
   // Chain
   { id: 'link-chain', name: 'join with a quick link', answers: ['chain-broken'], uses: { 'quick-link-{speeds}': 1 }, turns: ['chain-pin'], technique: 'join-chain', minutes: 12, grade: 'lasting', holds: 0.97 },
   { id: 'piece-chain', name: 'let in a piece of chain', answers: ['chain-broken'], uses: { 'quick-link-{speeds}': 2, 'chain-piece-{speeds}': 1 }, turns: ['chain-pin'], technique: 'join-chain', minutes: 18, grade: 'lasting', holds: 0.99 },
@@ -73,6 +75,7 @@ const written: z.input<typeof fixSchema>[] = [
   { id: 'tie-rack', name: 'lash the rack with ties', answers: ['rack-bolt'], uses: { 'zip-tie': 3 }, technique: 'lash', minutes: 10, grade: 'to the next shop', holds: 0.75 },
   { id: 'wire-rack', name: 'bind the rack with wire', answers: ['rack-bolt'], needs: ['grip'], uses: { wire: 0.5 }, technique: 'lash', minutes: 15, grade: 'to the next shop', holds: 0.85 },
   { id: 'change-cleat-bolt', name: 'fit a cleat bolt', answers: ['cleat-bolt'], uses: { 'cleat-bolt': 1 }, turns: ['cleat-bolt'], technique: 'tighten', minutes: 8, grade: 'lasting' },
+  { id: 'change-cleat', name: 'fit the spare cleat', answers: ['cleat-lost'], uses: { 'cleat-{cleat}': 1, 'cleat-bolt': 2 }, turns: ['cleat-bolt'], technique: 'tighten', minutes: 10, grade: 'lasting' },
   { id: 'change-seat-bolt', name: 'fit a seat-clamp bolt', answers: ['seat-clamp'], uses: { 'seat-bolt': 1 }, turns: ['seat-clamp'], technique: 'tighten', minutes: 8, grade: 'lasting', caution: 'Carbon wants a torque key.' },
   { id: 'tape-seat', name: 'wedge and tape the post, ride low', answers: ['seat-clamp'], uses: { tape: 0.6, 'zip-tie': 2 }, technique: 'lash', minutes: 15, grade: 'walking pace', holds: 0.6 },
   { id: 'tighten-crank', name: 'tighten the crank', answers: ['crank-loose'], turns: ['crank-bolt'], technique: 'tighten', minutes: 8, grade: 'to the next shop', holds: 0.9, caution: 'Ridden loose a crank is soon ruined; check it again every hour.' },

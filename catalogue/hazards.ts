@@ -97,6 +97,14 @@ const written: z.input<typeof hazardSchema>[] = [
     per1000km: 0.06, severity: 0.12,
   },
   {
+    kind: 'sudden', id: 'cleat-lost', name: 'cleat lost or torn', settledBy: 'cleat-{cleat}', applies: { all: ['cleats'] },
+    per1000km: 0.02, severity: 0.15,
+  },
+  {
+    kind: 'sudden', id: 'valve-torn', name: 'tubeless valve torn, or seized by its nut', strikes: 'wheel',
+    settledBy: 'tubeless-valve', applies: { all: ['tubeless'] }, per1000km: 0.02, severity: 1,
+  },
+  {
     kind: 'sudden', id: 'seat-clamp', name: 'seat clamp bolt broken', settledBy: 'seat-bolt', per1000km: 0.02, severity: 0.5,
     caution: 'On a carbon post or frame, tighten only with a torque key and to the maker’s value.',
   },

@@ -88,6 +88,8 @@ const written: z.input<typeof catalogueItemSchema>[] = [
   { id: 'lockring-socket', name: 'Lockring socket, to be turned by a big wrench', group: 'wheels', massG: 42, heads: [{ profile: 'spline', size: 'c1', leverMm: 0, turnedByMm: 24, reachMm: 30, bodyMm: 14 }] },
   // bolts
   { id: 'rack-bolts', name: 'M5 bolts, three', group: 'bolts', massG: 12, units: { 'rack-bolt': 3 } },
+  { id: 'cleat', name: 'Cleat, two bolts', group: 'bolts', massG: 24, units: { 'cleat-two': 1 } },
+  { id: 'cleat-three', name: 'Cleat, three bolts', group: 'bolts', massG: 38, units: { 'cleat-three': 1 } },
   { id: 'cleat-bolts', name: 'Cleat bolts with washer, two', group: 'bolts', massG: 10, units: { 'cleat-bolt': 2 } },
   { id: 'seat-bolt', name: 'Seat-clamp bolt', group: 'bolts', massG: 7, units: { 'seat-bolt': 1 } },
   // tools

@@ -10,7 +10,7 @@ export const services: ServiceKind[] = [
       tube: 0.98, tyre: 0.92, patch: 0.98, 'sticker-patch': 0.9, boot: 0.7, plug: 0.85, sealant: 0.9, cartridge: 0.85,
       'valve-core': 0.85, 'quick-link': 0.92, 'chain-piece': 0.9, chain: 0.92, hanger: 1, derailleur: 0.8,
       'pulley-bolt': 0.85, 'shift-cable': 0.98, 'brake-cable': 0.98, 'brake-pads': 0.9, spoke: 0.9, 'fibre-spoke': 0.1,
-      'rack-bolt': 0.95, 'cleat-bolt': 0.9, 'seat-bolt': 0.85, 'rotor-bolt': 0.85, 'zip-tie': 0.95, strap: 0.8,
+      'rack-bolt': 0.95, 'cleat-bolt': 0.9, cleat: 0.85, 'seat-bolt': 0.85, 'rotor-bolt': 0.85, 'zip-tie': 0.95, strap: 0.8,
       tape: 0.8, glue: 0.6, lube: 0.98, mechanic: 0.95, 'tubeless-valve': 0.85,
     },
   },

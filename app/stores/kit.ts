@@ -1,6 +1,6 @@
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
-import type { Choice, Flip, Proof } from '~~/core/choose'
+import type { Choice, Flip, Proof, Unlock } from '~~/core/choose'
 import type { ReadOut, Remedy } from '~~/core/ledger'
 import type { RoadPoint } from '~~/core/road'
 import type { Trip } from '~~/core/trip'
@@ -171,6 +171,10 @@ export const useKitStore = defineStore('kit', () => {
     return reckonService().flip(itemId)
   }
 
+  function missingTools(): Promise<Unlock[]> {
+    return reckonService().missingTools()
+  }
+
   function remedies(classId: string): Promise<Remedy[]> {
     return reckonService().remedies(classId)
   }
@@ -214,6 +218,7 @@ export const useKitStore = defineStore('kit', () => {
     startProof,
     stopProof,
     flip,
+    missingTools,
     remedies,
     readPlace,
     readHours,

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink'
 import { catalogue } from '~~/catalogue'
-import { explainKit, flipOf, type Flip, type Kit } from '~~/core/choose'
+import { explainKit, flipOf, unlocks, type Flip, type Kit, type Unlock } from '~~/core/choose'
 import { fitView, type FitView } from '~~/core/fit'
 import {
   buildLedger,
@@ -18,6 +18,8 @@ import {
   type Remedy,
   type RideView,
   type RoadView,
+  type WearOnRoad,
+  wearOf,
 } from '~~/core/ledger'
 import { OpeningBook, readOpening, readWallClock, weekOf, type OpenDay } from '~~/core/ride'
 import { planOf, positionAt, readGpx, surveyRoad, withLines, type GpxRoad, type Plan, type Survey } from '~~/core/road'
@@ -41,6 +43,8 @@ export interface Reckoning {
   readonly ride: RideView | null
   readonly kit: Kit | null
   readonly built: BuiltLedger | null
+  /** How each bike wears on this road; none without a road. */
+  readonly wear: Readonly<Record<string, readonly WearOnRoad[]>>
   /** Which tool turns what. */
   readonly fit: FitView
   readonly problems: string[]
@@ -117,7 +121,7 @@ function reckon({ road: lineless, ...parts }: ChangedParts, lineOfTrip: LineOfTr
   built = undefined
   landscape = undefined
   if (survey.lengthKm <= 0)
-    return { ...seen, view: null, lanes: [], stakes: {}, ride: null, kit: null, built: null, problems: [] }
+    return { ...seen, view: null, wear: {}, lanes: [], stakes: {}, ride: null, kit: null, built: null, problems: [] }
   landscape = new Landscape(trip, survey, catalogue, book)
   built = buildLedger(trip, survey, catalogue, landscape)
   const stakes = hoursAtStake(built)
@@ -125,6 +129,7 @@ function reckon({ road: lineless, ...parts }: ChangedParts, lineOfTrip: LineOfTr
   const road = {
     ...seen,
     view: roadView(landscape, trip, catalogue),
+    wear: wearNow(trip, landscape),
     lanes: lanes.sort((a, b) => (stakes[b.classId] ?? 0) - (stakes[a.classId] ?? 0)),
     stakes,
     ride: rideView(landscape, trip, survey) ?? null,
@@ -137,6 +142,9 @@ function reckon({ road: lineless, ...parts }: ChangedParts, lineOfTrip: LineOfTr
     return { ...road, built, kit: null, problems: lines }
   }
 }
+
+const wearNow = ({ bikes }: Trip, of: Landscape) =>
+  Object.fromEntries(bikes.map((bike) => [bike.id, wearOf(bike, of, catalogue)]))
 
 let fit: FitView | undefined
 
@@ -168,6 +176,11 @@ function profileOf({ km, eleM }: Survey): Reckoning['profile'] {
 
 function flip(itemId: string): Flip | null {
   return built ? flipOf(built.ledger, itemId) : null
+}
+
+/** What a missing tool would be worth. */
+function missingTools(): Unlock[] {
+  return trip && landscape && built ? unlocks(trip, line.survey, catalogue, landscape, built) : []
 }
 
 /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */
@@ -244,6 +257,18 @@ function told<T>(work: () => T): T | { ok: false; lines: string[] } {
 
 const newId = () => crypto.randomUUID().slice(0, 8)
 
-const service = { reckon, flip, remedies, readPlace, readHours, readRoad, readLines, joinRoad, turnRound, cutRoad }
+const service = {
+  reckon,
+  flip,
+  remedies,
+  missingTools,
+  readPlace,
+  readHours,
+  readRoad,
+  readLines,
+  joinRoad,
+  turnRound,
+  cutRoad,
+}
 export type ReckonService = typeof service
 expose(service)

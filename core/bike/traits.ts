@@ -117,7 +117,7 @@ export function linksWhenNew({
 
 /**
  * Puts a bike's own sizes into a template such as "tube-{bead}".
- * Known marks: bead, valve, speeds, hanger, pad, spokeFront, spokeRearLeft,
+ * Known marks: bead, valve, speeds, hanger, cleat, pad, spokeFront, spokeRearLeft,
  * spokeRearDrive.
  */
 export function forBike(template: string, bike: Bike, tyre: Tyre): string {
@@ -126,6 +126,7 @@ export function forBike(template: string, bike: Bike, tyre: Tyre): string {
     valve: bike.valve,
     speeds: bike.speeds,
     hanger: bike.hanger,
+    cleat: bike.pedals === 'three-bolt' ? 'three' : 'two',
     pad: bike.padShape,
     // Of the two sides of a front wheel the braked one works harder.
     spokeFront: spokeToAskFor(bike, 'front left'),

@@ -1,4 +1,4 @@
-import type { ClaimNote } from '../ledger'
+import { atTheWrench, type ClaimNote } from '../ledger'
 import type { Reference } from '../reference'
 
 const ordinals = ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth']
@@ -10,7 +10,11 @@ export function claimInWords(note: ClaimNote, reference: Reference): string {
   return note.k === 1 ? `${wheel}${name}` : `${ordinals[note.k] ?? `${note.k}th`} ${wheel}${name}`
 }
 
-/** "glue a patch, pump". */
-export function fixInWords(fixId: string, reference: Reference): string {
-  return reference.fixes.find((fix) => fix.id === fixId)?.name ?? fixId
+/** The fix that an answer of a ledger is one way of: what comes after an @ says with which stock, or where. */
+export const fixOfAnswer = (answer: string): string => answer.split('@')[0]!
+
+/** "glue a patch, pump"; "tighten the headset's nut, with a borrowed wrench". */
+export function fixInWords(answer: string, reference: Reference): string {
+  const name = reference.fixes.find((fix) => fix.id === fixOfAnswer(answer))?.name ?? answer
+  return answer.endsWith(atTheWrench) ? `${name}, with a borrowed wrench` : name
 }

@@ -40,7 +40,6 @@ export function settingOf(fastener: Fastener): Setting {
  */
 export function turnWith(head: Head, setting: Setting, leverMm = head.leverMm): Turning {
   const { drive, torqueNm, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = setting
-  if (drive.profile === 'by-hand') return { verdict: 'turns', reason: 'by-hand', handN: 0 }
   const finding = (verdict: FitVerdict, reason: FitReason): Turning => ({ verdict, reason, handN: null })
   const held = holdOf(head, drive, torqueNm)
   if (held.verdict === 'cannot') return finding('cannot', held.reason)

@@ -22,7 +22,7 @@ const tyre: SumInput = { kind: 'tyre', id: 'tyre', label: 'Tyre', plain: '50-622
 const volumeTrue: SumInput = {
   kind: 'amount',
   id: 'volumeTrue',
-  label: 'Real volume against the marking',
+  label: 'Real volume, of the marking',
   amount: 'share',
   least: 0.5,
   most: 1.5,

@@ -191,7 +191,7 @@ export const chainSwaps: Sum = {
   inputs: [
     {
       kind: 'amount',
-      id: 'left',
+      id: 'chainLeft',
       label: 'Life left',
       amount: 'share',
       least: 0,
@@ -201,7 +201,7 @@ export const chainSwaps: Sum = {
     },
     {
       kind: 'amount',
-      id: 'lifeKm',
+      id: 'chainLifeKm',
       label: 'A chain lasts on this road',
       amount: 'road',
       least: 100,
@@ -213,11 +213,16 @@ export const chainSwaps: Sum = {
   ],
   reckon(values) {
     const { number } = reading(values)
-    const swaps = swapsAlong(number('left'), number('lifeKm'), number('roadKm'))
+    const swaps = swapsAlong(number('chainLeft'), number('chainLifeKm'), number('roadKm'))
     return {
       results: [
         { id: 'swaps', label: 'Swaps on the road', value: swaps.length, amount: 'number' },
-        { id: 'first', label: 'The first is due at', value: number('left') * number('lifeKm'), amount: 'road' },
+        {
+          id: 'first',
+          label: 'The first is due at',
+          value: number('chainLeft') * number('chainLifeKm'),
+          amount: 'road',
+        },
       ],
       table: { headings: ['swap', 'at km'], rows: swaps.slice(0, 20).map((km, i) => [String(i + 1), km.toFixed(0)]) },
     }

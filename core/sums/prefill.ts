@@ -1,6 +1,7 @@
 import { pressureLimit, usualBar } from '../air'
 import type { Thing } from '../bench'
 import { linksWhenNew, readTyreSize, type Bike } from '../bike'
+import type { WearOnRoad } from '../ledger'
 import type { SumValues } from './sum'
 
 /** What is known of an input, and from where. */
@@ -15,10 +16,12 @@ export interface KnownTrip {
   readonly bikes: number
   readonly bench: readonly Pick<Thing, 'name' | 'measures'>[]
   readonly roadKm: number | null
+  /** How the bike wears on that road. */
+  readonly wear?: readonly WearOnRoad[]
 }
 
 /** Inputs of the sums, as far as the trip knows them. */
-export function knownInputs({ bike, bikes, bench, roadKm }: KnownTrip): Readonly<Record<string, Known>> {
+export function knownInputs({ bike, bikes, bench, roadKm, wear = [] }: KnownTrip): Readonly<Record<string, Known>> {
   const known: Record<string, Known> = {}
   const say = (id: string, value: SumValues[string] | null | undefined, from: string) => {
     if (value !== null && value !== undefined) known[id] = { value, from }
@@ -31,6 +34,7 @@ export function knownInputs({ bike, bikes, bench, roadKm }: KnownTrip): Readonly
     if (thing) say(measure, thing.measures[measure], `${thing.name}, on the bench`)
   }
   if (roadKm !== null && roadKm > 0) say('roadKm', roadKm, 'the road of this trip')
+  for (const of of wear) fromWear(of, say)
   if (bikes > 0) {
     say('bikes', bikes, 'this trip')
     say('tyres', 2 * bikes, 'this trip')
@@ -38,10 +42,10 @@ export function knownInputs({ bike, bikes, bench, roadKm }: KnownTrip): Readonly
   return known
 }
 
-function fromBike(
-  bike: Bike,
-  say: (id: string, value: SumValues[string] | null | undefined, from: string) => void,
-): void {
+/** Writes down what is known of an input. */
+type Say = (id: string, value: SumValues[string] | null | undefined, from: string) => void
+
+function fromBike(bike: Bike, say: Say): void {
   const { name, tyres, wheels, frame } = bike
   const size = readTyreSize(tyres.rear.size)
   say('tyre', tyres.rear.size, `${name}, rear tyre`)
@@ -69,4 +73,26 @@ function fromBike(
   say('chainrings', bike.chainrings, name)
   say('sprockets', bike.sprockets, name)
   say('links', bike.chainLinks ?? linksWhenNew(bike), bike.chainLinks === null ? 'as one would fit it new' : name)
+}
+
+function fromWear({ part, left, lifeKm, times }: WearOnRoad, say: Say): void {
+  const here = 'this road, its weather and this bike'
+  const rounded = (value: number) => Number(value.toPrecision(3))
+  switch (part) {
+    case 'pads':
+      say('padLeft', left, 'the passport')
+      say('padLifeKm', lifeKm, 'planning value of the hazard')
+      say('hard', rounded(times), here)
+      return
+    case 'chain':
+      say('chainLeft', left, 'the passport')
+      say('chainLifeKm', rounded(lifeKm / times), here)
+      return
+    case 'lube':
+      say('intervalKm', rounded(lifeKm / times), here)
+      say('wet', 0, 'in the interval already')
+      return
+    case 'tread':
+    case 'sealant':
+  }
 }

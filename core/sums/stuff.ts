@@ -137,7 +137,7 @@ export const pads: Sum = {
   inputs: [
     {
       kind: 'amount',
-      id: 'left',
+      id: 'padLeft',
       label: 'Left now, of what may be worn away',
       amount: 'share',
       least: 0,
@@ -147,7 +147,7 @@ export const pads: Sum = {
     },
     {
       kind: 'amount',
-      id: 'lifeKm',
+      id: 'padLifeKm',
       label: 'A pair lasts, dry',
       amount: 'road',
       least: 50,
@@ -160,10 +160,10 @@ export const pads: Sum = {
   ],
   reckon(values) {
     const { number } = reading(values)
-    const lifeKm = number('lifeKm') / number('hard')
+    const lifeKm = number('padLifeKm') / number('hard')
     const places = Array.from({ length: 25 }, (_, i) => (i * number('roadKm')) / 24)
     const left = leftAlong(
-      number('left'),
+      number('padLeft'),
       places.map((roadKm) => ({ roadKm, lives: roadKm / lifeKm })),
       0.45,
     )
@@ -177,7 +177,7 @@ export const pads: Sum = {
           amount: 'share',
           note: `between ${(last.low * 100).toFixed(0)} and ${(last.high * 100).toFixed(0)} % in four trips of five`,
         },
-        { id: 'gone', label: 'Gone, on average, at', value: number('left') * lifeKm, amount: 'road' },
+        { id: 'gone', label: 'Gone, on average, at', value: number('padLeft') * lifeKm, amount: 'road' },
       ],
       warnings:
         last.low <= 0

@@ -166,11 +166,13 @@ describe('stages', () => {
     const needs = useStageNeeds()
     expect(needs.value.road).toBe('no road yet')
     await store.load('t')
-    expect(needs.value).toEqual({ road: 'no road yet', bench: 'nothing on it', weigh: '' })
+    expect(needs.value).toEqual({ road: 'no road yet', bikes: '', bench: 'nothing on it', weigh: '' })
     store.edit('road', { road: trip.road, stops: [] })
     expect(needs.value.road).toBe('no stops yet')
     store.edit('rest', { stops: trip.stops, bench: trip.bench })
-    expect(needs.value).toEqual({ road: '', bench: '', weigh: '' })
+    expect(needs.value).toEqual({ road: '', bikes: '', bench: '', weigh: '' })
+    store.edit('no bike', { bikes: [], crew: [] })
+    expect(needs.value.bikes).toBe('no bike yet')
   })
 })
 
@@ -194,6 +196,7 @@ describe('weighed things', () => {
       ride: null,
       kit,
       built,
+      wear: {},
       fit: fitView(trip.bikes, trip.bench, catalogue.items),
       problems: [],
     }

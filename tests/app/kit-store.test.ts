@@ -56,6 +56,7 @@ const reckoning = (change: Partial<Reckoning> = {}): Reckoning => ({
   ride: null,
   kit,
   built,
+  wear: {},
   fit: fitView(trip.bikes, trip.bench, catalogue.items),
   problems: [],
   ...change,

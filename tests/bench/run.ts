@@ -6,6 +6,7 @@ import { buildLedger } from '../../core/ledger'
 import { surveyRoad } from '../../core/road'
 import { bikeLikeLedger } from '../ledgers'
 import { crewOfSix } from './crew-of-six'
+import { benchFit } from './fit'
 import { medianMs, ms, say } from './measure'
 import { benchRoads } from './roads'
 
@@ -72,4 +73,5 @@ say(
   '≥ 20 ×',
 )
 
+await benchFit()
 await benchRoads()

@@ -51,6 +51,20 @@ for (const scheme of ['light', 'dark'] as const) {
       await expectNoAxeViolations(page)
     })
 
+    test('in every room of Bikes, and where a fastener is changed', async ({ page }) => {
+      await openDemo(page, 'bikes')
+      await expectNoAxeViolations(page)
+      await page.locator('#point-rear-wheel').click()
+      await expectNoAxeViolations(page)
+      await page.getByRole('button', { name: 'Change Nipples, rear' }).click()
+      await expectNoAxeViolations(page)
+      await page.keyboard.press('Escape')
+      for (const room of ['What turns what', 'Which spares fit', 'Sums']) {
+        await page.getByRole('button', { name: room }).click()
+        await expectNoAxeViolations(page)
+      }
+    })
+
     test('on Road, with hours and surfaces open', async ({ page }) => {
       await openDemo(page, 'road')
       await page.getByRole('button', { name: 'More about Brannock' }).click()

@@ -23,7 +23,7 @@ export async function beginTrip(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name: 'Road', exact: true })).toBeVisible()
 }
 
-export async function openDemo(page: Page, stage: 'road' | 'bench' | 'weigh'): Promise<void> {
+export async function openDemo(page: Page, stage: 'road' | 'bikes' | 'bench' | 'weigh'): Promise<void> {
   await page.goto('/')
   await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
   await page
@@ -31,13 +31,17 @@ export async function openDemo(page: Page, stage: 'road' | 'bench' | 'weigh'): P
     .first()
     .click()
   await expect(page.getByRole('heading', { name: 'Weigh' })).toBeVisible()
-  if (stage !== 'weigh') await page.keyboard.press(stage === 'road' ? 'r' : 'b')
+  if (stage !== 'weigh') await page.keyboard.press({ road: 'r', bikes: 'k', bench: 'b' }[stage])
   await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
   await reckoned(page)
 }
 
 /** Signs up somebody new with the demo as a trip of their own, so that what is done to it is nobody else’s matter. */
-export async function openOwnDemo(page: Page, stage: 'road' | 'bench' | 'weigh', change: object = {}): Promise<void> {
+export async function openOwnDemo(
+  page: Page,
+  stage: 'road' | 'bikes' | 'bench' | 'weigh',
+  change: object = {},
+): Promise<void> {
   const email = `own-${process.pid}-${Date.now()}-${people++}@quern.example`
   const account = { name: 'Own', email, password: 'a bicycle of my own' }
   expect((await page.request.post('/api/account', { data: account })).ok()).toBe(true)

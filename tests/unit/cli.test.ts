@@ -54,6 +54,55 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
     expect(road).toMatch(/Fri 12 June +0 +93 +1073 +08:30–17:15 +05:31–20:54/)
     expect(road).toMatch(/Ferrow +196 +Sun 14:01 +supermarket: shut until Mon 08:00/)
   })
+  it('fits', () => {
+    const { fasteners, idle } = run('fits', trip).json() as {
+      fasteners: Record<string, unknown>[]
+      idle: { tool: string; head: string }[]
+    }
+    const of = (bike: string, fastener: string) =>
+      fasteners.find((one) => one.bike === bike && one.fastener === fastener)!
+    expect(of('mule', 'pedals')).toMatchObject({ verdict: 'cannot', coverage: 'uncovered', wouldTurn: { massG: 78 } })
+    expect(of('mule', 'crank-bolts')).toMatchObject({
+      verdict: 'awkward',
+      tool: 'key-8',
+      head: 'hex 8',
+      reason: 'a hard pull',
+      handN: 267,
+    })
+    expect(of('mule', 'headset-lock-nut')).toMatchObject({ coverage: 'borrowed' })
+    expect(of('mule', 'quick-release-rear')).toMatchObject({ verdict: 'turns', reason: 'no tool needed', tool: null })
+    expect(idle.map(({ head }) => head)).toContain('blade 4')
+    expect(run('fits', trip, '--text').stdout).toMatch(/^bike +fastener +drive +is +with +why\n/)
+  })
+  it.each([
+    ['fit --fastener hex8 --torque 48 --head hex8 --lever-mm 65', { verdict: 'cannot', handN: 738 }],
+    ['fit --fastener hex8 --torque 48 --head hex8 --lever-mm 180', { verdict: 'awkward', handN: 267 }],
+    ['fit --fastener nut15 --torque 30 --head ring15 --open-end-only', { verdict: 'cannot', handN: null }],
+    ['fit --fastener PH2 --torque 3 --head PZ2', { verdict: 'damages' }],
+    ['fit --fastener hex5 --recess-mm 40 --head hex5 --reach-mm 20', { reason: 'too short to reach' }],
+    ['calc co2 --grams 16 --tyre 50-622', { gaugeBar: 2.138 }],
+    ['calc strokes --tyre 50-622 --bar 2.4 --stroke-ml 100', { strokes: 99.5 }],
+    ['calc altitude --m 2438', { hPa: 752.661 }],
+    ['calc spoke --erd 600 --flange 58 --offset 35 --crossings 3 --spokes 32 --hole 2.6', { lengthMm: 290.95 }],
+    ['calc chain --chainstay-mm 435 --chainring 40 --cog 44', { links: 114 }],
+    ['calc force --nm 48 --lever-mm 65', { handN: 738.5 }],
+  ])('%s', (words, answer) => expect(run(...words.split(' ')).json()).toMatchObject(answer))
+  it.each([
+    ['calc chain --chainstay-mm 435 --chainring 0 --cog 44', '--chainring: “0”; expected a number from 6 to 70'],
+    ['calc strokes --tyre 50-622 --bar -2 --stroke-ml 100', '--bar: “-2”; expected a number from 0 to 15'],
+    ['calc co2 --grams 16 --tyre 28x2', '--tyre: “28x2”; expected a tyre marking'],
+    [
+      'calc spoke --erd 600 --flange 58 --offset 35 --crossings 5 --spokes 40 --hole 2.6',
+      'crossings: 5 on a wheel of 40; expected from 0 to 4',
+    ],
+    ['calc altitude --m 90000', '--m: “90000”; expected a number from -2000 to 20000'],
+    ['fit --fastener hexagon --head hex8', '--fastener: “hexagon”'],
+    ['fit --head hex8', '--fastener is needed'],
+  ])('refuses %s, saying where, what and what would do', (words, message) => {
+    const { status, stderr } = run(...words.split(' '))
+    expect(status).toBe(2)
+    expect(stderr).toContain(message)
+  })
   it('road', () => {
     const { days, stops } = run('road', trip).json()
     expect(days).toHaveLength(8)

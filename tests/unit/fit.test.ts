@@ -154,6 +154,12 @@ describe('each kind of bike', () => {
       expect(fasteners.some(({ fastener }) => turnsWith(fastener, [aTool('alone', head)]))).toBe(false)
     }
   })
+  it('what turns by hand gives no tool a use', () => {
+    const tourer = bikeFrom('tourer', 't')
+    expect(tourer.fasteners.some(({ drive }) => drive.profile === 'by-hand')).toBe(true)
+    const { idle } = crewFit([tourer], [aTool('blade', aHead({ profile: 'slot', size: 4 }))])
+    expect(idle).toHaveLength(1)
+  })
   it('keeps its list in step with what is on it', () => {
     const names = (bike: Bike) => usualFasteners(bike, catalogue.bikes).map(({ name }) => name)
     const tourer = bikeFrom('tourer', 't')

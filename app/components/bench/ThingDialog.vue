@@ -154,6 +154,12 @@ function keep() {
         </div>
         <p v-if="needsVariant" class="mt-1 text-xs text-soft">{{ hint }}</p>
       </fieldset>
+      <HeadList :heads="draft.heads" @change="draft.heads = $event" />
+      <label v-if="draft.heads.length > 1" class="flex items-center gap-2 text-sm"
+        ><input v-model="draft.comesApart" type="checkbox" class="size-4 accent-(--petrol)" />It comes apart: two of its
+        ends can be used at once</label
+      >
+      <MeasureList :thing="draft" @change="draft.measures = $event" />
       <label class="block text-sm text-soft"
         >Written on it
         <input v-model="draft.note" class="slot mt-1 text-ink" maxlength="1000" autocomplete="off" />

@@ -22,6 +22,7 @@ const colour: Record<DrawnPart['strokes'][number]['of'], string> = {
   wire: 'text-soft',
   soft: 'text-ink',
 }
+const hits = computed(() => [...view.value.parts].sort((a, b) => b.hitMm - a.hitMm))
 /** Parts in order of the keyboard: as one walks round the bike, from back to front. */
 const walk = computed(() => [...view.value.parts].sort((a, b) => a.at[0] - b.at[0]))
 function step(by: number) {
@@ -40,7 +41,7 @@ const needsCare = computed(() =>
   <figure class="relative">
     <svg
       :viewBox="view.frame.join(' ')"
-      class="block h-full w-full"
+      class="block h-full w-full rounded outline-offset-[-2px] outline-brass"
       role="listbox"
       tabindex="0"
       aria-label="Parts of the bike"
@@ -77,8 +78,24 @@ const needsCare = computed(() =>
           stroke-linecap="round"
           :opacity="stroke.of === 'rubber' ? 0.85 : 1"
         />
-        <circle :cx="drawn.at[0]" :cy="drawn.at[1]" :r="drawn.hitMm" fill="transparent" />
       </g>
+      <!-- Where each part is pointed at, above all that is drawn: the smaller a part, the nearer to the finger. -->
+      <circle
+        v-for="{ part, at, hitMm } in hits"
+        :id="`point-${part.replace(/ /g, '-')}`"
+        :key="`hit ${part}`"
+        aria-hidden="true"
+        class="cursor-pointer"
+        :cx="at[0]"
+        :cy="at[1]"
+        :r="hitMm"
+        fill="transparent"
+        @click="toggle(part)"
+        @pointerenter="hovered = part"
+        @pointerleave="hovered = ''"
+      >
+        <title>{{ label(part) }}</title>
+      </circle>
       <g
         v-for="{ part, at } in needsCare"
         :key="part"
@@ -89,7 +106,7 @@ const needsCare = computed(() =>
         <g transform="translate(-18 -18) scale(3)"><StandingMark :standing="standing(part)!" /></g>
       </g>
     </svg>
-    <figcaption class="pointer-events-none absolute bottom-1 left-2 text-sm" aria-hidden="true">
+    <figcaption class="pointer-events-none absolute bottom-3 left-7 text-sm" aria-hidden="true">
       <template v-if="named"
         ><span class="font-semibold">{{ named }}</span
         ><span v-if="standing(named)" class="text-soft">, {{ coverageWords[standing(named)!] }}</span></template

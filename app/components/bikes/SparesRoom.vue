@@ -1,46 +1,25 @@
 <script setup lang="ts">
 import { catalogue } from '~~/catalogue'
-import { sparesOf, wantsOf, type SpareAtWant, type SpareVerdict } from '~~/core/fit'
+import { sparesOf } from '~~/core/fit'
 import { classInWords } from '~~/core/supply'
 import { fewestLengths } from '~~/core/wheel'
 import { spokesOf } from '~~/core/bike'
 
 /** Each spare on the bench, and the bikes it serves; what a bike wants and nothing here serves. */
 const store = useTripStore()
+const { wants, comesInSizes, fitsFor, servesNone } = useSpares()
 const bikes = computed(() => store.trip!.bikes)
-const wants = computed(() => bikes.value.flatMap((bike) => wantsOf(bike, catalogue)))
-const verdictWords: Record<SpareVerdict, string> = {
-  serves: 'serves',
-  doubtful: 'doubtful',
-  'does not fit': 'does not fit',
-}
 
-/** The best that a thing does for a bike, over its wheels: what fits one wheel serves the bike. */
-function forBike(fits: readonly SpareAtWant[], bikeId: string): SpareAtWant[] {
-  const order: SpareVerdict[] = ['serves', 'doubtful', 'does not fit']
-  const own = fits.filter(({ want }) => want.bike.id === bikeId)
-  const best = order.find((verdict) => own.some((fit) => fit.verdict === verdict))
-  const found = own.filter(({ verdict }) => verdict === best)
-  return found.filter((fit, i) => found.findIndex(({ because }) => because === fit.because) === i)
-}
 const rows = computed(() =>
   store
-    .trip!.bench.filter((thing) => Object.keys(thing.units).length > 0)
-    .map((thing) => {
-      const fits = sparesOf(thing, wants.value, catalogue)
-      return { thing, byBike: bikes.value.map((bike) => ({ bike, fits: forBike(fits, bike.id) })) }
-    })
-    // Patches, tape and lube serve every bike: only what comes in sizes is a question.
-    .filter(({ thing }) =>
-      Object.keys(thing.units).some((id) => {
-        const family = catalogue.families.find((one) => id === one.id || id.startsWith(`${one.id}-`))
-        return family && (family.variant !== 'none' || /cable|valve/.test(family.id))
-      }),
-    ),
+    .trip!.bench.filter(({ units }) => Object.keys(units).some(comesInSizes))
+    .map((thing) => ({
+      thing,
+      useless: servesNone(thing),
+      byBike: bikes.value.map((bike) => ({ bike, fits: fitsFor(thing, bike.id) })),
+    }))
+    .sort((a, b) => Number(b.useless) - Number(a.useless)),
 )
-const useless = (row: (typeof rows.value)[number]) =>
-  row.byBike.every(({ fits }) => fits.length === 0 || fits[0]!.verdict === 'does not fit')
-const sorted = computed(() => [...rows.value].sort((a, b) => Number(useless(b)) - Number(useless(a))))
 
 /** Sized parts a bike wants that no spare on the bench serves. */
 const missing = computed(() => {
@@ -52,8 +31,7 @@ const missing = computed(() => {
   }
   return bikes.value.map((bike) => {
     const lacking = wants.value.filter((want) => {
-      const sized = /\d|-[a-z0-9]+$/.test(want.classId) && want.classId.includes('-')
-      return want.bike.id === bike.id && sized && !served.has(`${bike.id} ${want.classId}`)
+      return want.bike.id === bike.id && comesInSizes(want.classId) && !served.has(`${bike.id} ${want.classId}`)
     })
     return { bike, classes: [...new Set(lacking.map(({ classId }) => classInWords(classId, catalogue.families)))] }
   })
@@ -90,11 +68,11 @@ const places = computed(() => {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in sorted" :key="row.thing.id" class="border-b border-line align-top">
+          <tr v-for="row in rows" :key="row.thing.id" class="border-b border-line align-top">
             <th scope="row" class="py-1.5 pr-3 text-left font-semibold">
               {{ row.thing.name
               }}<span v-if="row.thing.count > 1" class="figures text-soft"> × {{ row.thing.count }}</span>
-              <span v-if="useless(row)" class="block text-xs font-semibold text-madder">serves no bike here</span>
+              <span v-if="row.useless" class="block text-xs font-semibold text-madder">serves no bike here</span>
             </th>
             <td v-for="{ bike, fits } in row.byBike" :key="bike.id" class="px-2 py-1.5">
               <span v-for="fit in fits" :key="fit.because" class="block">
@@ -105,9 +83,7 @@ const places = computed(() => {
                     'text-brass': fit.verdict === 'doubtful',
                     'text-soft': fit.verdict === 'does not fit',
                   }"
-                  >{{ verdictWords[fit.verdict] }}</span><span v-if="fit.because" class="text-soft"
-                  >: {{ fit.because }}</span
-                >
+                  >{{ fit.verdict }}</span><span v-if="fit.because" class="text-soft">: {{ fit.because }}</span>
               </span>
               <span v-if="!fits.length" class="text-soft">not wanted</span>
             </td>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { catalogue } from '~~/catalogue'
+import { driveInWords } from '~~/core/bike'
 import { claimInWords } from '~~/core/choose'
 import { classInWords } from '~~/core/supply'
 
@@ -40,6 +41,19 @@ const everything = computed<Found[]>(() => {
       stage('road')
     },
   }))
+  const fasteners = (store.trip?.bikes ?? []).flatMap((bike) =>
+    bike.fasteners.map((fastener) => ({
+      key: `fastener ${bike.id} ${fastener.id}`,
+      name: fastener.name,
+      what: `${driveInWords(fastener.drive)}, ${bike.name}`,
+      go: () => {
+        selection.bikeId = bike.id
+        selection.part = fastener.part
+        selection.fastenerId = fastener.id
+        stage('bikes')
+      },
+    })),
+  )
   const classes = Object.keys(kit.reckoning?.view?.gaps ?? {}).map((id) => ({
     key: `class ${id}`,
     name: classInWords(id, catalogue.families),
@@ -59,7 +73,7 @@ const everything = computed<Found[]>(() => {
       stage('weigh')
     },
   }))
-  return [...things, ...stops, ...classes, ...claims]
+  return [...things, ...stops, ...fasteners, ...classes, ...claims]
 })
 const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
@@ -82,7 +96,7 @@ function go(choice: Found | null) {
       <ComboboxInput
         class="slot"
         aria-label="A thing, a stop, a part or a failure"
-        placeholder="A thing, a stop, a part, a failure"
+        placeholder="A thing, a stop, a bolt, a part, a failure"
         autocomplete="off"
         @keydown.esc="emit('close')"
         @vue:mounted="takeFocus"

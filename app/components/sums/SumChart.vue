@@ -17,6 +17,8 @@ import { customary, inUnit, type Amount } from '~~/core/units'
 const props = defineProps<{ chart: Chart; label: string }>()
 ChartJs.register(CategoryScale, Filler, LinearScale, LineElement, PointElement, Tooltip)
 
+ChartJs.defaults.font.family = "'Archivo Variable', system-ui, sans-serif"
+
 const { system, scheme } = useView()
 const unitOf = (amount: Amount) => customary[amount][system.value]
 const shown = (value: number, amount: Amount) => inUnit(value, { ...unitOf(amount), decimals: 4 })

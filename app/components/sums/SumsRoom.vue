@@ -15,6 +15,7 @@ const known = computed(() =>
     bikes: store.trip?.bikes.length ?? 0,
     bench: store.trip?.bench ?? [],
     roadKm: kit.reckoning?.lengthKm ?? null,
+    wear: props.knownFrom && kit.reckoning?.wear[props.knownFrom.id],
   }),
 )
 </script>
@@ -23,7 +24,7 @@ const known = computed(() =>
   <div class="md:grid md:grid-cols-[12.5rem_minmax(0,1fr)]">
     <nav aria-label="Sums" class="border-line bg-ground py-2 max-md:border-b md:border-r">
       <div v-for="group in sums" :key="group.about" class="max-md:inline">
-        <h3 class="stamped px-4 pt-2 text-soft max-md:hidden">{{ group.about }}</h3>
+        <p class="stamped px-4 pt-2 text-soft max-md:hidden">{{ group.about }}</p>
         <button
           v-for="one in group.sums"
           :key="one.id"

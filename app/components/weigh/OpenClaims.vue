@@ -52,5 +52,6 @@ const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id
         </li>
       </ul>
     </template>
+    <MissingTools v-if="kit.reckoning.built?.stuck.length" class="mt-4" :stuck="kit.reckoning.built.stuck" />
   </section>
 </template>

@@ -2,7 +2,7 @@
 import { Pin, X } from '@lucide/vue'
 import { catalogue } from '~~/catalogue'
 import { deedsInWords } from '~~/core/bench'
-import { claimInWords, fixInWords, type Flip, type ItemClaim } from '~~/core/choose'
+import { claimInWords, fixInWords, fixOfAnswer, type Flip, type ItemClaim } from '~~/core/choose'
 import { wordsForChance, wordsForHours } from '~~/core/units'
 
 /** One thing and the claims behind its verdict; in a dialog it is the dialog that closes. */
@@ -32,9 +32,27 @@ function ledgerClaim(id: string) {
   return kit.reckoning?.built?.ledger.claims.find((claim) => claim.id === id)
 }
 const cautions = computed(() => {
-  const fixes = new Set((verdict.value?.claims ?? []).map(({ fix }) => fix))
+  const fixes = new Set((verdict.value?.claims ?? []).map(({ fix }) => fix && fixOfAnswer(fix)))
   const found = catalogue.fixes.filter((fix) => fixes.has(fix.id) && fix.caution).map((fix) => fix.caution)
   return [...new Set(found)].slice(0, 3)
+})
+
+const { linesFor, misfitsOf, servesNone } = useSpares()
+/** Doubts, and why it does not fit where one would think it does; that it is made for another bike needs no words. */
+const unfit = computed(() => {
+  if (!thing.value) return []
+  const lines = linesFor(thing.value)
+  if (servesNone(thing.value)) return lines
+  return [...misfitsOf(thing.value), ...lines.filter(({ verdict: is }) => is === 'doubtful')]
+})
+const idle = computed(() => kit.reckoning?.fit.idle[selection.thingId] ?? [])
+/** Fixes that would use the thing, were there not a bolt that nothing turns. */
+const stuck = computed(() => {
+  const units = Object.keys(thing.value?.units ?? {})
+  return (kit.reckoning?.built?.stuck ?? []).filter(({ fix }) => {
+    const uses = Object.keys(catalogue.fixes.find(({ id }) => id === fix)?.uses ?? {})
+    return uses.some((template) => units.some((id) => id.startsWith(template.split('{')[0]!)))
+  })
 })
 
 const flip = shallowRef<Flip | null>()
@@ -110,6 +128,25 @@ function unpin() {
       <template v-else>It answers nothing that the kit does not answer as well.</template>
       <template v-if="verdict.pinned"> The verdict is pinned by you.</template>
     </p>
+
+    <ul v-if="unfit.length" class="mt-2 text-sm" aria-label="Which bikes it does not serve">
+      <li
+        v-for="line in unfit"
+        :key="line.bike + line.because"
+        class="border-l-4 pl-2"
+        :class="line.verdict === 'doubtful' ? 'border-brass' : 'border-madder'"
+      >
+        <strong>{{ line.verdict }}</strong> on {{ line.bike }}: {{ line.because }}
+      </li>
+    </ul>
+    <p v-if="idle.length" class="mt-2 border-l-4 border-brass pl-2 text-sm">
+      {{
+        idle.length === thing.heads.length
+          ? 'Turns nothing on any bike here.'
+          : `Turns nothing here: ${idle.join(', ')}.`
+      }}
+    </p>
+    <MissingTools v-if="stuck.length" class="mt-2" :stuck="stuck" />
 
     <div class="mt-2 flex flex-wrap items-center gap-1.5">
       <button v-if="verdict.pinned" type="button" class="knob" @click="unpin">

@@ -61,6 +61,18 @@ function keep(thing: Thing) {
   else change(thing, thing, `change ${thing.name}`)
   edited.value = undefined
 }
+const { misfitsOf, servesNone } = useSpares()
+/** What speaks against a thing on the bikes of this trip. */
+function misfit(thing: Thing): string {
+  if (servesNone(thing)) return 'serves no bike here'
+  const misfits = misfitsOf(thing)
+  if (misfits.length > 0) return misfits.map(({ bike, because }) => `does not fit ${bike}: ${because}`).join('. ')
+  const idle = kit.reckoning?.fit.idle[thing.id] ?? []
+  if (idle.length === 0) return ''
+  return idle.length === thing.heads.length && thing.provides.length === 0
+    ? 'turns nothing on any bike here'
+    : `turns nothing here: ${idle.join(', ')}`
+}
 function doubles(thing: Thing): string {
   const names = doublesOf(thing, bench.value).map((other) => other.name)
   return names.length ? `all of it also done by ${names.slice(0, 2).join(' and ')}` : ''
@@ -130,6 +142,9 @@ function doubles(thing: Thing): string {
               :title="deedsInWords(thing, catalogue).join(', ')"
               >{{ deedsInWords(thing, catalogue).join(', ') || 'nothing said yet: answers no claim' }}</span
             >
+            <span v-if="misfit(thing)" class="block truncate text-xs text-brass" :title="misfit(thing)">{{
+              misfit(thing)
+            }}</span>
             <span v-if="doubles(thing) || thing.note" class="block truncate text-xs text-soft">{{
               [doubles(thing), thing.note].filter(Boolean).join('. ')
             }}</span>

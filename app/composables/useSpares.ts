@@ -1,0 +1,56 @@
+import { catalogue } from '~~/catalogue'
+import type { Thing } from '~~/core/bench'
+import { sparesOf, spareVerdicts, wantsOf, type SpareAtWant, type SpareFit } from '~~/core/fit'
+import { readClass } from '~~/core/supply'
+
+/** How a thing serves a bike, in a line. */
+export interface SpareLine extends SpareFit {
+  readonly bike: string
+}
+
+/** Families of parts whose measures decide, though they come in no sizes. */
+const measured = new Set(['brake-cable', 'shift-cable', 'tubeless-valve'])
+
+/** Which spares on the bench serve which bikes. */
+export function useSpares() {
+  const store = useTripStore()
+  const bikes = computed(() => store.trip?.bikes ?? [])
+  const wants = computed(() => bikes.value.flatMap((bike) => wantsOf(bike, catalogue)))
+
+  /** Whether a class comes in sizes at all: patches, tape and lube serve every bike. */
+  function comesInSizes(classId: string): boolean {
+    const family = readClass(classId, catalogue.families)?.family
+    return family !== undefined && (family.variant !== 'none' || measured.has(family.id))
+  }
+
+  /** How a thing serves one bike: the best it does at any of its wheels, each reason once. */
+  function fitsFor(thing: Pick<Thing, 'units' | 'measures'>, bikeId: string): SpareAtWant[] {
+    const own = sparesOf(thing, wants.value, catalogue).filter(({ want }) => want.bike.id === bikeId)
+    const best = spareVerdicts.find((verdict) => own.some((fit) => fit.verdict === verdict))
+    const found = own.filter(({ verdict }) => verdict === best)
+    return found.filter((fit, i) => found.findIndex(({ because }) => because === fit.because) === i)
+  }
+
+  function linesFor(thing: Pick<Thing, 'units' | 'measures'>): SpareLine[] {
+    if (!Object.keys(thing.units).some(comesInSizes)) return []
+    return bikes.value.flatMap((bike) =>
+      fitsFor(thing, bike.id).map(({ verdict, because }) => ({ verdict, because, bike: bike.name })),
+    )
+  }
+
+  /** Bikes that want this very size, and that it does not serve for another measure; with the reason. */
+  function misfitsOf(thing: Pick<Thing, 'units' | 'measures'>): SpareLine[] {
+    const found = sparesOf(thing, wants.value, catalogue)
+      .filter(({ verdict, want, classId }) => verdict === 'does not fit' && want.classId === classId)
+      .map(({ verdict, because, want }) => ({ verdict, because, bike: want.bike.name }))
+    return found.filter((line, i) => found.findIndex(({ bike }) => bike === line.bike) === i)
+  }
+
+  /** Whether it comes in sizes and serves no bike of the crew. */
+  function servesNone(thing: Pick<Thing, 'units' | 'measures'>): boolean {
+    const lines = linesFor(thing)
+    const sized = Object.keys(thing.units).some(comesInSizes)
+    return sized && bikes.value.length > 0 && lines.every(({ verdict }) => verdict === 'does not fit')
+  }
+  return { wants, comesInSizes, fitsFor, linesFor, misfitsOf, servesNone }
+}

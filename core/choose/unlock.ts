@@ -1,0 +1,62 @@
+import { thingSchema, type CatalogueItem } from '../bench'
+import { thatWouldTurn } from '../fit'
+import { buildLedger, type BuiltLedger, type Landscape, type StuckFix } from '../ledger'
+import type { Reference } from '../reference'
+import type { Survey } from '../road'
+import type { Trip } from '../trip'
+import { chooseFast } from './fast'
+
+/** A thing one does not have, and what having it would be worth. */
+export interface Unlock {
+  readonly item: string
+  readonly massG: number
+  /** Fixes that it makes possible. */
+  readonly fixes: readonly StuckFix[]
+  /** Hours on foot it would spare, the whole kit chosen anew, less what its grams cost. */
+  readonly worthH: number
+}
+
+/** Of each fastener nobody turns so many of the lightest things are tried. */
+const triedForEach = 2
+
+/**
+ * What single thing would unlock fixes that fail for want of a tool: each is laid on the bench, the ledger written
+ * and the kit chosen anew.
+ *
+ * @returns the one worth most first; those worth nothing too, for a bolt may be worth turning for its own sake
+ */
+export function unlocks(
+  trip: Trip,
+  survey: Survey,
+  reference: Reference,
+  landscape: Landscape,
+  built: BuiltLedger,
+): Unlock[] {
+  const tools = trip.bench.filter(({ heads }) => heads.length > 0)
+  const fasteners = [...new Set(built.stuck.flatMap((stuck) => stuck.fasteners))]
+  const tried = new Set(
+    fasteners.flatMap((fastener) => thatWouldTurn(fastener, tools, reference.items).slice(0, triedForEach)),
+  )
+  const { netH } = chooseFast(built.ledger)
+  return [...tried]
+    .map((item): Unlock => {
+      const next = buildLedger({ ...trip, bench: [...trip.bench, laidDown(item)] }, survey, reference, landscape)
+      const isStill = (one: StuckFix) =>
+        next.stuck.some(
+          ({ fix, bike, wheel, hazard }) =>
+            fix === one.fix && bike === one.bike && wheel === one.wheel && hazard === one.hazard,
+        )
+      return {
+        item: item.id,
+        massG: item.massG,
+        fixes: built.stuck.filter((one) => !isStill(one)),
+        worthH: Math.max(0, chooseFast(next.ledger).netH - netH),
+      }
+    })
+    .filter(({ fixes }) => fixes.length > 0)
+    .sort((a, b) => b.worthH - a.worthH || a.massG - b.massG)
+}
+
+function laidDown({ id, source: _, group: __, ...of }: CatalogueItem) {
+  return thingSchema.parse({ ...of, id: `to unlock ${id}`.slice(0, 60), from: id })
+}

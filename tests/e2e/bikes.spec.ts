@@ -1,0 +1,224 @@
+import { expect, test, type Page } from '@playwright/test'
+import { demoTrip } from '../../catalogue/demo'
+import { sums } from '../../core/sums'
+import { beginTrip, openOwnDemo, reckoned, rowOf, saved, signUp, takeFromCatalogue } from './steps'
+
+const room = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
+/** Picks a part on the picture, where it is pointed at. */
+const pick = (page: Page, part: string) => page.locator(`#point-${part.replace(/ /g, '-')}`).click()
+
+test('a passport is filled in from a kind of bike, and its parts are picked on the picture', async ({ page }) => {
+  await signUp(page, 'Folder')
+  await beginTrip(page, 'Small wheels')
+  await page.getByRole('heading', { name: 'Road', exact: true }).click()
+  await page.keyboard.press('k')
+  await expect(page.getByRole('button', { name: 'Gravel bike', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  await page.getByRole('button', { name: 'A bike', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Small-wheel folder' }).click()
+  await expect(page.getByLabel('Its name')).toHaveValue('Small-wheel folder')
+
+  await pick(page, 'rear hub')
+  await expect(page.getByRole('heading', { name: 'rear hub' })).toBeVisible()
+  await expect(page.getByText('Axle nuts, rear')).toBeVisible()
+  await expect(page.getByText('nut 15')).toBeVisible()
+  await pick(page, 'mudguards')
+  await expect(page.getByText('Pozidriv 2')).toBeVisible()
+
+  // What is taken off takes its fasteners along; undone, all is there again.
+  await page.getByRole('button', { name: 'The whole bike' }).click()
+  await page.getByLabel('Mudguards', { exact: true }).uncheck()
+  await expect(page.locator('#part-mudguards')).toHaveCount(0)
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(page.locator('#part-mudguards')).toHaveCount(1)
+  await saved(page)
+  await page.reload()
+  await page.getByRole('button', { name: 'Small-wheel folder', exact: true }).click()
+  await expect(page.getByLabel('Its name')).toHaveValue('Small-wheel folder')
+})
+
+test('a wider tyre, and the spare tube no longer fits: on the bench and in Weigh', async ({ page }) => {
+  await openOwnDemo(page, 'weigh')
+  await expect(rowOf(page, /Tube 622 × 28–47/)).toContainText(/take 2/i)
+  await page.keyboard.press('k')
+  for (const end of ['rear', 'front']) {
+    await pick(page, `${end} tyre`)
+    await page.getByLabel('Marking').fill('60-622')
+    await page.keyboard.press('Enter')
+    await expect(page.getByLabel('Marking')).toHaveValue('60-622')
+  }
+  await room(page, 'Which spares fit')
+  const row = page.getByRole('row').filter({ hasText: 'Tube 622 × 28–47' })
+  await expect(row).toContainText('does not fit: too narrow: made for 28 to 47 mm, the tyre is 60')
+
+  await page.keyboard.press('b')
+  await expect(page.getByText(/does not fit The Fox, gravel: too narrow/)).toBeVisible()
+  await page.keyboard.press('w')
+  await expect(rowOf(page, /Tube 622 × 28–47/)).not.toContainText(/take 2/i)
+  await rowOf(page, /Tube 622 × 28–47/).click()
+  await expect(page.getByLabel('Which bikes it does not serve')).toContainText('too narrow')
+})
+
+test('an uncovered bolt is found, and covered with the tool that is suggested', async ({ page }) => {
+  await openOwnDemo(page, 'bikes')
+  await room(page, 'What turns what')
+  const uncovered = page.getByRole('region', { name: 'Uncovered' })
+  await expect(uncovered).toContainText('The Mule, tourer: Pedals')
+  await uncovered.getByRole('button', { name: /Open-end spanner 15 mm, thin/ }).click()
+  await expect(uncovered).toHaveCount(0)
+  await expect(page.getByText('none uncovered')).toBeVisible()
+  await page.getByRole('button', { name: 'As a plain list' }).click()
+  await expect(page.getByRole('list', { name: 'Fasteners of The Mule, tourer' })).toContainText(
+    'Open-end spanner 15 mm, thin, open end 15',
+  )
+  // Taken away again, it is uncovered again.
+  await page.getByRole('button', { name: /^Undo/ }).click()
+  await expect(uncovered).toContainText('Pedals')
+})
+
+test('a missing tool that keeps a fix away is named where one weighs, with what it would be worth', async ({
+  page,
+}) => {
+  const bench = demoTrip().bench.filter(({ id }) => !['folding-17', 'folding-9', 'torque-key'].includes(id))
+  await openOwnDemo(page, 'weigh', { bench })
+  await expect(rowOf(page, /Hanger, shape K3/)).toContainText(/leave/i)
+  await rowOf(page, /Hanger, shape K3/).click()
+  const missing = page.getByRole('region', { name: 'Kept away by a missing tool' })
+  await expect(missing).toContainText('fit the spare hanger (The Fox, gravel: nothing turns', { timeout: 20_000 })
+  await missing.getByRole('button', { name: 'Lay it on the bench' }).first().click()
+  await reckoned(page)
+  await expect(rowOf(page, /Hanger, shape K3/)).toContainText(/take/i)
+})
+
+test('a wrench at a village counts there, and nowhere else', async ({ page }) => {
+  await openOwnDemo(page, 'bikes')
+  await room(page, 'What turns what')
+  await expect(page.getByText('There is one at Sallow Mill and Brannock.')).toBeVisible()
+  await expect(page.getByText(/With a big wrench to borrow: Headset lock nut/)).toBeVisible()
+})
+
+test('the passport and the matrix by keyboard alone', async ({ page }) => {
+  await openOwnDemo(page, 'weigh')
+  await page.keyboard.press('k')
+  await expect(page.getByRole('heading', { name: 'Bikes', exact: true })).toBeVisible()
+  const tabTo = async (name: RegExp, most = 60) => {
+    for (let i = 0; i < most; i++) {
+      const focused = await page.evaluate(() => {
+        const element = document.activeElement
+        return element?.getAttribute('aria-label') ?? element?.textContent?.trim() ?? ''
+      })
+      if (name.test(focused)) return
+      await page.keyboard.press('Tab')
+    }
+    throw new Error(`nothing by the name of ${name} is reached with Tab`)
+  }
+  await tabTo(/^Parts of the bike$/)
+  await page.keyboard.press('ArrowRight')
+  const first = await page.locator('[role=option][aria-selected=true]').getAttribute('aria-label')
+  await page.keyboard.press('ArrowRight')
+  await expect(page.locator('[role=option][aria-selected=true]')).not.toHaveAttribute('aria-label', first!)
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('heading', { name: 'What it has' })).toBeVisible()
+
+  await page.getByRole('heading', { name: 'Bikes', exact: true }).click()
+  await tabTo(/^What turns what$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'At a glance' })).toBeVisible()
+  await tabTo(/^Tools down, fasteners across/)
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('status').filter({ hasText: 'Folding tool, 17 functions, hex' })).toBeVisible()
+  await tabTo(/^Open-end spanner 15 mm, thin/, 90)
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('none uncovered')).toBeVisible()
+})
+
+test('every sum, by keyboard, filled in from the bike; by itself without one', async ({ page }) => {
+  test.slow()
+  await openOwnDemo(page, 'bikes')
+  await page.getByRole('button', { name: 'Sums', exact: true }).focus()
+  await page.keyboard.press('Enter')
+  for (const sum of sums.flatMap((group) => group.sums)) {
+    await page.getByRole('navigation', { name: 'Sums' }).getByRole('button', { name: sum.name, exact: true }).focus()
+    await page.keyboard.press('Enter')
+    const sheet = page.getByRole('article', { name: sum.name })
+    await expect(sheet.getByText(sum.asks)).toBeVisible()
+    const results = sheet.locator('dl')
+    const before = await results.innerText()
+    expect(before, sum.name).not.toMatch(/NaN|Infinity|undefined/)
+    const input = sum.inputs.find((one) => one.kind === 'amount' && !one.whole && one.id !== 'mostBar')!
+    const field = sheet.getByLabel(input.label, { exact: true })
+    await field.focus()
+    const value = Number((await field.inputValue()).replace(',', '.'))
+    await page.keyboard.press('Control+a')
+    await page.keyboard.type(String(value * 0.9 || 1))
+    await page.keyboard.press('Enter')
+    await expect(results, sum.name).not.toHaveText(before)
+    await expect(sheet.getByText('typed by you').first()).toBeVisible()
+    // Nonsense is refused beside the field, and what stood there counts on.
+    await field.focus()
+    await page.keyboard.press('Control+a')
+    await page.keyboard.type('-9999')
+    await page.keyboard.press('Enter')
+    await expect(sheet.getByRole('alert').first()).toBeVisible()
+    await page.keyboard.press('Escape')
+  }
+  await page.goto('/sums')
+  await expect(page.getByRole('article', { name: 'Gas cartridges' })).toContainText('2.14 bar')
+})
+
+test('nonsense in a passport is refused where it is typed, and nothing saved is lost', async ({ page }) => {
+  await openOwnDemo(page, 'bikes')
+  await pick(page, 'rear tyre')
+  await page.getByLabel('Marking').fill('28 inch, I think')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('cannot be read; the side of the tyre says width and bead')
+  await page.getByLabel('Ridden at').fill('-2 bar')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'at least 0.1 bar' })).toBeVisible()
+  await pick(page, 'rear wheel')
+  await page.getByLabel('Spoke holes').fill('40')
+  await page.keyboard.press('Enter')
+  await page.getByLabel('Crossings').fill('5')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('at most 4 crossings for 40 holes')
+  await pick(page, 'chain')
+  await page.getByLabel('Links', { exact: true }).fill('0')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert')).toContainText('at least 50')
+  await saved(page)
+  await page.reload()
+  await pick(page, 'rear wheel')
+  await expect(page.getByLabel('Spoke holes')).toHaveValue('40')
+  await expect(page.getByLabel('Crossings')).toHaveValue('2')
+  await pick(page, 'rear tyre')
+  await expect(page.getByLabel('Marking')).toHaveValue('45-622')
+
+  // Two hundred bolts in a document are too many for one bike, and it says which.
+  const trip = demoTrip()
+  const bolt = trip.bikes[0]!.fasteners[0]!
+  trip.bikes[0]!.fasteners = Array.from({ length: 200 }, (_, i) => ({ ...bolt, id: `bolt-${i}` }))
+  const answer = await page.request.post('/api/trips', { data: trip })
+  expect(answer.status()).toBe(422)
+  expect(await answer.text()).toContain('bikes[0].fasteners')
+})
+
+test('a tool of one’s own is given its ends', async ({ page }) => {
+  await signUp(page, 'Maker')
+  await beginTrip(page, 'Own tools')
+  await page.getByRole('heading', { name: 'Road', exact: true }).click()
+  await page.keyboard.press('b')
+  await takeFromCatalogue(page, ['Mini pump'])
+  await page.getByRole('button', { name: 'One of my own' }).click()
+  await page.getByLabel('Name', { exact: true }).fill('The tin’s own keys')
+  await page.getByLabel('Ends to add').fill('hex4 hex5 T25 ring999')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('dialog').getByRole('alert')).toContainText('“ring999”')
+  await page.getByLabel('Ends to add').fill('hex4 hex5 T25')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Lay it down' }).click()
+  await expect(page.getByText('hex 4, 5, T25')).toBeVisible()
+  await page.keyboard.press('k')
+  await room(page, 'What turns what')
+  await page.getByRole('button', { name: 'As a plain list' }).click()
+  await expect(page.getByText('The tin’s own keys, hex 4').first()).toBeVisible()
+})
