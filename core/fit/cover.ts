@@ -1,7 +1,8 @@
 import type { CatalogueItem } from '../bench'
 import type { Fastener } from '../bike'
 import { lightestCover } from '../cover'
-import { waysTo, type Tool } from './ways'
+import type { Tool } from './tool'
+import { waysTo } from './ways'
 
 /** Things of a catalogue that a fastener would turn with, beside what is there; the lightest first. */
 export function thatWouldTurn(

@@ -1,8 +1,8 @@
 import type { Bike, Fastener } from '../bike'
 import { bigWrench } from './place'
-import { settingOf, turnWith } from './turn'
-import { compareTurnings, isTurned } from './turning'
-import { endsOf, holdersOf, leversFor, together, waysTo, type End, type Tool, type Ways } from './ways'
+import type { End, Tool } from './tool'
+import { compareTurnings } from './turning'
+import { endsOf, waysTo, type Ways } from './ways'
 
 /**
  * turned: with what is there; borrowed: only where a big wrench can be borrowed; waits: not at all, and it need
@@ -39,21 +39,8 @@ function withoutTools(fastener: Fastener, tools: readonly Tool[]): Coverage {
 }
 
 function idleHeads(fits: readonly FastenerFit[], tools: readonly Tool[]): End[] {
-  const ends = endsOf(tools)
-  const idle = new Map(ends.map((end) => [end.head, end]))
-  for (const { fastener } of fits) {
-    if (idle.size === 0) break
-    const setting = settingOf(fastener)
-    for (const end of ends) {
-      if (!idle.has(end.head)) continue
-      if (isTurned(turnWith(end.head, setting))) idle.delete(end.head)
-      const levers = leversFor(end.head, setting, [...tools, bigWrench]).filter((lever) => together(end, lever))
-      if (levers.length > 0) idle.delete(end.head)
-      for (const lever of levers) idle.delete(lever.head)
-    }
-    for (const { head } of holdersOf(fastener, tools) ?? []) idle.delete(head)
-  }
-  return [...idle.values()]
+  const useful = new Set(fits.flatMap((fit) => fit.useful))
+  return endsOf(tools).filter(({ head }) => !useful.has(head))
 }
 
 /** Whether a fastener turns with the tools at hand. */

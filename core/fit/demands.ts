@@ -1,7 +1,8 @@
 import type { Fastener } from '../bike'
 import { settingOf, turnWith } from './turn'
 import { isTurned } from './turning'
-import { endsOf, holdersOf, leversFor, together, type End, type Tool } from './ways'
+import type { End, Tool } from './tool'
+import { endsOf, holdersOf, leversFor, together } from './ways'
 
 /**
  * What must be carried for a fastener to turn: of each set of tools at least one. No set: it turns by hand. An

@@ -1,5 +1,5 @@
 import { headSchema } from '../bench'
-import type { Tool } from './ways'
+import type { Tool } from './tool'
 
 /** What a garage or a farm lends: a wrench too big to carry. Planning values. */
 export const bigWrench: Tool = {

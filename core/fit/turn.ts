@@ -2,7 +2,7 @@ import type { Head } from '../bench'
 import { hardestNm, type Drive, type Fastener } from '../bike'
 import { handComfortableN, handForceN, handLimitN } from './force'
 import { holdOf } from './holds'
-import { worstOf, type FitReason, type FitVerdict, type Turning } from './turning'
+import { worstOf, type FitReason, type Turning } from './turning'
 
 /** Degrees after which a head can be set on anew. Flats turned over an open end's bend, and a ring of twelve. */
 const stepDeg: Partial<Record<Head['profile'], number>> = {
@@ -29,7 +29,19 @@ export type Setting = Pick<Fastener, 'recessMm' | 'roomMm' | 'swingDeg' | 'openE
 }
 
 export function settingOf(fastener: Fastener): Setting {
-  return { ...fastener, torqueNm: hardestNm(fastener) }
+  const { drive, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = fastener
+  return { drive, torqueNm: hardestNm(fastener), recessMm, roomMm, swingDeg, openEndOnly, gapMm }
+}
+
+/** What keeps a head off before it comes to pulling; made once each, for most heads do not fit most fasteners. */
+const keptOff = new Map<FitReason, Turning>()
+function cannot(reason: FitReason): Turning {
+  let turning = keptOff.get(reason)
+  if (!turning) {
+    turning = { verdict: 'cannot', reason, handN: null }
+    keptOff.set(reason, turning)
+  }
+  return turning
 }
 
 /**
@@ -40,19 +52,18 @@ export function settingOf(fastener: Fastener): Setting {
  */
 export function turnWith(head: Head, setting: Setting, leverMm = head.leverMm): Turning {
   const { drive, torqueNm, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = setting
-  const finding = (verdict: FitVerdict, reason: FitReason): Turning => ({ verdict, reason, handN: null })
   const held = holdOf(head, drive, torqueNm)
-  if (held.verdict === 'cannot') return finding('cannot', held.reason)
+  if (held.verdict === 'cannot') return cannot(held.reason)
 
-  if (openEndOnly && closed.has(head.profile)) return finding('cannot', 'ring-cannot-pass')
-  if (gapMm !== null && jaws.has(head.profile) && head.thickMm > gapMm) return finding('cannot', 'jaw-too-thick')
-  if (recessMm > head.reachMm) return finding('cannot', 'too-short')
-  if (head.bodyMm > roomMm) return finding('cannot', 'no-room')
+  if (openEndOnly && closed.has(head.profile)) return cannot('ring-cannot-pass')
+  if (gapMm !== null && jaws.has(head.profile) && head.thickMm > gapMm) return cannot('jaw-too-thick')
+  if (recessMm > head.reachMm) return cannot('too-short')
+  if (head.bodyMm > roomMm) return cannot('no-room')
   const step = stepDeg[head.profile] ?? usualStepDeg
-  if (!head.spins && swingDeg < step) return finding('cannot', 'no-swing')
-  if (torqueNm > 0 && leverMm === 0) return finding('cannot', 'no-own-lever')
+  if (!head.spins && swingDeg < step) return cannot('no-swing')
+  if (torqueNm > 0 && leverMm === 0) return cannot('no-own-lever')
 
-  if (head.setNm && torqueNm > head.setNm.most) return finding('cannot', 'set-too-low')
+  if (head.setNm && torqueNm > head.setNm.most) return cannot('set-too-low')
 
   const handN = handForceN(torqueNm, leverMm)
   if (handN > handLimitN) return { verdict: 'cannot', reason: 'no-lever', handN }

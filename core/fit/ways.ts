@@ -1,16 +1,9 @@
-import type { Head, Thing } from '../bench'
+import type { Head } from '../bench'
 import type { Drive, Fastener } from '../bike'
+import { bigWrench } from './place'
 import { settingOf, turnWith, type Setting } from './turn'
+import type { End, Tool } from './tool'
 import { compareTurnings, isTurned, type Turning } from './turning'
-
-/** What fit needs to know of a thing. */
-export type Tool = Pick<Thing, 'id' | 'heads' | 'comesApart'>
-
-/** A head of a tool. */
-export interface End {
-  readonly tool: Tool
-  readonly head: Head
-}
 
 /** A way to turn a fastener, or the nearest to one. */
 export interface Way extends Turning, End {
@@ -26,6 +19,8 @@ export interface Ways {
   readonly best: Way | undefined
   /** Whether it turns: by a tool, or by hand. */
   readonly turns: boolean
+  /** Heads that turn it, hold its nut or lend a lever for it; with a borrowed wrench, too. */
+  readonly useful: readonly Head[]
 }
 
 const byHand = (fastener: Fastener) => fastener.drive.profile === 'by-hand'
@@ -69,34 +64,57 @@ export const together = (a: End, b: End) => a.tool !== b.tool || (a.tool.comesAp
 
 /** All ways to turn a fastener with the tools at hand. */
 export function waysTo(fastener: Fastener, tools: readonly Tool[]): Ways {
-  if (byHand(fastener)) return { byTool: new Map(), best: undefined, turns: true }
+  if (byHand(fastener)) return { byTool: new Map(), best: undefined, turns: true, useful: [] }
   const setting = settingOf(fastener)
   const holders = holdersOf(fastener, tools)
+  const useful = holders ? holders.map(({ head }) => head) : []
   const byTool = new Map<Tool, Way>()
   let best: Way | undefined
   for (const tool of tools) {
-    let bestOfTool: Way | undefined
+    let bestOfTool: Found | undefined
     for (const head of tool.heads) {
-      const way = wayWith({ tool, head }, setting, tools, holders)
-      if (!bestOfTool || compareTurnings(way, bestOfTool) < 0) bestOfTool = way
+      const turned = foundWith(tool, head, setting, tools, useful)
+      const found = holders ? heldBy(turned, tool, holders) : turned
+      if (!bestOfTool || compareTurnings(found.turning, bestOfTool.turning) < 0) bestOfTool = found
     }
     if (!bestOfTool) continue
-    byTool.set(tool, bestOfTool)
-    if (!best || compareTurnings(bestOfTool, best) < 0) best = bestOfTool
+    const { turning, head, second } = bestOfTool
+    const way: Way = { verdict: turning.verdict, reason: turning.reason, handN: turning.handN, tool, head, second }
+    byTool.set(tool, way)
+    if (!best || compareTurnings(way, best) < 0) best = way
   }
-  return { byTool, best, turns: best !== undefined && isTurned(best) }
+  return { byTool, best, turns: best !== undefined && isTurned(best), useful }
 }
 
-function wayWith(end: End, setting: Setting, tools: readonly Tool[], holders: readonly End[] | undefined): Way {
-  let way: Way = { ...turnWith(end.head, setting), ...end, second: null }
-  if (way.reason === 'no-own-lever') {
-    for (const lever of leversFor(end.head, setting, tools)) {
-      if (!together(end, lever)) continue
-      const levered: Way = { ...turnWith(end.head, setting, lever.head.leverMm), ...end, second: lever }
-      if (compareTurnings(levered, way) < 0) way = levered
-    }
+/** What comes of one head, with what lends it a lever or holds the nut. */
+interface Found {
+  readonly head: Head
+  readonly turning: Turning
+  readonly second: End | null
+}
+
+function foundWith(tool: Tool, head: Head, setting: Setting, tools: readonly Tool[], useful: Head[]): Found {
+  const turning = turnWith(head, setting)
+  if (isTurned(turning)) useful.push(head)
+  let found: Found = { head, turning, second: null }
+  if (turning.reason !== 'no-own-lever') return found
+  const end = { tool, head }
+  for (const lever of leversFor(head, setting, [...tools, bigWrench])) {
+    if (!together(end, lever)) continue
+    useful.push(head, lever.head)
+    if (lever.tool === bigWrench && !tools.includes(bigWrench)) continue
+    const levered = turnWith(head, setting, lever.head.leverMm)
+    if (compareTurnings(levered, found.turning) < 0) found = { head, turning: levered, second: lever }
   }
-  if (!holders || !isTurned(way)) return way
+  return found
+}
+
+/** The same with its nut held. */
+function heldBy(found: Found, tool: Tool, holders: readonly End[]): Found {
+  if (!isTurned(found.turning)) return found
+  const end = { tool, head: found.head }
   const second = holders.find((holder) => together(end, holder))
-  return second ? { ...way, second } : { ...way, verdict: 'cannot', reason: 'needs-second' }
+  return second
+    ? { ...found, second }
+    : { ...found, turning: { ...found.turning, verdict: 'cannot', reason: 'needs-second' } }
 }

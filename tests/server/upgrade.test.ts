@@ -31,7 +31,7 @@ function migrationsUpTo(tag: string): string {
   return old
 }
 
-it('a trip saved before rides had dates is there afterwards, undated, and its ride can be saved', async () => {
+it('a trip saved before rides had dates and bikes had fasteners is there afterwards, and can be saved', async () => {
   const old = openDatabase(mariadb.url)
   await migrate(old.db, { migrationsFolder: migrationsUpTo('0000_begin') })
   await old.close()
@@ -43,6 +43,19 @@ it('a trip saved before rides had dates is there afterwards, undated, and its ri
   for (const part of ['name', 'road', 'stops', 'bikes', 'crew', 'bench', 'dials']) {
     await connection.query(`INSERT INTO part_versions VALUES ('t', ?, 3, NOW())`, [part])
   }
+  // Bikes and tools as they were said before fasteners and heads were told apart.
+  const passport = {
+    tyres: { front: { size: '40-406' }, rear: { size: '40-406' } },
+    speeds: 9,
+    brakes: 'rim',
+    rack: true,
+  }
+  await connection.query(`INSERT INTO bikes VALUES ('t', 'b', 0, 'Old folder', ?)`, [JSON.stringify(passport)])
+  await connection.query(
+    `INSERT INTO things (trip_id, id, position, name, mass_g, count, condition_share, note)
+     VALUES ('t', 'keys', 0, 'Old keys', 90, 1, 1, '')`,
+  )
+  await connection.query(`INSERT INTO thing_functions VALUES ('t', 'keys', 0, 'hex-5'), ('t', 'keys', 1, 'grip')`)
   await connection.query(
     `INSERT INTO dials (trip_id, grams_per_hour, trust, walking, walk_hours_per_day, night_out_h, ride_over_h, helper)
      VALUES ('t', 333, 0.7, 'tobler', 9, 2, 10, 0.1)`,
@@ -58,10 +71,18 @@ it('a trip saved before rides had dates is there afterwards, undated, and its ri
     dials: { gramsPerHour: 333, waitH: 3 },
   })
   expect(versions).toMatchObject({ ride: 1, forecast: 1, dials: 3 })
+  expect(trip.bikes).toMatchObject([{ name: 'Old folder', kind: 'folder', speeds: 9, racks: { rear: true } }])
+  expect(trip.bikes[0]!.fasteners.map(({ name }) => name)).toContain('Axle nuts, rear')
+  expect(trip.bench).toMatchObject([{ provides: ['grip'], heads: [{ profile: 'hex', size: 5 }] }])
   const ride = { ...trip.ride, start: '2026-06-12T08:30', nights: [{ id: 'n', roadKm: 40, nights: 2 }] }
   await saveParts(db, 'u', 't', [{ part: 'ride', base: 1, value: ride }])
   const after = await readTripDocument(db, 'u', 't')
   expect(after.trip.ride).toEqual(ride)
   expect(after.versions.ride).toBe(2)
+  await saveParts(db, 'u', 't', [
+    { part: 'bikes', base: 3, value: trip.bikes },
+    { part: 'bench', base: 3, value: trip.bench },
+  ])
+  expect((await readTripDocument(db, 'u', 't')).trip).toMatchObject({ bikes: trip.bikes, bench: trip.bench })
   await close()
 })

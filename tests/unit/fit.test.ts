@@ -73,14 +73,20 @@ describe('adding and removing tools', () => {
       aHead({ profile: 'open-end', size: 8 }),
       aHead({ profile: 'ring', size: 8 }),
       aHead({ profile: 'hex', size: 5 }),
+      aHead({ profile: 'open-end', size: 8, leverMm: 15 }),
     )
     const tool = fc.record({ heads: fc.array(end, { maxLength: 3 }), comesApart: fc.boolean() })
+    const nutAndNut = aFastener({ profile: 'flats', size: 8 }, 5, { counterhold: { profile: 'flats', size: 8 } })
     fc.assert(
       fc.property(fc.array(tool, { maxLength: 5 }), fc.array(fc.boolean(), { minLength: 5 }), (made, carried) => {
-        const tools = made.map((of, i): Tool => ({ id: `t${i}`, ...of }))
+        const tools = made.map(({ heads, comesApart }, i): Tool => {
+          return { id: `t${i}`, heads: heads.map((head) => ({ ...head })), comesApart }
+        })
         const taken = tools.filter((_, i) => carried[i])
-        const met = demandsOf(bolt, tools).every((demand) => taken.some((candidate) => demand.has(candidate)))
-        expect(met).toBe(turnsWith(bolt, taken))
+        for (const held of [bolt, nutAndNut]) {
+          const met = demandsOf(held, tools).every((demand) => taken.some((candidate) => demand.has(candidate)))
+          expect(met).toBe(turnsWith(held, taken))
+        }
       }),
       { numRuns: 2000 },
     )

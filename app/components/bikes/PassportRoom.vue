@@ -65,7 +65,10 @@ const pick = (picked: BikePart | '') => (part.value = picked)
       <div v-if="lines.length" class="grid grid-cols-2 gap-x-4 gap-y-2 px-4 py-2 md:grid-cols-4">
         <PassportField v-for="line in lines" :key="`${bike.id} ${line.path.join('.')}`" :bike="bike" :line="line" />
       </div>
-      <p v-else class="px-4 py-1 text-sm text-soft">The passport says nothing more of it than its fasteners.</p>
+      <StorageList v-if="part === 'frame' || part === 'mounts'" :bike="bike" />
+      <p v-if="!lines.length" class="px-4 py-1 text-sm text-soft">
+        The passport says nothing more of it than its fasteners.
+      </p>
 
       <div class="mt-2 flex flex-wrap items-center gap-2 px-4">
         <h3 class="text-base">

@@ -83,6 +83,7 @@ const wheel = (end: 'front' | 'rear'): PassportLine[] => [
   count('Crossings', ['wheels', end, 'crossings'], 0, 5),
   length('Seat to seat of nipples', ['wheels', end, 'erdMm'], 100, 700),
   length('Nipple, across flats', ['wheels', end, 'nippleMm'], 3, 6),
+  length('Spoke hole in the flange', ['wheels', end, 'spokeHoleMm'], 1.5, 5),
   length('Left: spoke measured', ['wheels', end, 'left', 'measuredMm'], 60, 350, 'not measured'),
   length('Left: pitch circle', ['wheels', end, 'left', 'flangeMm'], 20, 300),
   length('Left: flange from middle', ['wheels', end, 'left', 'offsetMm'], 0, 80),

@@ -1,0 +1,10 @@
+import type { Head, Thing } from '../bench'
+
+/** What fit needs to know of a thing. */
+export type Tool = Pick<Thing, 'id' | 'heads' | 'comesApart'>
+
+/** A head of a tool. */
+export interface End {
+  readonly tool: Tool
+  readonly head: Head
+}
