@@ -19,7 +19,10 @@ export default typescript.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       // Places in typed arrays that loops have just bounded.
       '@typescript-eslint/no-non-null-assertion': 'off',
-      'vue/multi-word-component-names': ['error', { ignores: ['[id]', 'index', 'road', 'bikes', 'bench', 'weigh', 'sums', 'app'] }],
+      'vue/multi-word-component-names': [
+        'error',
+        { ignores: ['[id]', 'index', 'road', 'bikes', 'bench', 'weigh', 'sums', 'app'] },
+      ],
       'no-console': ['error', { allow: ['error', 'warn'] }],
     },
   },

@@ -13,7 +13,6 @@ export const hex = (size: number): Drive => ({ profile: 'hex', size })
 export const torx = (size: number): Drive => ({ profile: 'hexalobular', size })
 export const phillips = (size: number): Drive => ({ profile: 'phillips', size })
 export const pozidriv = (size: number): Drive => ({ profile: 'pozidriv', size })
-export const slot = (size: number): Drive => ({ profile: 'slot', size })
 export const nut = (size: number): Drive => ({ profile: 'flats', size })
 const spline = (size: string): Drive => ({ profile: 'spline', size })
 const byHand: Drive = { profile: 'by-hand' }

@@ -10,7 +10,7 @@ interface Picture {
   readonly arrange: (page: Page) => Promise<void>
 }
 
-async function demo(page: Page, key: 'r' | 'b' | 'w'): Promise<void> {
+async function demo(page: Page, key: 'r' | 'k' | 'b' | 'w'): Promise<void> {
   await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
   await page.getByRole('link', { name: /Across the Quern, June/ }).click()
   await page.getByText('no hour on foot').filter({ visible: true }).waitFor()
@@ -60,6 +60,45 @@ const pictures: Picture[] = [
       await demo(page, 'r')
       await page.getByText('Surfaces').click()
       await toTop(page.locator('summary').filter({ hasText: 'Surfaces' }))
+    },
+  },
+  {
+    name: 'bikes',
+    arrange: async (page) => {
+      await demo(page, 'k')
+      await page.getByRole('button', { name: 'The Mule, tourer', exact: true }).click()
+      await page.getByRole('heading', { name: 'What it has' }).waitFor()
+      await proved(page)
+    },
+  },
+  {
+    name: 'bikes-fit',
+    arrange: async (page) => {
+      await demo(page, 'k')
+      await page.getByRole('button', { name: 'What turns what' }).click()
+      await proved(page)
+      await page.getByRole('application').focus()
+      for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowRight')
+      await toTop(page.getByText(/turn with what lies on the bench/))
+    },
+  },
+  {
+    name: 'bikes-spares',
+    night: true,
+    arrange: async (page) => {
+      await demo(page, 'k')
+      await page.getByRole('button', { name: 'Which spares fit' }).click()
+      await page.getByRole('heading', { name: 'No spare on the bench for' }).waitFor()
+      await proved(page)
+    },
+  },
+  {
+    name: 'bikes-sums',
+    arrange: async (page) => {
+      await demo(page, 'k')
+      await page.getByRole('button', { name: 'Sums' }).click()
+      await proved(page)
+      await toTop(page.getByText('It gives'))
     },
   },
   {

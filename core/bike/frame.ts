@@ -22,4 +22,3 @@ export const frameSchema = z.object({
   seatTubeMm: z.number().min(200).max(700).default(500),
   saddleMm: z.number().min(350).max(900).default(730),
 })
-export type Frame = z.infer<typeof frameSchema>

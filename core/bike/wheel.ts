@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { mostCrossings } from '../wheel'
 
 /** One side of a hub, and the spokes on it. */
-export const wheelSideSchema = z.object({
+const wheelSideSchema = z.object({
   /** Pitch circle of the spoke holes, mm. */
   flangeMm: z.number().min(20).max(300).default(58),
   /** From the middle of the hub to the flange, mm. */
@@ -10,7 +10,6 @@ export const wheelSideSchema = z.object({
   /** Length of a spoke taken out and measured, mm; null where nobody has. */
   measuredMm: z.number().min(60).max(350).nullable().default(null),
 })
-export type WheelSide = z.infer<typeof wheelSideSchema>
 
 const wheelMeasures = z.object({
   holes: z.number().int().min(8).max(72).default(32),
@@ -46,4 +45,3 @@ export const rimSchema = z.object({
   /** The hole for the valve takes a thick one. */
   wideValveHole: z.boolean().default(false),
 })
-export type Rim = z.infer<typeof rimSchema>

@@ -1,6 +1,3 @@
-/** How much longer than new a chain may get, as a share, before it eats the sprockets. Common practice, no source. */
-export const wornOut = 0.005
-
 /**
  * Kilometres at which a chain is to be swapped along a road: once it has stretched by so much.
  *

@@ -62,7 +62,7 @@ test('an uncovered bolt is found, and covered with the tool that is suggested', 
   await openOwnDemo(page, 'bikes')
   await room(page, 'What turns what')
   const uncovered = page.getByRole('region', { name: 'Uncovered' })
-  await expect(uncovered).toContainText('The Mule, tourer: Pedals')
+  await expect(uncovered).toContainText('Pedals on The Mule, tourer')
   await uncovered.getByRole('button', { name: /Open-end spanner 15 mm, thin/ }).click()
   await expect(uncovered).toHaveCount(0)
   await expect(page.getByText('none uncovered')).toBeVisible()

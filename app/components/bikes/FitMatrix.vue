@@ -16,20 +16,21 @@ const { width: room } = useElementSize(box)
 const names = 172
 const top = 74
 const rowHeight = 21
-const betweenDrives = 6
+/** Many drives stand closer together. */
+const betweenDrives = computed(() => (columns.value.length > 24 ? 3 : 6))
 const drives = computed(() => new Set(columns.value.map(({ drive }) => drive)).size)
 /** As wide as there is room for, and never too narrow to hit. */
 const cell = computed(() =>
   Math.min(
     26,
-    Math.max(15, (room.value - names - 38 - drives.value * betweenDrives) / Math.max(1, columns.value.length)),
+    Math.max(14.5, (room.value - names - 38 - drives.value * betweenDrives.value) / Math.max(1, columns.value.length)),
   ),
 )
 /** The middle of each column; those of another drive stand apart. */
 const middles = computed(() => {
   let x = names
   return columns.value.map(({ drive }, i) => {
-    if (i > 0 && columns.value[i - 1]!.drive !== drive) x += betweenDrives
+    if (i > 0 && columns.value[i - 1]!.drive !== drive) x += betweenDrives.value
     x += cell.value
     return x - cell.value / 2
   })

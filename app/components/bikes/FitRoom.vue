@@ -37,7 +37,13 @@ const open = computed(() => {
   }
   return [...byItem]
 })
-const borrowed = computed(() => listed('borrowed'))
+/** "Axle nuts, rear, and headset (the folder)": fasteners with the bike they are on named once. */
+function together(list: readonly Open[]) {
+  const byBike = new Map<Bike, string[]>()
+  for (const { bike, fastener } of list) byBike.set(bike, [...(byBike.get(bike) ?? []), fastener.name])
+  return [...byBike].map(([bike, names]) => ({ bike: bike.name, names: names.join('; ') }))
+}
+const borrowed = computed(() => together(listed('borrowed')))
 const lends = computed(() => store.trip!.stops.filter(({ bigWrench }) => bigWrench).map(({ name }) => name))
 function listed(coverage: Coverage): Open[] {
   return store.trip!.bikes.flatMap((bike) =>
@@ -89,8 +95,8 @@ const edited = shallowRef<Open>()
           class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-3 py-1.5 last:border-0"
         >
           <span class="min-w-0 flex-1">
-            <span v-for="({ bike, fastener }, i) in list" :key="`${bike.id}/${fastener.id}`"
-              >{{ i ? '; ' : '' }}{{ bike.name }}: <strong>{{ fastener.name }}</strong></span
+            <span v-for="{ bike, names } in together(list)" :key="bike" class="block"
+              ><strong>{{ names }}</strong> <span class="text-sm text-soft">on {{ bike }}</span></span
             >
           </span>
           <button v-if="item" type="button" class="knob min-h-7! text-sm" @click="take([itemOf(item)])">
@@ -102,7 +108,9 @@ const edited = shallowRef<Open>()
     </section>
     <p v-if="borrowed.length" class="mx-4 mt-3 border-l-4 border-brass pl-2 text-sm">
       With a big wrench to borrow:
-      {{ borrowed.map(({ bike, fastener }) => `${fastener.name} (${bike.name})`).join(', ') }}.
+      <span v-for="{ bike, names } in borrowed" :key="bike"
+        ><strong>{{ names }}</strong> on {{ bike }}.
+      </span>
       {{ lends.length ? `There is one at ${lends.join(' and ')}.` : 'No stop of this road is said to have one.' }}
     </p>
 

@@ -11,7 +11,7 @@ import {
 } from 'chart.js'
 import { Line } from 'vue-chartjs'
 import type { Chart } from '~~/core/sums'
-import { customary, inUnit, type Amount } from '~~/core/units'
+import { amountInWords, customary, inUnit, type Amount } from '~~/core/units'
 
 /** A curve, with the levels that matter beside it. */
 const props = defineProps<{ chart: Chart; label: string }>()
@@ -73,24 +73,28 @@ const data = computed(() => {
   }
 })
 const options = computed<ChartOptions<'line'>>(() => {
-  const axis = (text: string) => ({
+  const axis = ({ amount, ...of }: Chart['x']) => ({
     type: 'linear' as const,
-    title: { display: true, text, color: colours.value.ink },
+    title: { display: true, text: axisName({ amount, ...of }), color: colours.value.ink },
     grid: { color: colours.value.line },
-    ticks: { color: colours.value.ink },
+    // What is counted comes in whole ones.
+    ticks: { color: colours.value.ink, ...(amount === 'number' && { precision: 0 }) },
   })
   return {
     responsive: true,
     maintainAspectRatio: false,
     animation: false,
-    scales: { x: axis(axisName(props.chart.x)), y: { ...axis(axisName(props.chart.y)), beginAtZero: true } },
+    scales: { x: axis(props.chart.x), y: { ...axis(props.chart.y), beginAtZero: true } },
     plugins: { tooltip: { intersect: false, mode: 'nearest' } },
   }
 })
 /** The same in words, for those who do not see it, and as a key to its lines. */
 const key = computed(() => [
   ...props.chart.curves.map(({ label }, i) => ({ label, i })).filter((_, i) => !props.chart.curves[i]!.faint),
-  ...props.chart.levels.map(({ label }) => ({ label, i: -1 })),
+  ...props.chart.levels.map(({ label, at }) => ({
+    label: `${label}, ${amountInWords(at, props.chart.y.amount, system.value)}`,
+    i: -1,
+  })),
 ])
 </script>
 
