@@ -1,8 +1,25 @@
-import { explainKit } from '../core/choose'
-import { ledgerFrom } from './trip'
+import { catalogue } from '../catalogue'
+import { explainKit, unlocks } from '../core/choose'
+import { buildLedger, Landscape } from '../core/ledger'
+import { rounded } from './text'
+import { tripFrom } from './trip'
 
-/** What to take and what to leave, with the claims behind each verdict. */
+/** What to take and what to leave, with the claims behind each verdict; and what a missing tool would be worth. */
 export function kit(words: string[]): unknown {
-  const { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough } = explainKit(ledgerFrom(words).ledger)
-  return { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough }
+  const { trip, survey } = tripFrom(words)
+  const landscape = new Landscape(trip, survey, catalogue)
+  const built = buildLedger(trip, survey, catalogue, landscape)
+  const { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough } = explainKit(built.ledger)
+  const missing = unlocks(trip, survey, catalogue, landscape, built).map(({ item, massG: itemG, worthH, fixes }) => ({
+    item,
+    massG: itemG,
+    worthH: rounded(worthH, 4),
+    fixes: fixes.map(({ fix, bike, hazard, fasteners }) => ({
+      fix,
+      bike,
+      hazard,
+      turns: fasteners.map(({ id }) => id),
+    })),
+  }))
+  return { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough, missing }
 }

@@ -46,11 +46,18 @@ export function useSpares() {
     return found.filter((line, i) => found.findIndex(({ bike }) => bike === line.bike) === i)
   }
 
+  /** The bikes a sized spare serves, where that is not all of them. */
+  function servedBy(thing: Pick<Thing, 'units' | 'measures'>): string[] {
+    const serving = linesFor(thing).filter(({ verdict }) => verdict !== 'does not fit')
+    const names = [...new Set(serving.map(({ bike }) => bike))]
+    return names.length < bikes.value.length ? names : []
+  }
+
   /** Whether it comes in sizes and serves no bike of the crew. */
   function servesNone(thing: Pick<Thing, 'units' | 'measures'>): boolean {
     const lines = linesFor(thing)
     const sized = Object.keys(thing.units).some(comesInSizes)
     return sized && bikes.value.length > 0 && lines.every(({ verdict }) => verdict === 'does not fit')
   }
-  return { wants, comesInSizes, fitsFor, linesFor, misfitsOf, servesNone }
+  return { wants, comesInSizes, fitsFor, linesFor, misfitsOf, servedBy, servesNone }
 }

@@ -74,6 +74,15 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
     expect(idle.map(({ head }) => head)).toContain('blade 4')
     expect(run('fits', trip, '--text').stdout).toMatch(/^bike +fastener +drive +is +with +why\n/)
   })
+  it('kit says what a missing tool would be worth', () => {
+    const without = { ...demoTrip(), bench: demoTrip().bench.filter(({ id }) => !/^(folding|torque)/.test(id)) }
+    const { missing } = run('kit', file('without.json', JSON.stringify(without))).json()
+    expect(missing[0]).toMatchObject({ item: expect.any(String), massG: expect.any(Number) })
+    expect(missing[0].worthH).toBeGreaterThan(0.1)
+    expect(
+      missing.flatMap(({ fixes }: { fixes: { fix: string }[] }) => fixes).map(({ fix }: { fix: string }) => fix),
+    ).toContain('change-hanger')
+  })
   it.each([
     ['fit --fastener hex8 --torque 48 --head hex8 --lever-mm 65', { verdict: 'cannot', handN: 738 }],
     ['fit --fastener hex8 --torque 48 --head hex8 --lever-mm 180', { verdict: 'awkward', handN: 267 }],

@@ -29,6 +29,9 @@ const torque = computed(() => {
       <span class="block text-sm" :class="standing === 'uncovered' ? 'text-madder' : 'text-soft'">
         <span class="font-semibold">{{ coverageWords[standing] }}</span>{{ fit ? `: ${words(fit, fastener)}` : '' }}
       </span>
+      <span v-if="fastener.wantsTorqueKey" class="block text-xs text-brass"
+        >wants a torque key and the maker’s value</span
+      >
     </span>
     <span class="figures text-sm">{{ driveInWords(fastener.drive) }}</span>
     <span class="figures text-right text-sm text-soft">{{ torque }}</span>

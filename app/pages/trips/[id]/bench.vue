@@ -61,7 +61,7 @@ function keep(thing: Thing) {
   else change(thing, thing, `change ${thing.name}`)
   edited.value = undefined
 }
-const { misfitsOf, servesNone } = useSpares()
+const { misfitsOf, servedBy, servesNone } = useSpares()
 /** What speaks against a thing on the bikes of this trip. */
 function misfit(thing: Thing): string {
   if (servesNone(thing)) return 'serves no bike here'
@@ -145,9 +145,15 @@ function doubles(thing: Thing): string {
             <span v-if="misfit(thing)" class="block truncate text-xs text-brass" :title="misfit(thing)">{{
               misfit(thing)
             }}</span>
-            <span v-if="doubles(thing) || thing.note" class="block truncate text-xs text-soft">{{
-              [doubles(thing), thing.note].filter(Boolean).join('. ')
-            }}</span>
+            <span
+              v-if="doubles(thing) || thing.note || servedBy(thing).length"
+              class="block truncate text-xs text-soft"
+              >{{
+                [servedBy(thing).length ? `for ${servedBy(thing).join(', ')}` : '', doubles(thing), thing.note]
+                  .filter(Boolean)
+                  .join('. ')
+              }}</span
+            >
           </span>
           <MeasureField
             :label="`Mass of ${thing.name}`"
