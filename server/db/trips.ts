@@ -6,6 +6,7 @@ import { checkReferences, partNames, partSchemas, tripFormat, type PartName, typ
 import { catalogue } from '../../catalogue'
 import type { Connection, Database } from './connection'
 import { partVersions, roads, things, trips } from './schema'
+import { allOrNothing } from './transaction'
 import { lengthOf, readPart, readRoadWithoutLine, writePart } from './trip-rows'
 
 export type Versions = Record<PartName, number>
@@ -47,7 +48,7 @@ export async function listTrips(db: Database, ownerId: string) {
 export async function createTrip(db: Database, ownerId: string, trip: Trip): Promise<string> {
   const id = randomUUID()
   const now = new Date()
-  await db.transaction(async (tx) => {
+  await allOrNothing(db, async (tx) => {
     await tx.insert(trips).values({ id, ownerId, name: trip.name, createdAt: now, updatedAt: now })
     await tx.insert(partVersions).values(partNames.map((part) => ({ tripId: id, part, version: 1, savedAt: now })))
     for (const part of partNames) await write(tx, id, part, trip[part])
@@ -86,7 +87,7 @@ export async function saveParts(
   changes: readonly PartChange[],
 ): Promise<Versions> {
   const values = changes.map(({ part, value }) => ({ part, value: checkPart(part, value) }))
-  return db.transaction(async (tx) => {
+  return allOrNothing(db, async (tx) => {
     await ownTrip(tx, ownerId, tripId, true)
     const versions = await readVersions(tx, tripId)
     const stale = changes.filter(({ part, base }) => versions[part] !== base)

@@ -15,6 +15,31 @@ beforeAll(async () => {
 })
 afterAll(() => setting?.stop())
 
+describe('many at the same time', () => {
+  it('begin and save trips, and none has to give up', async () => {
+    const people = await Promise.all(Array.from({ length: 8 }, (_, i) => setting.person(`crowd-${i}`)))
+    const trip = {
+      ...demoTrip(),
+      road: { ...demoTrip().road, points: demoTrip().road.points.slice(0, 2), stretches: [] },
+      stops: [],
+    }
+    const statuses = await Promise.all(
+      people.map(async (person) => {
+        const seen: number[] = []
+        for (let i = 0; i < 4; i++) {
+          const begun = await person.ask('POST', '/api/trips', trip)
+          seen.push(begun.status)
+          const bench = { part: 'bench', base: 1, value: trip.bench.slice(i) }
+          const bikes = { part: 'bikes', base: 1, value: trip.bikes }
+          seen.push((await person.ask('PATCH', `/api/trips/${begun.body.id}`, { changes: [bikes, bench] })).status)
+        }
+        return seen
+      }),
+    )
+    expect(new Set(statuses.flat())).toEqual(new Set([201, 200]))
+  })
+})
+
 describe('accounts', () => {
   it('sign up, sign out, sign in', async () => {
     const person = await setting.person('tove')
