@@ -194,7 +194,7 @@ test('nonsense in a passport is refused where it is typed, and nothing saved is 
   await expect(page.getByLabel('Marking')).toHaveValue('45-622')
 
   // Two hundred bolts in a document are too many for one bike, and it says which.
-  const trip = demoTrip()
+  const trip = structuredClone(demoTrip())
   const bolt = trip.bikes[0]!.fasteners[0]!
   trip.bikes[0]!.fasteners = Array.from({ length: 200 }, (_, i) => ({ ...bolt, id: `bolt-${i}` }))
   const answer = await page.request.post('/api/trips', { data: trip })

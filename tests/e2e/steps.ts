@@ -46,6 +46,7 @@ export async function openOwnDemo(
   const account = { name: 'Own', email, password: 'a bicycle of my own' }
   expect((await page.request.post('/api/account', { data: account })).ok()).toBe(true)
   const answer = await page.request.post('/api/trips', { data: { ...demoTrip(), ...change } })
+  expect(answer.ok(), await answer.text()).toBe(true)
   const { id } = (await answer.json()) as { id: string }
   await page.goto(`/trips/${id}/${stage}`)
   await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
