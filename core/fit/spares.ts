@@ -38,10 +38,11 @@ export function wantsOf(bike: Bike, { fixes, hazards }: Pick<Reference, 'fixes' 
   const wants = new Map<string, Want>()
   const strikesWheel = new Set(hazards.filter(({ strikes }) => strikes === 'wheel').map(({ id }) => id))
   const [whole, wheels] = [[wholeBike(bike)], wheelGroups(bike)]
+  const traits = new Map([...whole, ...wheels].map((group) => [group, traitsOf(bike, group.tyre)]))
   for (const fix of fixes) {
     const groups = new Set(fix.answers.flatMap((hazard) => (strikesWheel.has(hazard) ? wheels : whole)))
     for (const group of groups) {
-      if (!appliesTo(fix.applies, traitsOf(bike, group.tyre))) continue
+      if (!appliesTo(fix.applies, traits.get(group)!)) continue
       for (const template of Object.keys(fix.uses)) {
         const classId = forBike(template, bike, group.tyre)
         wants.set(`${classId} ${group.label}`, { bike, group, classId })

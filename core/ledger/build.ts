@@ -71,10 +71,12 @@ export function buildLedger(
   }
 
   for (const bike of trip.bikes) {
+    const [whole, wheels] = [[wholeBike(bike)], wheelGroups(bike)]
+    const traitsOfGroup = new Map([...whole, ...wheels].map((group) => [group, traitsOf(bike, group.tyre)]))
     for (const hazard of reference.hazards) {
-      const groups = hazard.strikes === 'wheel' ? wheelGroups(bike) : [wholeBike(bike)]
+      const groups = hazard.strikes === 'wheel' ? wheels : whole
       for (const group of groups) {
-        const traits = traitsOf(bike, group.tyre)
+        const traits = traitsOfGroup.get(group)!
         if (!appliesTo(hazard.applies, traits)) continue
         const settledBy = forBike(hazard.settledBy, bike, group.tyre)
         const fixes = reference.fixes
