@@ -1,7 +1,6 @@
 import type { Bike, Fastener } from '../bike'
 import { bigWrench } from './place'
 import type { End, Tool } from './tool'
-import { compareTurnings } from './turning'
 import { endsOf, waysTo, type Ways } from './ways'
 
 /**
@@ -45,13 +44,3 @@ function idleHeads(fits: readonly FastenerFit[], tools: readonly Tool[]): End[] 
 
 /** Whether a fastener turns with the tools at hand. */
 export const turnsWith = (fastener: Fastener, tools: readonly Tool[]) => waysTo(fastener, tools).turns
-
-/** Fits of a bike, those that need most care first: uncovered, to borrow, waiting, then the awkward. */
-export function needingCare(fits: readonly FastenerFit[]): FastenerFit[] {
-  const order: Coverage[] = ['uncovered', 'borrowed', 'waits', 'turned']
-  return [...fits].sort(
-    (a, b) =>
-      order.indexOf(a.coverage) - order.indexOf(b.coverage) ||
-      (a.best && b.best ? -compareTurnings(a.best, b.best) : 0),
-  )
-}

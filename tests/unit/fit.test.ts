@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { bikeFrom, catalogue } from '../../catalogue'
 import { demoTrip } from '../../catalogue/demo'
 import { thingSchema, type Head, type Thing } from '../../core/bench'
-import { bikeKinds, usualFasteners, type Bike, type BikeKind, type Fastener } from '../../core/bike'
+import { bikeKinds, placesFor, usualFasteners, type Bike, type BikeKind, type Fastener } from '../../core/bike'
 import {
   bigWrench,
   compareTurnings,
@@ -11,7 +11,6 @@ import {
   demandsOf,
   isTurned,
   lightestAddition,
-  needingCare,
   readDrive,
   readHead,
   spareFit,
@@ -186,10 +185,11 @@ describe('each kind of bike', () => {
       size: 'schrader',
     })
   })
-  it('those that need most care come first', () => {
-    const { fasteners } = crewFit([bikeFrom('folder', 'f')], items('folding-9'))
-    const order = needingCare(fasteners).map(({ coverage }) => coverage)
-    expect(order.lastIndexOf('uncovered')).toBeLessThan(order.indexOf('turned'))
+  it('has places for spokes: a hatch long enough, a seat tube below its post', () => {
+    const { storage, frame } = bikeFrom('full-suspension', 's')
+    expect(placesFor(290, { storage, frame })).toEqual(['Hatch in the down tube'])
+    expect(placesFor(311, { storage, frame })).toEqual([])
+    expect(placesFor(290, bikeFrom('tourer', 't'))).toEqual(['inside the seat tube, wrapped in tape'])
   })
 })
 

@@ -3,7 +3,7 @@ import { catalogue } from '~~/catalogue'
 import { sparesOf } from '~~/core/fit'
 import { classInWords } from '~~/core/supply'
 import { fewestLengths } from '~~/core/wheel'
-import { spokesOf } from '~~/core/bike'
+import { placesFor, spokesOf } from '~~/core/bike'
 
 /** Each spare on the bench, and the bikes it serves; what a bike wants and nothing here serves. */
 const store = useTripStore()
@@ -43,13 +43,10 @@ const spokeName = (id: string) => {
   const spoke = spokes.value.find((one) => one.id === id)!
   return `${spoke.bike.name} ${spoke.place}${spoke.measured ? '' : ', not measured'}`
 }
-/** Places long enough for the longest spoke: what belongs to the bikes, and inside the seat tube. */
+/** Places long enough for the longest spoke. */
 const places = computed(() => {
-  const longestMm = Math.max(0, ...lengths.value.map(({ lengthMm }) => lengthMm)) + 10
-  return bikes.value.flatMap((bike) => [
-    ...bike.storage.filter((place) => place.longestMm >= longestMm).map((place) => `${place.name} (${bike.name})`),
-    ...(bike.frame.seatTubeMm - 150 >= longestMm ? [`inside the seat tube, wrapped in tape (${bike.name})`] : []),
-  ])
+  const longestMm = lengths.value.at(-1)?.lengthMm ?? 0
+  return bikes.value.flatMap((bike) => placesFor(longestMm, bike).map((place) => `${place} (${bike.name})`))
 })
 </script>
 

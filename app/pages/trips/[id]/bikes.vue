@@ -63,7 +63,7 @@ function rename(event: Event) {
           </MenuItems>
         </Menu>
       </div>
-      <nav class="-mb-px mt-2 flex flex-wrap gap-x-1" aria-label="Rooms of this stage">
+      <nav class="-mb-px mt-2 flex gap-x-1 overflow-x-auto whitespace-nowrap" aria-label="Rooms of this stage">
         <button
           v-for="one in rooms"
           :key="one.id"
