@@ -36,16 +36,18 @@ const not = (because: string): SpareFit => ({ verdict: 'does not fit', because }
 /** All parts that the fixes of a bike may use, each once for each kind of wheel it goes to. */
 export function wantsOf(bike: Bike, { fixes, hazards }: Pick<Reference, 'fixes' | 'hazards'>): Want[] {
   const wants = new Map<string, Want>()
-  const strikesWheel = new Set(hazards.filter(({ strikes }) => strikes === 'wheel').map(({ id }) => id))
   const [whole, wheels] = [[wholeBike(bike)], wheelGroups(bike)]
   const traits = new Map([...whole, ...wheels].map((group) => [group, traitsOf(bike, group.tyre)]))
-  for (const fix of fixes) {
-    const groups = new Set(fix.answers.flatMap((hazard) => (strikesWheel.has(hazard) ? wheels : whole)))
-    for (const group of groups) {
-      if (!appliesTo(fix.applies, traits.get(group)!)) continue
-      for (const template of Object.keys(fix.uses)) {
-        const classId = forBike(template, bike, group.tyre)
-        wants.set(`${classId} ${group.label}`, { bike, group, classId })
+  for (const hazard of hazards) {
+    for (const group of hazard.strikes === 'wheel' ? wheels : whole) {
+      const ofGroup = traits.get(group)!
+      if (!appliesTo(hazard.applies, ofGroup)) continue
+      for (const fix of fixes) {
+        if (!fix.answers.includes(hazard.id) || !appliesTo(fix.applies, ofGroup)) continue
+        for (const template of Object.keys(fix.uses)) {
+          const classId = forBike(template, bike, group.tyre)
+          wants.set(`${classId} ${group.label}`, { bike, group, classId })
+        }
       }
     }
   }

@@ -250,6 +250,11 @@ describe('spares', () => {
     ])
     expect(fitFor(bike, spoke(283)).some(({ because }) => because.includes('length not measured'))).toBe(true)
   })
+  it('a bike wants what may fail on it, and nothing else: no cleats with flat pedals', () => {
+    const wanted = (of: Bike) => wantsOf(of, catalogue).map(({ classId }) => classId)
+    expect(wanted(bike)).toContain('cleat-two')
+    expect(wanted({ ...bike, pedals: 'flat' }).filter((id) => id.startsWith('cleat'))).toEqual([])
+  })
   it('quick links go by speeds, pads by shape, hangers by theirs, cables by length', () => {
     expect(verdicts(bike, thing('link-11'))[0]).toBe('does not fit: speeds 11, not 12')
     expect(verdicts(bike, thing('pads-b2'))[0]).toBe('does not fit: shape B2, not B1')
