@@ -115,26 +115,28 @@ export function linksWhenNew({
   return linksForLargest(frame.chainstayMm, Math.max(...chainrings), Math.max(...sprockets))
 }
 
+/** The sizes of a bike, with one of its tyres in mind, that a template may ask for. */
+const sizes: Readonly<Record<string, (bike: Bike, tyre: Tyre) => string | number | undefined>> = {
+  bead: (_, tyre) => readTyreSize(tyre.size)?.beadMm,
+  valve: ({ valve }) => valve,
+  speeds: ({ speeds }) => speeds,
+  hanger: ({ hanger }) => hanger,
+  cleat: ({ pedals }) => (pedals === 'three-bolt' ? 'three' : 'two'),
+  pad: ({ padShape }) => padShape,
+  // Of the two sides of a front wheel the braked one works harder.
+  spokeFront: (bike) => spokeToAskFor(bike, 'front left'),
+  spokeRearLeft: (bike) => spokeToAskFor(bike, 'rear left'),
+  spokeRearDrive: (bike) => spokeToAskFor(bike, 'rear right'),
+}
+
 /**
  * Puts a bike's own sizes into a template such as "tube-{bead}".
- * Known marks: bead, valve, speeds, hanger, cleat, pad, spokeFront, spokeRearLeft,
- * spokeRearDrive.
+ *
+ * @throws RangeError where a mark is none of `sizes`
  */
 export function forBike(template: string, bike: Bike, tyre: Tyre): string {
-  const sizes: Record<string, string | number | undefined> = {
-    bead: readTyreSize(tyre.size)?.beadMm,
-    valve: bike.valve,
-    speeds: bike.speeds,
-    hanger: bike.hanger,
-    cleat: bike.pedals === 'three-bolt' ? 'three' : 'two',
-    pad: bike.padShape,
-    // Of the two sides of a front wheel the braked one works harder.
-    spokeFront: spokeToAskFor(bike, 'front left'),
-    spokeRearLeft: spokeToAskFor(bike, 'rear left'),
-    spokeRearDrive: spokeToAskFor(bike, 'rear right'),
-  }
   return template.replace(/\{(\w+)\}/g, (mark, name: string) => {
-    const size = sizes[name]
+    const size = sizes[name]?.(bike, tyre)
     if (size === undefined) throw new RangeError(`${mark} is not a size of a bike`)
     return String(size)
   })

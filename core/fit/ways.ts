@@ -37,17 +37,17 @@ const holding = (drive: Drive, { torqueNm }: Setting): Setting => ({
 })
 
 /** Ends that hold the nut of a fastener; undefined where none has to be held. */
-export function holdersOf(fastener: Fastener, tools: readonly Tool[]): End[] | undefined {
+export function holdersOf(fastener: Fastener, ends: readonly End[]): End[] | undefined {
   if (!fastener.counterhold) return undefined
   const nut = holding(fastener.counterhold, settingOf(fastener))
-  return endsOf(tools).filter(({ head }) => isTurned(turnWith(head, nut)))
+  return ends.filter(({ head }) => isTurned(turnWith(head, nut)))
 }
 
 /** Ends that lend their lever to a head which has none. */
-export function leversFor(head: Head, setting: Setting, tools: readonly Tool[]): End[] {
+export function leversFor(head: Head, setting: Setting, ends: readonly End[]): End[] {
   if (head.turnedByMm === null || head.leverMm > 0) return []
   const shank = holding({ profile: 'flats', size: head.turnedByMm }, { ...setting, torqueNm: 0 })
-  return endsOf(tools).filter(
+  return ends.filter(
     (lever) =>
       lever.head.leverMm > 0 &&
       isTurned(turnWith(lever.head, shank)) &&
@@ -66,7 +66,7 @@ export const together = (a: End, b: End) => a.tool !== b.tool || (a.tool.comesAp
 export function waysTo(fastener: Fastener, tools: readonly Tool[]): Ways {
   if (byHand(fastener)) return { byTool: new Map(), best: undefined, turns: true, useful: [] }
   const setting = settingOf(fastener)
-  const holders = holdersOf(fastener, tools)
+  const holders = holdersOf(fastener, endsOf(tools))
   const useful = holders ? holders.map(({ head }) => head) : []
   const byTool = new Map<Tool, Way>()
   let best: Way | undefined
@@ -99,7 +99,7 @@ function foundWith(tool: Tool, head: Head, setting: Setting, tools: readonly Too
   let found: Found = { head, turning, second: null }
   if (turning.reason !== 'no-own-lever') return found
   const end = { tool, head }
-  for (const lever of leversFor(head, setting, [...tools, bigWrench])) {
+  for (const lever of leversFor(head, setting, endsOf([...tools, bigWrench]))) {
     if (!together(end, lever)) continue
     useful.push(head, lever.head)
     if (lever.tool === bigWrench && !tools.includes(bigWrench)) continue

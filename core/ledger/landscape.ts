@@ -220,8 +220,8 @@ export class Landscape extends Resupply {
       lost += (weight * (lossH[i]! + lossH[i + 1]!)) / 2
       passing += weight * this.passersBy[i]!
       if (wrenchH) {
-        const way = (node: number) => Math.min(wrenchH[node]!, lossH[node]!)
-        toWrench += (weight * (way(i) + way(i + 1))) / 2
+        const ways = Math.min(wrenchH[i]!, lossH[i]!) + Math.min(wrenchH[i + 1]!, lossH[i + 1]!)
+        toWrench += (weight * ways) / 2
       }
     }
     const mean = (sum: number) => (weightedKm > 0 ? sum / weightedKm : 0)
