@@ -1,0 +1,61 @@
+import { calc, calcUsage } from './calc'
+import { demo } from './demo'
+import { fit, fits } from './fit'
+import { gaps } from './gaps'
+import { gpx } from './gpx'
+import { kit } from './kit'
+import { ledger } from './ledger'
+import { road } from './road'
+import { schema } from './schema'
+import { solve } from './solve'
+import { faultLines } from '../core/trip'
+import { UsageError } from './usage'
+
+/** A command takes its words and answers with what is to be printed as JSON, or with plain text. */
+type Command = (words: string[]) => unknown
+
+const commands: Record<string, { run: Command; usage: string }> = {
+  schema: { run: schema, usage: 'schema' },
+  gpx: { run: gpx, usage: 'gpx FILE' },
+  road: { run: road, usage: 'road TRIP [--text]' },
+  gaps: { run: gaps, usage: 'gaps TRIP [--text]' },
+  ledger: { run: ledger, usage: 'ledger TRIP' },
+  solve: { run: solve, usage: 'solve LEDGER [--proof] [--brute]' },
+  kit: { run: kit, usage: 'kit TRIP' },
+  fits: { run: fits, usage: 'fits TRIP [--text]' },
+  fit: {
+    run: fit,
+    usage:
+      'fit --fastener hex8 --torque 48 --head hex8 --lever-mm 65 [--recess-mm 0] [--reach-mm 25] [--body-mm 8] [--room-mm 100] [--swing-deg 360] [--gap-mm 6] [--thick-mm 6] [--open-end-only] [--spins] [--hand-n 400]',
+  },
+  calc: { run: calc, usage: calcUsage },
+  demo: { run: demo, usage: 'demo [--gpx]' },
+}
+
+function helpText(): string {
+  const lines = Object.values(commands).map(({ usage }) => `  rag-tin ${usage}`)
+  return `usage:\n${lines.join('\n')}\nFILE, TRIP and LEDGER may be "-" for standard input.`
+}
+
+/** What a command says and how it ends: 0 when it did its work, 2 when it was asked wrongly. */
+export interface Answer {
+  readonly status: 0 | 2
+  readonly stdout: string
+  readonly stderr: string
+}
+
+const refused = (lines: string): Answer => ({ status: 2, stdout: '', stderr: `${lines}\n` })
+
+/** Runs the command that the words of a command line name. */
+export async function answerTo([name, ...words]: string[]): Promise<Answer> {
+  const command = name === undefined ? undefined : commands[name]
+  if (!command) return refused(`${name ? `“${name}” is not a command\n` : ''}${helpText()}`)
+  try {
+    const answer = await command.run(words)
+    return { status: 0, stdout: typeof answer === 'string' ? answer : `${JSON.stringify(answer)}\n`, stderr: '' }
+  } catch (error) {
+    const lines = error instanceof UsageError ? [error.message, `usage: rag-tin ${command.usage}`] : faultLines(error)
+    if (!lines) throw error
+    return refused(lines.join('\n'))
+  }
+}
