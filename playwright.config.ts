@@ -3,8 +3,9 @@ import { defineConfig } from '@playwright/test'
 /** The real interface against a real server; ./test starts both and says where. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  // Two files side by side: most of the time is spent waiting. Each test has riders and trips of its own.
+  // Two tests side by side: most of the time is spent waiting. Each test has riders and trips of its own.
   workers: 2,
+  fullyParallel: true,
   // Generous: a slow machine is no fault of the interface.
   timeout: 240_000,
   expect: { timeout: 20_000 },

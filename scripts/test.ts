@@ -29,14 +29,49 @@ function run(words: string[], environment: Record<string, string> = {}): Promise
   })
 }
 
-/** A check that passes or fails as one. */
-async function check(name: string, words: string[]): Promise<void> {
-  console.log(`\n— ${name}`)
-  if (await run(words)) tally.passed++
-  else {
-    tally.failed++
-    console.error(`✗ ${name} failed`)
-  }
+/** A program that passes or fails as one check. */
+interface Check {
+  readonly name: string
+  readonly words: readonly string[]
+}
+
+/** Makes one check, with what it says shown at its end: others may be running beside it. */
+function check({ name, words }: Check): Promise<void> {
+  return new Promise((resolve) => {
+    const child = spawn('npx', ['--no-install', ...words])
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => (said += String(piece)))
+    child.once('close', (code) => {
+      console.log(`\n— ${name}${said.trim() && `\n${said.trim()}`}`)
+      if (code === 0) tally.passed++
+      else {
+        tally.failed++
+        console.error(`✗ ${name} failed`)
+      }
+      resolve()
+    })
+  })
+}
+
+// Two lanes of about the same length, side by side.
+const typesOfTheApp: Check[] = [{ name: 'Types of the app and the server', words: ['nuxt', 'typecheck'] }]
+const theRest: Check[] = [
+  { name: 'Format (Prettier)', words: ['prettier', '--check', '--log-level=warn', '.'] },
+  { name: 'Lint (ESLint)', words: ['eslint', '.', '--max-warnings=0'] },
+  {
+    name: 'Boundaries between folders',
+    words: ['depcruise', 'app', 'core', 'catalogue', 'cli', 'server', 'scripts'],
+  },
+  { name: 'Unused files, exports and packages (knip)', words: ['knip'] },
+  {
+    name: 'Types of the core, which knows neither browser nor Node.js',
+    words: ['tsc', '-p', 'tsconfig.core.json'],
+  },
+  { name: 'Types of core, command line, scripts and tests', words: ['tsc', '-p', 'tsconfig.plain.json'] },
+]
+
+async function checkInTurn(checks: readonly Check[]): Promise<void> {
+  for (const each of checks) await check(each)
 }
 
 function addReport(path: string, count: (report: never) => Tally, ok: boolean): void {
@@ -91,14 +126,8 @@ async function main(): Promise<void> {
   mkdirSync(results, { recursive: true })
   ensurePrograms(...mariadbPrograms, chromium)
 
-  await check('Format (Prettier)', ['prettier', '--check', '--log-level=warn', '.'])
   buildIfStale()
-  await check('Lint (ESLint)', ['eslint', '.', '--max-warnings=0'])
-  await check('Boundaries between folders', ['depcruise', 'app', 'core', 'catalogue', 'cli', 'server', 'scripts'])
-  await check('Unused files, exports and packages (knip)', ['knip'])
-  await check('Types of the core, which knows neither browser nor Node.js', ['tsc', '-p', 'tsconfig.core.json'])
-  await check('Types of core, command line, scripts and tests', ['tsc', '-p', 'tsconfig.plain.json'])
-  await check('Types of the app and the server', ['nuxt', 'typecheck'])
+  await Promise.all([checkInTurn(typesOfTheApp), checkInTurn(theRest)])
   await vitest()
 
   let mariadb: RunningMariadb | undefined

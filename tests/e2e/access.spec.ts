@@ -1,99 +1,94 @@
 import { expect, test } from '@playwright/test'
 import { beginTrip, expectNoAxeViolations, openDemo, rowOf, signUp } from './steps'
 
-for (const scheme of ['light', 'dark'] as const) {
-  test.describe(`axe finds nothing, ${scheme}`, () => {
-    test.use({ colorScheme: scheme })
+test.describe('axe finds nothing, by day or by night,', () => {
+  test('at the door and among the trips', async ({ page }) => {
+    await page.goto('/')
+    await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+    await expectNoAxeViolations(page)
+    await page.getByRole('button', { name: 'Sign up', exact: true }).click()
+    await expectNoAxeViolations(page)
+    await signUp(page, 'Axe')
+    await expectNoAxeViolations(page)
+    await beginTrip(page, 'Empty')
+    await expectNoAxeViolations(page)
+    await page.getByRole('heading', { name: 'Road', exact: true }).click()
+    for (const key of ['b', 'w']) {
+      await page.keyboard.press(key)
+      await expectNoAxeViolations(page)
+    }
+  })
 
-    test('at the door and among the trips', async ({ page }) => {
-      await page.goto('/')
-      await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
-      await expectNoAxeViolations(page)
-      await page.getByRole('button', { name: 'Sign up', exact: true }).click()
-      await expectNoAxeViolations(page)
-      await signUp(page, 'Axe')
-      await expectNoAxeViolations(page)
-      await beginTrip(page, 'Empty')
-      await expectNoAxeViolations(page)
-      await page.getByRole('heading', { name: 'Road', exact: true }).click()
-      for (const key of ['b', 'w']) {
-        await page.keyboard.press(key)
-        await expectNoAxeViolations(page)
-      }
-    })
-
-    test('on Weigh, its panels and the dialogs of the frame', async ({ page }) => {
-      await openDemo(page, 'weigh')
-      await expect(page.getByText(/from the best kit there is, proved/)).toBeVisible({ timeout: 60_000 })
-      await expectNoAxeViolations(page)
-      await rowOf(page, 'Mini pump').first().click()
-      await page.getByText('Limits and assumptions').click()
-      await expectNoAxeViolations(page)
-      for (const [key, name] of [
-        ['?', 'Keys'],
-        ['/', 'Find in this trip'],
-      ] as const) {
-        await page.keyboard.press(key)
-        await expect(page.getByRole('dialog').getByRole('heading', { name })).toBeVisible()
-        await expectNoAxeViolations(page)
-        await page.keyboard.press('Escape')
-        await expect(page.getByRole('dialog')).toHaveCount(0)
-      }
-    })
-
-    test('on Bench and its dialogs', async ({ page }) => {
-      await openDemo(page, 'bench')
-      await expectNoAxeViolations(page)
-      await page.getByRole('button', { name: 'Take from the catalogue' }).click()
-      await expectNoAxeViolations(page)
-      await page.getByRole('button', { name: 'Close' }).click()
-      await page.getByRole('button', { name: 'Change Mini pump' }).first().click()
-      await expectNoAxeViolations(page)
-    })
-
-    test('in every room of Bikes, and where a fastener is changed', async ({ page }) => {
-      await openDemo(page, 'bikes')
-      await expectNoAxeViolations(page)
-      await page.locator('#point-rear-wheel').click()
-      await expectNoAxeViolations(page)
-      await page.getByRole('button', { name: 'Change Nipples, rear' }).click()
+  test('on Weigh, its panels and the dialogs of the frame', async ({ page }) => {
+    await openDemo(page, 'weigh')
+    await expect(page.getByText(/from the best kit there is, proved/)).toBeVisible({ timeout: 60_000 })
+    await expectNoAxeViolations(page)
+    await rowOf(page, 'Mini pump').first().click()
+    await page.getByText('Limits and assumptions').click()
+    await expectNoAxeViolations(page)
+    for (const [key, name] of [
+      ['?', 'Keys'],
+      ['/', 'Find in this trip'],
+    ] as const) {
+      await page.keyboard.press(key)
+      await expect(page.getByRole('dialog').getByRole('heading', { name })).toBeVisible()
       await expectNoAxeViolations(page)
       await page.keyboard.press('Escape')
-      for (const room of ['What turns what', 'Which spares fit', 'Sums']) {
-        await page.getByRole('button', { name: room }).click()
-        await expectNoAxeViolations(page)
-      }
-    })
-
-    test('on Road, with hours and surfaces open', async ({ page }) => {
-      await openDemo(page, 'road')
-      await page.getByRole('button', { name: 'More about Brannock' }).click()
-      await page.getByText('Surfaces', { exact: false }).first().click()
-      await expectNoAxeViolations(page)
-    })
-
-    test('on a small screen, its balance and its claims', async ({ browser }) => {
-      const context = await browser.newContext({
-        viewport: { width: 390, height: 844 },
-        hasTouch: true,
-        isMobile: true,
-        colorScheme: scheme,
-      })
-      const page = await context.newPage()
-      await openDemo(page, 'weigh')
-      await expectNoAxeViolations(page)
-      await page.getByText('no hour on foot').filter({ visible: true }).tap()
-      await expect(page.getByRole('dialog').getByRole('heading', { name: 'The balance' }).first()).toBeVisible()
-      await expectNoAxeViolations(page)
-      await page.getByRole('button', { name: 'Close' }).tap()
-      await rowOf(page, 'Mini pump').first().tap()
-      await expect(page.getByRole('dialog').getByRole('heading', { name: 'Claims' })).toBeVisible()
-      await expect(page.getByRole('button', { name: 'Close' })).toHaveCount(1)
-      await expectNoAxeViolations(page)
-      await context.close()
-    })
+      await expect(page.getByRole('dialog')).toHaveCount(0)
+    }
   })
-}
+
+  test('on Bench and its dialogs', async ({ page }) => {
+    await openDemo(page, 'bench')
+    await expectNoAxeViolations(page)
+    await page.getByRole('button', { name: 'Take from the catalogue' }).click()
+    await expectNoAxeViolations(page)
+    await page.getByRole('button', { name: 'Close' }).click()
+    await page.getByRole('button', { name: 'Change Mini pump' }).first().click()
+    await expectNoAxeViolations(page)
+  })
+
+  test('in every room of Bikes, and where a fastener is changed', async ({ page }) => {
+    await openDemo(page, 'bikes')
+    await expectNoAxeViolations(page)
+    await page.locator('#point-rear-wheel').click()
+    await expectNoAxeViolations(page)
+    await page.getByRole('button', { name: 'Change Nipples, rear' }).click()
+    await expectNoAxeViolations(page)
+    await page.keyboard.press('Escape')
+    for (const room of ['What turns what', 'Which spares fit', 'Sums']) {
+      await page.getByRole('button', { name: room }).click()
+      await expectNoAxeViolations(page)
+    }
+  })
+
+  test('on Road, with hours and surfaces open', async ({ page }) => {
+    await openDemo(page, 'road')
+    await page.getByRole('button', { name: 'More about Brannock' }).click()
+    await page.getByText('Surfaces', { exact: false }).first().click()
+    await expectNoAxeViolations(page)
+  })
+
+  test('on a small screen, its balance and its claims', async ({ browser }) => {
+    const context = await browser.newContext({
+      viewport: { width: 390, height: 844 },
+      hasTouch: true,
+      isMobile: true,
+    })
+    const page = await context.newPage()
+    await openDemo(page, 'weigh')
+    await expectNoAxeViolations(page)
+    await page.getByText('no hour on foot').filter({ visible: true }).tap()
+    await expect(page.getByRole('dialog').getByRole('heading', { name: 'The balance' }).first()).toBeVisible()
+    await expectNoAxeViolations(page)
+    await page.getByRole('button', { name: 'Close' }).tap()
+    await rowOf(page, 'Mini pump').first().tap()
+    await expect(page.getByRole('dialog').getByRole('heading', { name: 'Claims' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Close' })).toHaveCount(1)
+    await expectNoAxeViolations(page)
+    await context.close()
+  })
+})
 
 test('the first page stays light: at most 250 kB of JavaScript, and no solver', async ({ page }) => {
   const scripts: { url: string; bytes: number }[] = []

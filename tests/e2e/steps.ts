@@ -83,9 +83,22 @@ export async function takeFromCatalogue(page: Page, names: readonly string[]): P
   await dialog.getByRole('button', { name: 'Close' }).click()
 }
 
+/** Axe finds nothing, by day; and by night nothing that could be otherwise then: the contrasts. */
 export async function expectNoAxeViolations(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
+  await inScheme(page, 'light', 'day')
+  const byDay = await new AxeBuilder({ page }).analyze()
+  await inScheme(page, 'dark', 'night')
+  const byNight = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze()
+  await inScheme(page, 'light', 'day')
+  const violations = [...byDay.violations, ...byNight.violations]
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual(
     [],
   )
+}
+
+async function inScheme(page: Page, colorScheme: 'light' | 'dark', name: 'day' | 'night'): Promise<void> {
+  await page.emulateMedia({ colorScheme })
+  await expect(page.locator(`html[data-scheme=${name}]`)).toHaveCount(1)
+  // Colours glide from one scheme to the other.
+  await page.evaluate(() => Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => null))))
 }
