@@ -8,6 +8,7 @@ import {
   readHead,
   thatWouldTurn,
   turnWith,
+  usualHandN,
   type End,
   type FastenerFit,
 } from '../core/fit'
@@ -19,10 +20,10 @@ import { numberOption, UsageError, wordsOf } from './usage'
 export function fits(words: string[]): unknown {
   const { trip, text } = tripDocument(words)
   const tools = trip.bench.filter(({ heads }) => heads.length > 0)
-  const { fasteners, idle } = crewFit(trip.bikes, tools)
+  const { fasteners, idle } = crewFit(trip.bikes, tools, trip.dials.handMostN)
   const nameOf = (end: End) => trip.bench.find(({ id }) => id === end.tool.id)?.name ?? end.tool.id
   const cover = (fit: FastenerFit) =>
-    fit.coverage === 'turned' ? undefined : thatWouldTurn(fit.fastener, tools, catalogue.items)[0]
+    fit.coverage === 'turned' ? undefined : thatWouldTurn(fit.fastener, tools, catalogue.items, trip.dials.handMostN)[0]
   if (text) {
     const rows = fasteners.map((fit) => {
       const { bike, fastener, best, coverage } = fit
@@ -82,6 +83,7 @@ export function fit(words: string[]): unknown {
     'body-mm': { type: 'string' },
     'thick-mm': { type: 'string' },
     spins: { type: 'boolean' },
+    'hand-n': { type: 'string' },
   } as const)
   if (positionals.length > 0) throw new UsageError(`“${positionals[0]}” is not expected here`)
   if (values.fastener === undefined) throw new UsageError('--fastener is needed')
@@ -97,6 +99,7 @@ export function fit(words: string[]): unknown {
   })
   const { verdict, reason, handN } = turnWith(head, {
     drive: readDrive(values.fastener, '--fastener'),
+    handMostN: numberOption(values['hand-n'] ?? String(usualHandN), 'hand-n', 50, 1500),
     torqueNm: numberOption(values.torque ?? '0', 'torque', 0, 300),
     recessMm: numberOption(values['recess-mm'] ?? '0', 'recess-mm', 0, 400),
     roomMm: numberOption(values['room-mm'] ?? '100', 'room-mm', 1, 500),

@@ -147,10 +147,15 @@ const wearNow = ({ bikes }: Trip, of: Landscape) =>
   Object.fromEntries(bikes.map((bike) => [bike.id, wearOf(bike, of, catalogue)]))
 
 let fit: FitView | undefined
+let fitOfHandN = 0
 
-/** The fit as it stands; it hangs on bikes and bench only. */
+/** The fit as it stands; it hangs on bikes, bench and hands only. */
 function fitNow(changed: ChangedParts): FitView {
-  if (!fit || changed.bikes || changed.bench) fit = fitView(trip!.bikes, trip!.bench, catalogue.items)
+  const { handMostN } = trip!.dials
+  if (!fit || changed.bikes || changed.bench || handMostN !== fitOfHandN) {
+    fit = fitView(trip!.bikes, trip!.bench, catalogue.items, handMostN)
+    fitOfHandN = handMostN
+  }
   return fit
 }
 

@@ -42,6 +42,8 @@ export const rimSchema = z.object({
   depthMm: z.number().min(5).max(120).default(22),
   /** Widest pressure its maker allows, bar; null where unknown. */
   mostBar: z.number().gt(0).max(15).nullable().default(null),
+  /** Stem of the valve that is in it, mm; null where nobody has measured. */
+  stemMm: z.number().min(10).max(150).nullable().default(null),
   /** The hole for the valve takes a thick one. */
   wideValveHole: z.boolean().default(false),
 })

@@ -35,7 +35,9 @@ export function unlocks(
   const tools = trip.bench.filter(({ heads }) => heads.length > 0)
   const fasteners = [...new Set(built.stuck.flatMap((stuck) => stuck.fasteners))]
   const tried = new Set(
-    fasteners.flatMap((fastener) => thatWouldTurn(fastener, tools, reference.items).slice(0, triedForEach)),
+    fasteners.flatMap((fastener) =>
+      thatWouldTurn(fastener, tools, reference.items, trip.dials.handMostN).slice(0, triedForEach),
+    ),
   )
   const { netH } = chooseFast(built.ledger)
   return [...tried]

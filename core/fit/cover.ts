@@ -1,6 +1,7 @@
 import type { CatalogueItem } from '../bench'
 import type { Fastener } from '../bike'
 import { lightestCover } from '../cover'
+import { usualHandN } from './force'
 import type { Tool } from './tool'
 import { waysTo } from './ways'
 
@@ -9,9 +10,10 @@ export function thatWouldTurn(
   fastener: Fastener,
   tools: readonly Tool[],
   items: readonly CatalogueItem[],
+  handMostN = usualHandN,
 ): CatalogueItem[] {
   return items
-    .filter((item) => item.heads.length > 0 && waysTo(fastener, [...tools, item]).turns)
+    .filter((item) => item.heads.length > 0 && waysTo(fastener, [...tools, item], handMostN).turns)
     .sort((a, b) => a.massG - b.massG)
 }
 
@@ -31,8 +33,9 @@ export function lightestAddition(
   uncovered: readonly Fastener[],
   tools: readonly Tool[],
   items: readonly CatalogueItem[],
+  handMostN = usualHandN,
 ): LightestAddition {
-  const coverers = uncovered.map((fastener) => new Set(thatWouldTurn(fastener, tools, items)))
+  const coverers = uncovered.map((fastener) => new Set(thatWouldTurn(fastener, tools, items, handMostN)))
   const hopeless = uncovered.filter((_, i) => coverers[i]!.size === 0)
   const hopeful = coverers.filter((set) => set.size > 0)
   const candidates = items.map((item) => ({

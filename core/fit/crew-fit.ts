@@ -1,4 +1,5 @@
 import type { Bike, Fastener } from '../bike'
+import { usualHandN } from './force'
 import { bigWrench } from './place'
 import type { End, Tool } from './tool'
 import { endsOf, waysTo, type Ways } from './ways'
@@ -21,19 +22,29 @@ export interface CrewFit {
   readonly idle: End[]
 }
 
-/** Every fastener of every bike against every head at hand. */
-export function crewFit(bikes: readonly Pick<Bike, 'id' | 'fasteners'>[], tools: readonly Tool[]): CrewFit {
-  const fasteners = bikes.flatMap((bike) => bike.fasteners.map((fastener) => fitOf(bike.id, fastener, tools)))
+/**
+ * Every fastener of every bike against every head at hand.
+ *
+ * @param handMostN the most a hand gives, N
+ */
+export function crewFit(
+  bikes: readonly Pick<Bike, 'id' | 'fasteners'>[],
+  tools: readonly Tool[],
+  handMostN = usualHandN,
+): CrewFit {
+  const fasteners = bikes.flatMap((bike) =>
+    bike.fasteners.map((fastener) => fitOf(bike.id, fastener, tools, handMostN)),
+  )
   return { fasteners, idle: idleHeads(fasteners, tools) }
 }
 
-function fitOf(bike: string, fastener: Fastener, tools: readonly Tool[]): FastenerFit {
-  const ways = waysTo(fastener, tools)
-  return { bike, fastener, ...ways, coverage: ways.turns ? 'turned' : withoutTools(fastener, tools) }
+function fitOf(bike: string, fastener: Fastener, tools: readonly Tool[], handMostN: number): FastenerFit {
+  const ways = waysTo(fastener, tools, handMostN)
+  return { bike, fastener, ...ways, coverage: ways.turns ? 'turned' : withoutTools(fastener, tools, handMostN) }
 }
 
-function withoutTools(fastener: Fastener, tools: readonly Tool[]): Coverage {
-  if (waysTo(fastener, [...tools, bigWrench]).turns) return 'borrowed'
+function withoutTools(fastener: Fastener, tools: readonly Tool[], handMostN: number): Coverage {
+  if (waysTo(fastener, [...tools, bigWrench], handMostN).turns) return 'borrowed'
   return fastener.canWait === '' ? 'uncovered' : 'waits'
 }
 

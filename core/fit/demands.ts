@@ -1,4 +1,5 @@
 import type { Fastener } from '../bike'
+import { usualHandN } from './force'
 import { settingOf, turnWith } from './turn'
 import { isTurned } from './turning'
 import type { End, Tool } from './tool'
@@ -11,14 +12,16 @@ import { endsOf, holdersOf, leversFor, together } from './ways'
  * The sets say exactly when `waysTo` finds a way with the tools that are carried: one that turns it by itself, or
  * a head without a lever and a spanner that lends it one; and where a nut has to be held, one that holds it, which
  * must be another tool than the one that turns, unless that one comes apart.
+ *
+ * @param handMostN the most a hand gives, N
  */
-export function demandsOf(fastener: Fastener, tools: readonly Tool[]): ReadonlySet<Tool>[] {
-  return withoutImplied(allDemands(fastener, tools))
+export function demandsOf(fastener: Fastener, tools: readonly Tool[], handMostN = usualHandN): ReadonlySet<Tool>[] {
+  return withoutImplied(allDemands(fastener, tools, handMostN))
 }
 
-function allDemands(fastener: Fastener, tools: readonly Tool[]): ReadonlySet<Tool>[] {
+function allDemands(fastener: Fastener, tools: readonly Tool[], handMostN: number): ReadonlySet<Tool>[] {
   if (fastener.drive.profile === 'by-hand') return []
-  const setting = settingOf(fastener)
+  const setting = settingOf(fastener, handMostN)
   const ends = endsOf(tools)
   const turners = ends.filter(({ head }) => isTurned(turnWith(head, setting)))
   let demands: ReadonlySet<Tool>[] = [toolsOf(turners)]
@@ -29,7 +32,7 @@ function allDemands(fastener: Fastener, tools: readonly Tool[]): ReadonlySet<Too
       demands = demands.flatMap((demand) => [new Set([...demand, end.tool]), new Set([...demand, ...toolsOf(levers)])])
     }
   }
-  const holders = holdersOf(fastener, ends)
+  const holders = holdersOf(fastener, setting, ends)
   return holders ? [...demands, toolsOf(holders), ...besides(turners, holders)] : demands
 }
 

@@ -42,16 +42,17 @@ export function fitView(
   bikes: readonly Pick<Bike, 'id' | 'fasteners'>[],
   bench: readonly Thing[],
   items: readonly CatalogueItem[],
+  handMostN: number,
 ): FitView {
   const tools = bench.filter(({ heads }) => heads.length > 0)
-  const { fasteners, idle } = crewFit(bikes, tools)
+  const { fasteners, idle } = crewFit(bikes, tools, handMostN)
   const open = fasteners.filter(({ coverage }) => coverage === 'uncovered' || coverage === 'borrowed')
   const uncovered = open.filter(({ coverage }) => coverage === 'uncovered').map(({ fastener }) => fastener)
-  const addition = lightestAddition(uncovered, tools, items)
+  const addition = lightestAddition(uncovered, tools, items, handMostN)
   const idleByThing: Record<string, string[]> = {}
   for (const { tool, head } of idle) (idleByThing[tool.id] ??= []).push(headInWords(head))
   const wouldTurn = (fit: FastenerFit) => {
-    const item = open.includes(fit) ? thatWouldTurn(fit.fastener, tools, items)[0] : undefined
+    const item = open.includes(fit) ? thatWouldTurn(fit.fastener, tools, items, handMostN)[0] : undefined
     return item ? { item: item.id, massG: item.massG } : null
   }
   return {

@@ -1,10 +1,11 @@
 /**
- * What a hand gives at the end of a lever, N. Planning values: comfortable to 250, limit 400; of the order of
- * the one-handed pull of a standing man in the tables of DIN 33411-5 and of "Human Engineering Design Data
- * Digest" (2000), both named from memory.
+ * The most a hand gives at the end of a lever where nobody has said, N. Planning value, of the order of the
+ * one-handed pull of a standing man in the tables of DIN 33411-5 and of "Human Engineering Design Data Digest"
+ * (2000), both named from memory. Hands differ by a factor of two and more.
  */
-export const handComfortableN = 250
-export const handLimitN = 400
+export const usualHandN = 400
+/** The share of that which a hand pulls with ease: 250 N of 400. Planning value, from the same. */
+export const easyShare = 0.625
 
 /**
  * Force at the hand for a torque: torque ÷ lever.

@@ -1,3 +1,4 @@
+import { pumpsThatHold } from '../air'
 import type { Thing } from '../bench'
 import { forBike, readTyreSize, traitsOf, wheelGroups, wholeBike, type Bike, type WheelGroup } from '../bike'
 import { appliesTo } from '../hazard'
@@ -24,8 +25,6 @@ export interface Want {
 
 /** A tube stretched or folded by more than this share of its range does not serve. Planning value. */
 const tubeStretch = 0.1
-/** A valve must stand out of the rim so far for a pump to hold on, mm; less, and few pumps do. Planning values. */
-const stemOutMm = { good: 15, least: 8 }
 /** A tyre wider than the one it replaces by more may rub, mm. Planning value. */
 const widerMm = 6
 
@@ -135,10 +134,10 @@ function stemFit({ measures }: Pick<Thing, 'measures'>, { bike, group }: Want): 
   const depthMm = Math.max(...wheelsOf(group).map((wheel) => bike.rims[wheel].depthMm))
   const { stemMm } = measures
   if (stemMm === null) return doubtful('stem not measured')
-  const outMm = stemMm - depthMm
-  if (outMm >= stemOutMm.good) return undefined
+  const pumps = pumpsThatHold(stemMm, depthMm)
+  if (pumps === 'most') return undefined
   const because = `stem of ${stemMm} mm in a rim ${depthMm} mm deep`
-  return outMm < stemOutMm.least ? not(`${because}: no pump holds on`) : doubtful(`${because}: few pumps hold on`)
+  return pumps === 'none' ? not(`${because}: no pump holds on`) : doubtful(`${because}: few pumps hold on`)
 }
 
 export const wheelsOf = ({ label }: Pick<WheelGroup, 'label'>): ('front' | 'rear')[] =>

@@ -1,6 +1,6 @@
 import type { Head } from '../bench'
 import { hardestNm, type Drive, type Fastener } from '../bike'
-import { handComfortableN, handForceN, handLimitN } from './force'
+import { easyShare, handForceN } from './force'
 import { holdOf } from './holds'
 import { worstOf, type FitReason, type Turning } from './turning'
 
@@ -22,15 +22,17 @@ const closed: ReadonlySet<Head['profile']> = new Set(['ring', 'socket'])
 /** Jaws that go between narrow flats only when they are thin enough. */
 const jaws: ReadonlySet<Head['profile']> = new Set(['open-end', 'ring', 'adjustable', 'pliers'])
 
-/** How a fastener stands, seen by one tool: the drive that is turned, and what is around it. */
+/** How a fastener stands, seen by one tool: the drive that is turned, what is around it, and whose hand pulls. */
 export type Setting = Pick<Fastener, 'recessMm' | 'roomMm' | 'swingDeg' | 'openEndOnly' | 'gapMm'> & {
   readonly drive: Drive
   readonly torqueNm: number
+  /** The most a hand gives, N. */
+  readonly handMostN: number
 }
 
-export function settingOf(fastener: Fastener): Setting {
+export function settingOf(fastener: Fastener, handMostN: number): Setting {
   const { drive, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = fastener
-  return { drive, torqueNm: hardestNm(fastener), recessMm, roomMm, swingDeg, openEndOnly, gapMm }
+  return { drive, torqueNm: hardestNm(fastener), handMostN, recessMm, roomMm, swingDeg, openEndOnly, gapMm }
 }
 
 /** What keeps a head off before it comes to pulling; made once each, for most heads do not fit most fasteners. */
@@ -51,7 +53,7 @@ function cannot(reason: FitReason): Turning {
  * @param leverMm lever that turns it, where it is not its own
  */
 export function turnWith(head: Head, setting: Setting, leverMm = head.leverMm): Turning {
-  const { drive, torqueNm, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = setting
+  const { drive, torqueNm, handMostN, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = setting
   const held = holdOf(head, drive, torqueNm)
   if (held.verdict === 'cannot') return cannot(held.reason)
 
@@ -66,9 +68,9 @@ export function turnWith(head: Head, setting: Setting, leverMm = head.leverMm): 
   if (head.setNm && torqueNm > head.setNm.most) return cannot('set-too-low')
 
   const handN = handForceN(torqueNm, leverMm)
-  if (handN > handLimitN) return { verdict: 'cannot', reason: 'no-lever', handN }
+  if (handN > handMostN) return { verdict: 'cannot', reason: 'no-lever', handN }
   const findings: Turning[] = [{ ...held, handN }]
-  if (handN > handComfortableN) findings.push({ verdict: 'awkward', reason: 'hard-pull', handN })
+  if (handN > easyShare * handMostN) findings.push({ verdict: 'awkward', reason: 'hard-pull', handN })
   if (!head.spins && swingDeg < 2 * step) findings.push({ verdict: 'awkward', reason: 'small-bites', handN })
   return worstOf(findings)
 }

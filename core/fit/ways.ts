@@ -1,5 +1,6 @@
 import type { Head } from '../bench'
 import type { Drive, Fastener } from '../bike'
+import { usualHandN } from './force'
 import { bigWrench } from './place'
 import { settingOf, turnWith, type Setting } from './turn'
 import type { End, Tool } from './tool'
@@ -26,9 +27,10 @@ export interface Ways {
 const byHand = (fastener: Fastener) => fastener.drive.profile === 'by-hand'
 
 /** How a nut is held: by anything that gets hold of it and bears the torque. */
-const holding = (drive: Drive, { torqueNm }: Setting): Setting => ({
+const holding = (drive: Drive, { torqueNm, handMostN }: Setting): Setting => ({
   drive,
   torqueNm,
+  handMostN,
   recessMm: 0,
   roomMm: Infinity,
   swingDeg: 360,
@@ -37,9 +39,13 @@ const holding = (drive: Drive, { torqueNm }: Setting): Setting => ({
 })
 
 /** Ends that hold the nut of a fastener; undefined where none has to be held. */
-export function holdersOf(fastener: Fastener, ends: readonly End[]): End[] | undefined {
-  if (!fastener.counterhold) return undefined
-  const nut = holding(fastener.counterhold, settingOf(fastener))
+export function holdersOf(
+  { counterhold }: Pick<Fastener, 'counterhold'>,
+  setting: Setting,
+  ends: readonly End[],
+): End[] | undefined {
+  if (!counterhold) return undefined
+  const nut = holding(counterhold, setting)
   return ends.filter(({ head }) => isTurned(turnWith(head, nut)))
 }
 
@@ -62,11 +68,15 @@ export function endsOf(tools: readonly Tool[]): End[] {
 /** Whether two ends can be used at the same time. */
 export const together = (a: End, b: End) => a.tool !== b.tool || (a.tool.comesApart && a.head !== b.head)
 
-/** All ways to turn a fastener with the tools at hand. */
-export function waysTo(fastener: Fastener, tools: readonly Tool[]): Ways {
+/**
+ * All ways to turn a fastener with the tools at hand.
+ *
+ * @param handMostN the most a hand gives, N
+ */
+export function waysTo(fastener: Fastener, tools: readonly Tool[], handMostN = usualHandN): Ways {
   if (byHand(fastener)) return { byTool: new Map(), best: undefined, turns: true, useful: [] }
-  const setting = settingOf(fastener)
-  const holders = holdersOf(fastener, endsOf(tools))
+  const setting = settingOf(fastener, handMostN)
+  const holders = holdersOf(fastener, setting, endsOf(tools))
   const useful = holders ? holders.map(({ head }) => head) : []
   const byTool = new Map<Tool, Way>()
   let best: Way | undefined

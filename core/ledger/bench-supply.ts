@@ -1,6 +1,6 @@
-import { cartridgesFor, fillWh, plainAirBar, rideableShare, seatingShare, tyreVolumeMl, usualBar } from '../air'
+import { cartridgesFor, fillWh, plainAirBar, rideableShare, rideBarOf, seatingShare, volumeOf } from '../air'
 import type { Thing } from '../bench'
-import { readTyreSize, type Bike, type Tyre, type WheelGroup } from '../bike'
+import type { Bike, Tyre, WheelGroup } from '../bike'
 import { spareFit, wantsOf, type Want } from '../fit'
 import type { Fix, TyreAmount } from '../fix'
 import type { Reference } from '../reference'
@@ -116,15 +116,6 @@ export class BenchSupply {
       }
     }
   }
-}
-
-/** The pressure a tyre is ridden at. */
-export function rideBarOf(tyre: Tyre): number {
-  return tyre.rideBar ?? usualBar(readTyreSize(tyre.size)?.widthMm ?? 50)
-}
-
-export function volumeOf(tyre: Tyre): number {
-  return tyreVolumeMl(readTyreSize(tyre.size) ?? { widthMm: 50, beadMm: 622 })
 }
 
 const isSameSet = (a: ReadonlySet<string>, b: ReadonlySet<string>) =>

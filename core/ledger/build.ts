@@ -1,4 +1,4 @@
-import { rideableShare, strokesPerMinute, strokesTo } from '../air'
+import { rideableShare, rideBarOf, strokesPerMinute, strokesTo, volumeOf } from '../air'
 import type { Thing } from '../bench'
 import { forBike, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { bestHands, handSuccess } from '../crew'
@@ -8,7 +8,7 @@ import { appliesTo, bikeFactor, lifeLeft, poissonAtLeast, wornOutAtLeast, type H
 import type { Reference } from '../reference'
 import { legsOfGap, type Gap, type Survey } from '../road'
 import type { Trip } from '../trip'
-import { BenchSupply, rideBarOf, volumeOf, type Draw } from './bench-supply'
+import { BenchSupply, type Draw } from './bench-supply'
 import { Landscape, type Exposure } from './landscape'
 import { ledgerFormat, type Ledger, type LedgerClaim, type LedgerFix } from './schema'
 import { TurningNeeds } from './turning-needs'
@@ -66,7 +66,7 @@ export function buildLedger(
   const supply = new BenchSupply(trip, reference)
   const bench: Bench = {
     supply,
-    turning: new TurningNeeds(trip.bench),
+    turning: new TurningNeeds(trip.bench, trip.dials.handMostN),
     conditions: stockConditions(trip.bench, supply),
   }
 

@@ -25,7 +25,11 @@ export class TurningNeeds {
   private readonly demandsOfFastener = new Map<Fastener, { plain: Demand[]; withWrench: Demand[] }>()
   private readonly torqueTools: Tool[]
 
-  constructor(bench: readonly Thing[]) {
+  /** @param handMostN the most a hand gives, N */
+  constructor(
+    bench: readonly Thing[],
+    private readonly handMostN: number,
+  ) {
     this.tools = bench.filter(({ heads }) => heads.length > 0)
     this.torqueTools = this.tools.map((tool) => ({ ...tool, heads: tool.heads.filter(({ setNm }) => setNm !== null) }))
   }
@@ -55,8 +59,8 @@ export class TurningNeeds {
     let demands = this.demandsOfFastener.get(fastener)
     if (!demands) {
       demands = {
-        plain: demandsOf(fastener, this.tools).map(ids),
-        withWrench: demandsOf(fastener, [...this.tools, bigWrench])
+        plain: demandsOf(fastener, this.tools, this.handMostN).map(ids),
+        withWrench: demandsOf(fastener, [...this.tools, bigWrench], this.handMostN)
           .filter((demand) => !demand.has(bigWrench))
           .map(ids),
       }
@@ -69,7 +73,7 @@ export class TurningNeeds {
     const { least, most } = fastener.torqueNm
     const inRange = ({ setNm }: Head) => setNm !== null && setNm.least <= most && setNm.most >= least
     const tools = this.torqueTools.map((tool) => ({ ...tool, heads: tool.heads.filter(inRange) }))
-    const plain = demandsOf(fastener, tools).map(ids)
+    const plain = demandsOf(fastener, tools, this.handMostN).map(ids)
     return { plain, withWrench: plain }
   }
 

@@ -1,4 +1,4 @@
-import { pressureLimit, usualBar } from '../air'
+import { pressureLimit, rideBarOf } from '../air'
 import type { Thing } from '../bench'
 import { linksWhenNew, readTyreSize, type Bike } from '../bike'
 import type { WearOnRoad } from '../ledger'
@@ -16,12 +16,21 @@ export interface KnownTrip {
   readonly bikes: number
   readonly bench: readonly Pick<Thing, 'name' | 'measures'>[]
   readonly roadKm: number | null
+  /** The most a hand of the crew gives, N. */
+  readonly handMostN?: number
   /** How the bike wears on that road. */
   readonly wear?: readonly WearOnRoad[]
 }
 
 /** Inputs of the sums, as far as the trip knows them. */
-export function knownInputs({ bike, bikes, bench, roadKm, wear = [] }: KnownTrip): Readonly<Record<string, Known>> {
+export function knownInputs({
+  bike,
+  bikes,
+  bench,
+  roadKm,
+  handMostN,
+  wear = [],
+}: KnownTrip): Readonly<Record<string, Known>> {
   const known: Record<string, Known> = {}
   const say = (id: string, value: SumValues[string] | null | undefined, from: string) => {
     if (value !== null && value !== undefined) known[id] = { value, from }
@@ -35,6 +44,7 @@ export function knownInputs({ bike, bikes, bench, roadKm, wear = [] }: KnownTrip
   }
   if (roadKm !== null && roadKm > 0) say('roadKm', roadKm, 'the road of this trip')
   for (const of of wear) fromWear(of, say)
+  say('handMostN', handMostN, 'this trip')
   if (bikes > 0) {
     say('bikes', bikes, 'this trip')
     say('tyres', 2 * bikes, 'this trip')
@@ -50,13 +60,8 @@ function fromBike(bike: Bike, say: Say): void {
   const size = readTyreSize(tyres.rear.size)
   say('tyre', tyres.rear.size, `${name}, rear tyre`)
   if (size) {
-    const rideBar = tyres.rear.rideBar
-    say(
-      'rideBar',
-      rideBar ?? Number(usualBar(size.widthMm).toFixed(2)),
-      rideBar === null ? 'usual for its width' : name,
-    )
-    say('bar', rideBar ?? Number(usualBar(size.widthMm).toFixed(2)), rideBar === null ? 'usual for its width' : name)
+    const from = tyres.rear.rideBar === null ? 'usual for its width' : name
+    for (const id of ['rideBar', 'bar']) say(id, rideBarOf(tyres.rear), from)
     say('wheelMm', size.beadMm + 2 * size.widthMm, `${name}, rear tyre`)
   }
   const limit = pressureLimit(bike, 'rear')

@@ -1,6 +1,6 @@
 import { tyreVolumeMl } from '../air'
 import { tyreSizeOf } from '../bike'
-import { handComfortableN, handForceN, handLimitN } from '../fit'
+import { easyShare, handForceN, usualHandN } from '../fit'
 import { decant, leftAlong, sealantMl, sealantWet, tapeM, tapeTurns, threadM } from '../stuff'
 import { reading, type Sum } from './sum'
 
@@ -251,7 +251,7 @@ export const force: Sum = {
   name: 'Force at the hand',
   asks: 'How hard must one pull?',
   formula: 'F = torque / lever',
-  source: 'comfortable to 250 N, limit 400 N: planning values of the order of DIN 33411-5',
+  source: 'a hand gives some 400 N, 250 with ease: planning values of the order of DIN 33411-5',
   inputs: [
     {
       kind: 'amount',
@@ -264,9 +264,20 @@ export const force: Sum = {
       off: { share: 0.2 },
     },
     { kind: 'amount', id: 'leverMm', label: 'Lever', amount: 'length', least: 5, most: 1000, plain: 65 },
+    {
+      kind: 'amount',
+      id: 'handMostN',
+      label: 'A hand gives at most',
+      amount: 'force',
+      least: 50,
+      most: 1500,
+      plain: usualHandN,
+    },
   ],
   reckon(values) {
     const { number } = reading(values)
+    const mostN = number('handMostN')
+    const easyN = easyShare * mostN
     const pull = (leverMm: number) => handForceN(number('torqueNm'), leverMm)
     const levers = Array.from({ length: 20 }, (_, i) => 40 + i * 15)
     const handN = pull(number('leverMm'))
@@ -276,19 +287,19 @@ export const force: Sum = {
         {
           id: 'comfortable',
           label: 'Comfortable from a lever of',
-          value: (number('torqueNm') / handComfortableN) * 1000,
+          value: (number('torqueNm') / easyN) * 1000,
           amount: 'length',
         },
-        { id: 'least', label: 'Not possible below', value: (number('torqueNm') / handLimitN) * 1000, amount: 'length' },
+        { id: 'least', label: 'Not possible below', value: (number('torqueNm') / mostN) * 1000, amount: 'length' },
       ],
-      warnings: handN > handLimitN ? ['More than a hand gives: no lever arm.'] : [],
+      warnings: handN > mostN ? ['More than a hand gives: no lever arm.'] : [],
       chart: {
         x: { label: 'lever', amount: 'length' },
         y: { label: 'at the hand', amount: 'force' },
         curves: [{ label: 'force', points: levers.map((mm) => [mm, pull(mm)]) }],
         levels: [
-          { label: 'comfortable', at: handComfortableN },
-          { label: 'limit', at: handLimitN },
+          { label: 'comfortable', at: easyN },
+          { label: 'limit', at: mostN },
         ],
       },
     }

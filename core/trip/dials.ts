@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { usualHandN } from '../fit'
 import { walkingMethods } from '../road'
 
 /** The settings a school of thought differs in. Every default is a planning value. */
@@ -22,5 +23,7 @@ export const dialsSchema = z.object({
   helper: z.number().min(0).max(1).default(0.05),
   /** Hours until a lift comes, where one may be called; null where not. */
   liftWaitH: z.number().min(0).max(500).nullable().default(null),
+  /** The most a hand of the crew gives at the end of a lever, N. */
+  handMostN: z.number().min(50).max(1500).default(usualHandN),
 })
 export type Dials = z.infer<typeof dialsSchema>

@@ -132,3 +132,9 @@ export function amountInWords(value: number, amount: Amount, system: UnitSystem)
   const customaryUnit = customary[amount][system]
   return `${inUnit(value, customaryUnit)} ${customaryUnit.unit}`.trim()
 }
+
+/** A range as this person reads it, at once: "4–6 N·m". */
+export function rangeInWords(least: number, most: number, amount: Amount, system: UnitSystem): string {
+  const upTo = amountInWords(most, amount, system)
+  return least === most ? upTo : `${inUnit(least, customary[amount][system])}–${upTo}`
+}

@@ -197,7 +197,7 @@ describe('weighed things', () => {
       kit,
       built,
       wear: {},
-      fit: fitView(trip.bikes, trip.bench, catalogue.items),
+      fit: fitView(trip.bikes, trip.bench, catalogue.items, trip.dials.handMostN),
       problems: [],
     }
   })

@@ -57,7 +57,7 @@ const reckoning = (change: Partial<Reckoning> = {}): Reckoning => ({
   kit,
   built,
   wear: {},
-  fit: fitView(trip.bikes, trip.bench, catalogue.items),
+  fit: fitView(trip.bikes, trip.bench, catalogue.items, trip.dials.handMostN),
   problems: [],
   ...change,
 })

@@ -1,6 +1,6 @@
 import { catalogue } from '../../catalogue'
 import type { Fastener } from '../../core/bike'
-import { crewFit, fitView } from '../../core/fit'
+import { crewFit, fitView, usualHandN } from '../../core/fit'
 import { medianMs, ms, say } from './measure'
 
 /** Six bikes with sixty fasteners each, against tools with forty heads: the fit of a large crew. */
@@ -24,7 +24,7 @@ export async function benchFit(): Promise<void> {
   const laid = tools.map((tool) => ({ ...tool, count: 1, condition: 1, pin: null, from: tool.id, note: '' }))
   say(
     'the same, with the lightest thing for each that is uncovered',
-    ms(await medianMs(() => fitView(bikes, laid, catalogue.items))),
+    ms(await medianMs(() => fitView(bikes, laid, catalogue.items, usualHandN))),
     '',
   )
 }

@@ -42,6 +42,24 @@ describe('adding and removing tools', () => {
       { numRuns: 2000 },
     )
   })
+  it('a stronger hand never makes a fastener worse, and turns what a weaker one turns', () => {
+    fc.assert(
+      fc.property(
+        anyFastener,
+        anyTools,
+        fc.double({ min: 50, max: 1500, noNaN: true }),
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        (fastener, tools, handN, times) => {
+          const [weak, strong] = [handN, handN * times].map((mostN) => waysTo(fastener, tools, mostN))
+          if (weak!.best) expect(compareTurnings(strong!.best!, weak!.best)).toBeLessThanOrEqual(0)
+          if (weak!.turns) expect(strong!.turns).toBe(true)
+          const demands = demandsOf(fastener, tools, handN)
+          expect(demands.every((demand) => demand.size > 0)).toBe(weak!.turns)
+        },
+      ),
+      { numRuns: 2000 },
+    )
+  })
   it('without the only tool that turns it a fastener is uncovered, borrowed for or waits', () => {
     fc.assert(
       fc.property(anyFastener, anyTools, (fastener, tools) => {
@@ -356,6 +374,17 @@ describe('in the ledger', () => {
         .flatMap(({ fixes }) => fixes.filter(({ id }) => id.startsWith(fix)).map(({ uses }) => uses.cartridge))
     expect(new Set(cartridges('mule', 'swap-tube-gas'))).toEqual(new Set([2]))
     expect(new Set(cartridges('fox', 'swap-tube-gas'))).toEqual(new Set([1]))
+  })
+  it('a bolt too tight for the hands of the crew keeps its fix away', () => {
+    const cranks = ({ ledger }: ReturnType<typeof build>) =>
+      ledger.claims
+        .filter(({ id }) => id.startsWith('crank-loose/mule'))
+        .flatMap(({ fixes }) => fixes.map(({ id }) => id))
+    expect(cranks(build(demo.bench))).toContain('tighten-crank')
+    const weak = { ...demo, dials: { ...demo.dials, handMostN: 150 } }
+    const built = buildLedger(weak, survey, catalogue)
+    expect(cranks(built)).not.toContain('tighten-crank')
+    expect(built.stuck.some(({ fix, bike }) => fix === 'tighten-crank' && bike === 'mule')).toBe(true)
   })
   it('a fastener nobody turns keeps its fix away, and says so', () => {
     const { ledger, stuck } = build(demo.bench.filter(({ heads }) => heads.length === 0))

@@ -47,7 +47,8 @@ function dropStock(id: string) {
   const { [id]: _, ...rest } = draft.value.units
   draft.value.units = rest
 }
-function keep() {
+async function keep(submit: Event) {
+  if (!(await wellFilled(submit))) return
   try {
     emit('keep', checkAgainst(thingSchema, { ...draft.value, name: draft.value.name.trim() }))
   } catch (error) {

@@ -55,7 +55,8 @@ function setDrive(of: 'drive' | 'counterhold', profile: string, size?: string) {
   }
 }
 
-function keep() {
+async function keep(submit: Event) {
+  if (!(await wellFilled(submit))) return
   try {
     faults.value = changeFastener(
       props.bike,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Pencil } from '@lucide/vue'
 import { driveInWords, type Bike, type Fastener } from '~~/core/bike'
+import { rangeInWords } from '~~/core/units'
 import { coverageWords } from '~/composables/useFits'
 
 /** A fastener, what turns it, and how hard. */
@@ -8,18 +9,19 @@ const props = defineProps<{ bike: Bike; fastener: Fastener; showsPart?: boolean 
 defineEmits<{ edit: [] }>()
 const { fitOf, standingOf } = useFits()
 const { words } = useFitWords()
+const { system } = useView()
 
 const fit = computed(() => fitOf(props.bike, props.fastener))
 const standing = computed(() => standingOf(fit.value))
 const torque = computed(() => {
   const { least, most } = props.fastener.torqueNm
-  return most === 0 ? '' : least === most ? `${most} N·m` : `${least}–${most} N·m`
+  return most === 0 ? '' : rangeInWords(least, most, 'torque', system.value)
 })
 </script>
 
 <template>
   <li
-    class="grid grid-cols-[1.1rem_minmax(0,1fr)_5.2rem_5.6rem_2rem] items-baseline gap-x-2 border-b border-line px-4 py-1.5"
+    class="grid grid-cols-[1.1rem_minmax(0,1fr)_5.2rem_6.4rem_2rem] items-baseline gap-x-2 border-b border-line px-4 py-1.5"
   >
     <StandingMark :standing="standing" class="translate-y-0.5" />
     <span class="min-w-0">

@@ -146,10 +146,13 @@ const edited = shallowRef<Open>()
         </li>
       </ul>
     </section>
-    <p class="px-4 pt-4 text-xs text-soft">
-      Forces and torques are planning values: a hand pulls 250 N with ease and 400 N at most. The maker’s manual
-      decides; brakes, steering and carbon deserve a mechanic.
-    </p>
+    <div class="flex flex-wrap items-start gap-x-4 gap-y-2 px-4 pt-5">
+      <HandField class="w-44" />
+      <p class="min-w-0 flex-1 basis-72 pt-1 text-xs text-soft">
+        Forces and torques are planning values, and hands differ. The maker’s manual decides; brakes, steering and
+        carbon deserve a mechanic.
+      </p>
+    </div>
     <FastenerDialog
       v-if="edited"
       :bike="edited.bike"

@@ -24,6 +24,8 @@ const needing = computed(() =>
 const showsAll = ref(false)
 const shown = computed(() => (part.value || showsAll.value ? fasteners.value : needing.value))
 const edited = shallowRef<{ fastener: Fastener; isNew: boolean }>()
+const ends = ['front', 'rear'] as const
+const wheels = computed(() => ends.filter((end) => !part.value || [`${end} tyre`, `${end} wheel`].includes(part.value)))
 const torqueKeys = computed(() => shown.value.filter(({ wantsTorqueKey }) => wantsTorqueKey))
 
 function addFastener() {
@@ -65,6 +67,7 @@ const pick = (picked: BikePart | '') => (part.value = picked)
       <div v-if="lines.length" class="grid grid-cols-2 gap-x-4 gap-y-2 px-4 py-2 md:grid-cols-4">
         <PassportField v-for="line in lines" :key="`${bike.id} ${line.path.join('.')}`" :bike="bike" :line="line" />
       </div>
+      <WheelDoubts :bike="bike" :wheels="wheels" />
       <StorageList v-if="part === 'frame' || part === 'mounts'" :bike="bike" />
       <p v-if="!lines.length" class="px-4 py-1 text-sm text-soft">
         The passport says nothing more of it than its fasteners.

@@ -77,6 +77,7 @@ const wheel = (end: 'front' | 'rear'): PassportLine[] => [
   yes('Rim with hooks', ['rims', end, 'hooked']),
   length('Rim depth at the valve', ['rims', end, 'depthMm'], 5, 120),
   pressure('Rim allows', ['rims', end, 'mostBar'], 'not known'),
+  length('Stem of the valve in it', ['rims', end, 'stemMm'], 10, 150, 'not measured'),
   yes('Wide hole for the valve', ['rims', end, 'wideValveHole']),
   choice('Valves of the bike', ['valve'], { presta: 'Presta', schrader: 'Schrader' }),
   count('Spoke holes', ['wheels', end, 'holes'], 8, 72),

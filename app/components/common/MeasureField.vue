@@ -52,7 +52,10 @@ function commit() {
   emit('update:modelValue', read.value)
 }
 
-function giveUp() {
+/** Takes back what was typed; where there is nothing to take back the key is for whatever the field stands in. */
+function giveUp(key: KeyboardEvent) {
+  if (typed.value === shown.value) return
+  key.stopPropagation()
   typed.value = shown.value
   error.value = ''
 }

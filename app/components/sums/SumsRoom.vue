@@ -14,6 +14,7 @@ const known = computed(() =>
     bike: props.knownFrom,
     bikes: store.trip?.bikes.length ?? 0,
     bench: store.trip?.bench ?? [],
+    handMostN: store.trip?.dials.handMostN,
     roadKm: kit.reckoning?.lengthKm ?? null,
     wear: props.knownFrom && kit.reckoning?.wear[props.knownFrom.id],
   }),

@@ -88,6 +88,7 @@ function set<K extends keyof Dials>(key: K, value: Dials[K], label: string) {
         :most="1"
         @update:model-value="$event !== null && set('helper', $event, 'passers-by')"
       />
+      <HandField />
     </div>
   </details>
 </template>

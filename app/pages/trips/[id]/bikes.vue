@@ -31,14 +31,18 @@ function rename(event: Event) {
 <template>
   <div class="pb-4">
     <header class="sticky top-0 z-20 border-b border-line bg-paper px-4 pt-3">
-      <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
+      <div class="flex items-center gap-x-3 gap-y-2">
         <h1 class="text-2xl">Bikes</h1>
-        <div class="flex flex-wrap gap-1" role="group" aria-label="Bikes of this trip">
+        <div
+          class="-m-1 flex min-w-0 gap-1 overflow-x-auto p-1 md:flex-wrap"
+          role="group"
+          aria-label="Bikes of this trip"
+        >
           <button
             v-for="one in bikes"
             :key="one.id"
             type="button"
-            class="knob max-w-52 min-h-7!"
+            class="knob max-w-52 min-w-20 min-h-7! md:min-w-0"
             :class="one.id === bike?.id ? 'border-petrol! bg-petrol-wash!' : ''"
             :aria-pressed="one.id === bike?.id"
             :title="one.name"
@@ -48,7 +52,9 @@ function rename(event: Event) {
           </button>
         </div>
         <Menu as="div" class="relative ml-auto">
-          <MenuButton class="knob min-h-7!"><Plus :size="15" aria-hidden="true" />A bike</MenuButton>
+          <MenuButton class="knob min-h-7!"
+            ><Plus :size="15" aria-hidden="true" /><span class="max-md:sr-only">A bike</span></MenuButton
+          >
           <MenuItems class="sheet absolute right-0 z-30 mt-1 w-56 p-1 shadow-lg">
             <MenuItem v-for="start in bikeStarts" :key="start.id" v-slot="{ active }" as="template">
               <button

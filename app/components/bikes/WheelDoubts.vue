@@ -1,0 +1,38 @@
+<script setup lang="ts">
+import { wheelDoubts, type WheelDoubt } from '~~/core/air'
+import type { Bike } from '~~/core/bike'
+import { amountInWords } from '~~/core/units'
+
+/** What speaks against riding the wheels as the passport has them. */
+const props = defineProps<{ bike: Bike; wheels: readonly ('front' | 'rear')[] }>()
+const { system } = useView()
+
+const bar = (value: number) => amountInWords(value, 'pressure', system.value)
+const mm = (value: number) => amountInWords(value, 'length', system.value)
+
+function words(doubt: WheelDoubt): string {
+  switch (doubt.about) {
+    case 'pressure':
+      return `${bar(doubt.rideBar)} is more than ${bar(doubt.limit.bar)}: ${doubt.limit.because}. The tyre may come off.`
+    case 'valve':
+      return `a valve of ${mm(doubt.stemMm)} in a rim ${mm(doubt.depthMm)} deep: ${doubt.pumps === 'few' ? 'few pumps hold' : 'no pump holds'} on.`
+  }
+}
+const found = computed(() =>
+  props.wheels.flatMap((wheel) =>
+    wheelDoubts(props.bike, wheel).map((doubt) => ({ wheel, about: doubt.about, words: words(doubt) })),
+  ),
+)
+</script>
+
+<template>
+  <ul
+    v-if="found.length"
+    class="mx-4 my-2 border-l-4 border-madder pl-2 text-sm"
+    aria-label="Look at this before riding"
+  >
+    <li v-for="doubt in found" :key="`${doubt.wheel} ${doubt.about}`">
+      <span class="font-bold first-letter:uppercase">{{ doubt.wheel }} wheel:</span> {{ doubt.words }}
+    </li>
+  </ul>
+</template>
