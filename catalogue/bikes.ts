@@ -69,6 +69,21 @@ const rimRear = [45, 37, 45, 18] as const
 
 const carbon = { wantsTorqueKey: true }
 
+/** What bikes for trails have in common: drive, discs, levers. */
+const trailGear = [
+  ...runningGear('presta'),
+  ...axlesByKey,
+  ...crankByBolt,
+  chainringBolts(torx(25), 3),
+  pedalsByKey(8),
+  cassette,
+  one('Hanger bolt', 'derailleur', hex(8), [20, 25], { role: 'hanger-bolt' }),
+  ...derailleur(torx(25), hex(3), hex(5)),
+  ...discBrakes(hex(3), torx(25), 6),
+  shifterClamp(torx(25)),
+  leverClamps(torx(25)),
+]
+
 /**
  * Kinds of bike that a passport may start from, each with its proportions, its usual parts and its fasteners.
  * Every size is a planning value, to be checked on the bike itself.
@@ -147,17 +162,7 @@ const starts: Record<BikeKind, Start> = {
     bottleMounts: 2,
     pushFactor: 1.2,
     fasteners: [
-      ...runningGear('presta'),
-      ...axlesByKey,
-      ...crankByBolt,
-      chainringBolts(torx(25), 3),
-      pedalsByKey(8),
-      cassette,
-      one('Hanger bolt', 'derailleur', hex(8), [20, 25], { role: 'hanger-bolt' }),
-      ...derailleur(torx(25), hex(3), hex(5)),
-      ...discBrakes(hex(3), torx(25), 6),
-      shifterClamp(torx(25)),
-      leverClamps(torx(25)),
+      ...trailGear,
       ...stem(hex(4), hex(4)),
       headsetCap(hex(5)),
       ...seat(hex(4)),
@@ -198,17 +203,7 @@ const starts: Record<BikeKind, Start> = {
     pushFactor: 1.25,
     storage: [{ name: 'Hatch in the down tube', volumeMl: 700, longestMm: 320 }],
     fasteners: [
-      ...runningGear('presta'),
-      ...axlesByKey,
-      ...crankByBolt,
-      chainringBolts(torx(25), 3),
-      pedalsByKey(8),
-      cassette,
-      one('Hanger bolt', 'derailleur', hex(8), [20, 25], { role: 'hanger-bolt' }),
-      ...derailleur(torx(25), hex(3), hex(5)),
-      ...discBrakes(hex(3), torx(25), 6),
-      shifterClamp(torx(25)),
-      leverClamps(torx(25)),
+      ...trailGear,
       ...stem(hex(5), hex(5), carbon),
       headsetCap(hex(5)),
       ...seat(hex(5), carbon),

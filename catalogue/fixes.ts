@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { fixSchema, type Fix } from '../core/fix'
 
 const tyres = ['puncture', 'tubeless-hole', 'burped-bead']
+const brokenSpokes = ['spoke-front-left', 'spoke-front-right', 'spoke-rear-left', 'spoke-rear-drive']
 const gas = 'Compressed gas: the cartridge freezes skin and flies off if loosened under pressure; ask your carrier before flying.'
 
 /**
@@ -63,12 +64,13 @@ const written: z.input<typeof fixSchema>[] = [
   { id: 'change-rotor-bolt', name: 'fit a rotor bolt', answers: ['rotor-bolt'], uses: { 'rotor-bolt': 1 }, turns: ['rotor-bolt'], technique: 'tighten', minutes: 8, grade: 'lasting' },
   { id: 'check-rotor-bolts', name: 'tighten the remaining rotor bolts', answers: ['rotor-bolt'], turns: ['rotor-bolt'], technique: 'tighten', minutes: 5, grade: 'to the next shop', holds: 0.85 },
   // Wheels
-  { id: 'change-front-spoke', name: 'fit a measured spoke', answers: ['spoke-front'], needs: ['lever', 'inflate-{valve}'], uses: { 'spoke-{spokeFront}': 1 }, turns: ['nipple-front', 'axle-front'], air: 'pump', technique: 'change-spoke', minutes: 40, grade: 'lasting' },
+  { id: 'change-front-left-spoke', name: 'fit a measured spoke', answers: ['spoke-front-left'], needs: ['lever', 'inflate-{valve}'], uses: { 'spoke-{spokeFrontLeft}': 1 }, turns: ['nipple-front', 'axle-front'], air: 'pump', technique: 'change-spoke', minutes: 40, grade: 'lasting' },
+  { id: 'change-front-right-spoke', name: 'fit a measured spoke', answers: ['spoke-front-right'], needs: ['lever', 'inflate-{valve}'], uses: { 'spoke-{spokeFrontRight}': 1 }, turns: ['nipple-front', 'axle-front'], air: 'pump', technique: 'change-spoke', minutes: 40, grade: 'lasting' },
   { id: 'change-left-spoke', name: 'fit a measured spoke', answers: ['spoke-rear-left'], needs: ['lever', 'inflate-{valve}'], uses: { 'spoke-{spokeRearLeft}': 1 }, turns: ['nipple-rear', 'axle-rear'], air: 'pump', technique: 'change-spoke', minutes: 40, grade: 'lasting' },
   { id: 'change-drive-spoke', name: 'take the cassette off, fit a measured spoke', answers: ['spoke-rear-drive'], applies: { none: ['free-drive-side'] }, needs: ['lever', 'inflate-{valve}'], uses: { 'spoke-{spokeRearDrive}': 1 }, turns: ['lockring', 'nipple-rear', 'axle-rear'], air: 'pump', technique: 'change-drive-spoke', minutes: 60, grade: 'lasting' },
   { id: 'change-free-drive-spoke', name: 'fit a measured spoke', answers: ['spoke-rear-drive'], applies: { all: ['free-drive-side'] }, needs: ['lever', 'inflate-{valve}'], uses: { 'spoke-{spokeRearDrive}': 1 }, air: 'pump', turns: ['nipple-rear', 'axle-rear'], technique: 'change-spoke', minutes: 40, grade: 'lasting' },
-  { id: 'fibre-spoke', name: 'tie in a fibre spoke', answers: ['spoke-front', 'spoke-rear-left', 'spoke-rear-drive'], uses: { 'fibre-spoke': 1 }, turns: ['nipple-{wheel}'], technique: 'change-spoke', minutes: 30, grade: 'to the next shop', holds: 0.9 },
-  { id: 'true-without', name: 'true the wheel around the missing spoke', answers: ['spoke-front', 'spoke-rear-left', 'spoke-rear-drive'], turns: ['nipple-{wheel}'], technique: 'true-wheel', minutes: 20, grade: 'to the next shop', holds: 0.65 },
+  { id: 'fibre-spoke', name: 'tie in a fibre spoke', answers: brokenSpokes, uses: { 'fibre-spoke': 1 }, turns: ['nipple-{wheel}'], technique: 'change-spoke', minutes: 30, grade: 'to the next shop', holds: 0.9 },
+  { id: 'true-without', name: 'true the wheel around the missing spoke', answers: brokenSpokes, turns: ['nipple-{wheel}'], technique: 'true-wheel', minutes: 20, grade: 'to the next shop', holds: 0.65 },
   { id: 'true-wheel', name: 'true the wheel', answers: ['wheel-out-of-true'], turns: ['nipple-{wheel}'], technique: 'true-wheel', minutes: 25, grade: 'lasting', holds: 0.95 },
   // Bolts
   { id: 'change-rack-bolt', name: 'fit an M5 bolt', answers: ['rack-bolt'], uses: { 'rack-bolt': 1 }, turns: ['rack-bolt'], technique: 'tighten', minutes: 8, grade: 'lasting' },

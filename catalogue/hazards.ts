@@ -73,8 +73,13 @@ const written: z.input<typeof hazardSchema>[] = [
     caution: 'Brakes decide over life: walk steep descents with one brake, and leave bleeding to a mechanic.',
   },
   {
-    kind: 'sudden', id: 'spoke-front', name: 'front spoke broken', settledBy: 'spoke-{spokeFront}', per1000km: 0.03,
-    severity: 0.35, onBike: [{ when: 'rack', times: 1.2 }],
+    // Of the two sides of a front wheel the one with a disc works harder.
+    kind: 'sudden', id: 'spoke-front-left', name: 'front left spoke broken', settledBy: 'spoke-{spokeFrontLeft}',
+    per1000km: 0.015, severity: 0.35, onBike: [{ when: 'rack', times: 1.2 }, { when: 'disc-brake', times: 1.3 }],
+  },
+  {
+    kind: 'sudden', id: 'spoke-front-right', name: 'front right spoke broken', settledBy: 'spoke-{spokeFrontRight}',
+    per1000km: 0.015, severity: 0.35, onBike: [{ when: 'rack', times: 1.2 }, { when: 'disc-brake', times: 0.7 }],
   },
   {
     kind: 'sudden', id: 'spoke-rear-left', name: 'rear left spoke broken', settledBy: 'spoke-{spokeRearLeft}',

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink'
 import { catalogue } from '~~/catalogue'
-import { explainKit, flipOf, unlocks, type Flip, type Kit, type Unlock } from '~~/core/choose'
+import { explainKit, flipOf, unlocksOneByOne, worthMostFirst, type Flip, type Kit, type Unlock } from '~~/core/choose'
 import { fitView, type FitView } from '~~/core/fit'
 import {
   buildLedger,
@@ -183,9 +183,18 @@ function flip(itemId: string): Flip | null {
   return built ? flipOf(built.ledger, itemId) : null
 }
 
-/** What a missing tool would be worth. */
-function missingTools(): Unlock[] {
-  return trip && landscape && built ? unlocks(trip, line.survey, catalogue, landscape, built) : []
+/** What a missing tool would be worth; given up where the trip changes meanwhile, for then it is asked anew. */
+async function missingTools(): Promise<Unlock[]> {
+  if (!trip || !landscape || !built) return []
+  const of = built
+  const tried: Unlock[] = []
+  for (const unlock of unlocksOneByOne(trip, line.survey, catalogue, landscape, of)) {
+    tried.push(unlock)
+    // Lets a change of the trip in before the next is tried.
+    await new Promise((resolve) => setTimeout(resolve))
+    if (built !== of) return []
+  }
+  return worthMostFirst(tried)
 }
 
 /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */

@@ -27,9 +27,10 @@ const bikes: Bike[] = [
       rear: { ...fox.tyres.rear, treadLeft: 0.7, mostBar: 4.5 },
     },
     wheels: {
-      front: { ...fox.wheels.front, left: { ...fox.wheels.front.left, measuredMm: 290 } },
+      front: { ...fox.wheels.front, erdMm: 610, left: { ...fox.wheels.front.left, measuredMm: 288 } },
       rear: {
         ...fox.wheels.rear,
+        erdMm: 610,
         left: { ...fox.wheels.rear.left, measuredMm: 290 },
         right: { ...fox.wheels.rear.right, measuredMm: 288 },
       },
@@ -46,9 +47,10 @@ const bikes: Bike[] = [
       rear: { ...mule.tyres.rear, size: '42-622' },
     },
     wheels: {
-      front: { ...mule.wheels.front, left: { ...mule.wheels.front.left, measuredMm: 291 } },
+      front: { ...mule.wheels.front, erdMm: 600, left: { ...mule.wheels.front.left, measuredMm: 291 } },
       rear: {
         ...mule.wheels.rear,
+        erdMm: 600,
         left: { ...mule.wheels.rear.left, measuredMm: 291 },
         right: { ...mule.wheels.rear.right, measuredMm: 288 },
       },

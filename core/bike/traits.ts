@@ -123,8 +123,8 @@ const sizes: Readonly<Record<string, (bike: Bike, tyre: Tyre) => string | number
   hanger: ({ hanger }) => hanger,
   cleat: ({ pedals }) => (pedals === 'three-bolt' ? 'three' : 'two'),
   pad: ({ padShape }) => padShape,
-  // Of the two sides of a front wheel the braked one works harder.
-  spokeFront: (bike) => spokeToAskFor(bike, 'front left'),
+  spokeFrontLeft: (bike) => spokeToAskFor(bike, 'front left'),
+  spokeFrontRight: (bike) => spokeToAskFor(bike, 'front right'),
   spokeRearLeft: (bike) => spokeToAskFor(bike, 'rear left'),
   spokeRearDrive: (bike) => spokeToAskFor(bike, 'rear right'),
 }

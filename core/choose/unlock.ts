@@ -19,19 +19,19 @@ export interface Unlock {
 /** Of each fastener nobody turns so many of the lightest things are tried. */
 const triedForEach = 2
 
+/** All that is asked of a trip to find what a missing tool would be worth. */
+type Asked = readonly [trip: Trip, survey: Survey, reference: Reference, landscape: Landscape, built: BuiltLedger]
+
 /**
  * What single thing would unlock fixes that fail for want of a tool: each is laid on the bench, the ledger written
  * and the kit chosen anew.
  *
  * @returns the one worth most first; those worth nothing too, for a bolt may be worth turning for its own sake
  */
-export function unlocks(
-  trip: Trip,
-  survey: Survey,
-  reference: Reference,
-  landscape: Landscape,
-  built: BuiltLedger,
-): Unlock[] {
+export const unlocks = (...asked: Asked): Unlock[] => worthMostFirst([...unlocksOneByOne(...asked)])
+
+/** The same one by one as they are tried, for whoever has other work to do in between; in no order. */
+export function* unlocksOneByOne(...[trip, survey, reference, landscape, built]: Asked): Generator<Unlock> {
   const tools = trip.bench.filter(({ heads }) => heads.length > 0)
   const fasteners = [...new Set(built.stuck.flatMap((stuck) => stuck.fasteners))]
   const tried = new Set(
@@ -39,24 +39,27 @@ export function unlocks(
       thatWouldTurn(fastener, tools, reference.items, trip.dials.handMostN).slice(0, triedForEach),
     ),
   )
+  if (tried.size === 0) return
   const { netH } = chooseFast(built.ledger)
-  return [...tried]
-    .map((item): Unlock => {
-      const next = buildLedger({ ...trip, bench: [...trip.bench, laidDown(item)] }, survey, reference, landscape)
-      const isStill = (one: StuckFix) =>
-        next.stuck.some(
-          ({ fix, bike, wheel, hazard }) =>
-            fix === one.fix && bike === one.bike && wheel === one.wheel && hazard === one.hazard,
-        )
-      return {
-        item: item.id,
-        massG: item.massG,
-        fixes: built.stuck.filter((one) => !isStill(one)),
-        worthH: Math.max(0, chooseFast(next.ledger).netH - netH),
-      }
-    })
-    .filter(({ fixes }) => fixes.length > 0)
-    .sort((a, b) => b.worthH - a.worthH || a.massG - b.massG)
+  for (const item of tried) {
+    const next = buildLedger({ ...trip, bench: [...trip.bench, laidDown(item)] }, survey, reference, landscape)
+    const isStill = (one: StuckFix) =>
+      next.stuck.some(
+        ({ fix, bike, wheel, hazard }) =>
+          fix === one.fix && bike === one.bike && wheel === one.wheel && hazard === one.hazard,
+      )
+    yield {
+      item: item.id,
+      massG: item.massG,
+      fixes: built.stuck.filter((one) => !isStill(one)),
+      worthH: Math.max(0, chooseFast(next.ledger).netH - netH),
+    }
+  }
+}
+
+/** Those that unlock anything, the one worth most first. */
+export function worthMostFirst(tried: readonly Unlock[]): Unlock[] {
+  return tried.filter(({ fixes }) => fixes.length > 0).sort((a, b) => b.worthH - a.worthH || a.massG - b.massG)
 }
 
 function laidDown({ id, source: _, group: __, ...of }: CatalogueItem) {

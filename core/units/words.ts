@@ -6,7 +6,7 @@ export type UnitSystem = 'metric' | 'imperial'
 const thin = '\u202f'
 
 /** A whole number with thin spaces between thousands: 9 410. */
-function grouped(value: number): string {
+export function grouped(value: number): string {
   const digits = Math.abs(Math.round(value)).toString()
   const sign = Math.round(value) < 0 ? '−' : ''
   return sign + (digits.length < 4 ? digits : digits.replace(/\B(?=(\d{3})+$)/g, thin))

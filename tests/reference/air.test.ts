@@ -15,7 +15,6 @@ import {
   strokesTo,
   tyreVolumeMl,
   usualBar,
-  wheelDoubts,
 } from '../../core/air'
 import { bikeFrom } from '../../catalogue'
 import { BAR_PER_PSI } from '../../core/units'
@@ -140,21 +139,5 @@ describe('limits', () => {
     const tyres = { ...bike.tyres, rear: { ...bike.tyres.rear, mostBar: 4 } }
     expect(pressureLimit({ tyres, rims: unknown }, 'rear')).toMatchObject({ bar: 4 })
     expect(pressureLimit(bikeFrom('tourer', 't'), 'rear')).toBeUndefined()
-  })
-  it('a wheel ridden harder than tyre or rim allow is doubted, and a valve no pump holds on to', () => {
-    const bike = structuredClone(bikeFrom('gravel', 'g'))
-    expect(wheelDoubts(bike, 'rear')).toEqual([])
-    bike.tyres.rear.rideBar = 5.5
-    bike.rims.rear = { ...bike.rims.rear, hooked: false, mostBar: null }
-    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'pressure', rideBar: 5.5, limit: { bar: 5 } }])
-    bike.tyres.rear.rideBar = 5
-    // Common practice, no source: a pump's head wants some 15 mm of the valve.
-    bike.rims.rear.stemMm = bike.rims.rear.depthMm + 15
-    expect(wheelDoubts(bike, 'rear')).toEqual([])
-    bike.rims.rear.stemMm -= 5
-    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'few' }])
-    bike.rims.rear.stemMm -= 5
-    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'none' }])
-    expect(wheelDoubts(bike, 'front')).toEqual([])
   })
 })

@@ -19,6 +19,7 @@ import {
   turnsWith,
   wantsOf,
   waysTo,
+  wheelDoubts,
   type Tool,
 } from '../../core/fit'
 import { buildLedger } from '../../core/ledger'
@@ -290,6 +291,35 @@ describe('spares', () => {
     expect(
       spareFit(thing('link-11'), 'quick-link-11', { ...wantsOf(bike, catalogue)[0]!, classId: 'patch' }, catalogue),
     ).toBeUndefined()
+  })
+})
+
+describe('a wheel', () => {
+  it('a wheel ridden harder than tyre or rim allow is doubted, and a valve no pump holds on to', () => {
+    const bike = structuredClone(bikeFrom('gravel', 'g'))
+    expect(wheelDoubts(bike, 'rear')).toEqual([])
+    bike.tyres.rear.rideBar = 5.5
+    bike.rims.rear = { ...bike.rims.rear, hooked: false, mostBar: null }
+    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'pressure', rideBar: 5.5, limit: { bar: 5 } }])
+    bike.tyres.rear.rideBar = 5
+    // Common practice, no source: a pump's head wants some 15 mm of the valve.
+    bike.rims.rear.stemMm = bike.rims.rear.depthMm + 15
+    expect(wheelDoubts(bike, 'rear')).toEqual([])
+    bike.rims.rear.stemMm -= 5
+    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'few' }])
+    bike.rims.rear.stemMm -= 5
+    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'none' }])
+    bike.rims.rear.stemMm = null
+    // 281 by rim and hub.
+    bike.wheels.rear.right.measuredMm = 283
+    expect(wheelDoubts(bike, 'rear')).toEqual([])
+    bike.wheels.rear.right.measuredMm = 288
+    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'spokes', side: 'right', measuredMm: 288 }])
+    expect(wheelDoubts(bike, 'front')).toEqual([])
+  })
+  it('of the demo is measured as its rim and hub make it', () => {
+    for (const bike of demoTrip().bikes)
+      for (const end of ['front', 'rear'] as const) expect(wheelDoubts(bike, end)).toEqual([])
   })
 })
 

@@ -25,7 +25,10 @@ import {
   wordsForKm,
   wordsForStretch,
   customary,
+  amountInWords,
   inUnit,
+  rangeInWords,
+  spreadInWords,
 } from '../../core/units'
 
 describe('hands', () => {
@@ -190,6 +193,19 @@ describe('amounts in words', () => {
       [-3, '−3.0 h'],
     ]
     for (const [hours, words] of cases) expect(wordsForHours(hours)).toBe(words)
+  })
+  it('amounts, ranges of them and how far they may be off, in this person’s units', () => {
+    expect(amountInWords(2.138, 'pressure', 'metric')).toBe('2.14 bar')
+    expect(amountInWords(2.138, 'pressure', 'imperial')).toBe('31 psi')
+    expect(amountInWords(0.046, 'time', 'metric')).toBe('3 min')
+    expect(rangeInWords(4, 6, 'torque', 'metric')).toBe('4–6 N·m')
+    expect(rangeInWords(8, 8, 'torque', 'metric')).toBe('8 N·m')
+    expect(rangeInWords(12, 14, 'torque', 'imperial')).toBe('8.9–10.3 lbf·ft')
+    expect(spreadInWords(30.52, 'number', 'metric')).toBe('± 31')
+    expect(spreadInWords(0.21, 'pressure', 'imperial')).toBe('± 3 psi')
+    expect(spreadInWords(0.0096, 'time', 'metric')).toBe('± 35 s')
+    expect(spreadInWords(10, 'warmth', 'imperial')).toBe('± 18 °F')
+    expect(spreadInWords(0.00001, 'pressure', 'metric')).toBe('')
   })
   it('grams and ounces', () => {
     expect(wordsForGrams(1184, 'metric')).toBe('1\u202f184 g')

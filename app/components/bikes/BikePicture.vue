@@ -41,7 +41,7 @@ const needsCare = computed(() =>
   <figure class="relative">
     <svg
       :viewBox="view.frame.join(' ')"
-      class="block h-full w-full rounded outline-offset-[-2px] focus-visible:outline-brass!"
+      class="block h-full w-full rounded outline-offset-[-2px] not-focus-visible:outline-none focus-visible:outline-brass!"
       role="listbox"
       tabindex="0"
       aria-label="Parts of the bike"

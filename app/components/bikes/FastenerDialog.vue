@@ -116,7 +116,7 @@ function remove() {
           />
         </label>
       </div>
-      <div class="grid grid-cols-3 gap-3">
+      <div class="grid grid-cols-2 gap-3 sm:grid-cols-3">
         <MeasureField
           label="Tighten, from"
           :model-value="draft.torqueNm.least"

@@ -21,7 +21,7 @@ const torque = computed(() => {
 
 <template>
   <li
-    class="grid grid-cols-[1.1rem_minmax(0,1fr)_5.2rem_6.4rem_2rem] items-baseline gap-x-2 border-b border-line px-4 py-1.5"
+    class="grid grid-cols-[1.1rem_minmax(0,1fr)_2rem] items-baseline gap-x-2 border-b border-line px-4 py-1.5 md:grid-cols-[1.1rem_minmax(0,1fr)_5.2rem_6.4rem_2rem]"
   >
     <StandingMark :standing="standing" class="translate-y-0.5" />
     <span class="min-w-0">
@@ -35,8 +35,10 @@ const torque = computed(() => {
         >wants a torque key and the maker’s value</span
       >
     </span>
-    <span class="figures text-sm">{{ driveInWords(fastener.drive) }}</span>
-    <span class="figures text-right text-sm text-soft">{{ torque }}</span>
+    <span class="flex gap-4 max-md:order-last max-md:col-start-2 md:contents">
+      <span class="figures text-sm">{{ driveInWords(fastener.drive) }}</span>
+      <span class="figures text-sm text-soft md:text-right">{{ torque }}</span>
+    </span>
     <button
       type="button"
       class="knob knob-bare min-h-7!"

@@ -94,7 +94,7 @@ const edited = shallowRef<Open>()
           :key="item"
           class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line px-3 py-1.5 last:border-0"
         >
-          <span class="min-w-0 flex-1">
+          <span class="min-w-0 flex-1 basis-56">
             <span v-for="{ bike, names } in together(list)" :key="bike" class="block"
               ><strong>{{ names }}</strong> <span class="text-sm text-soft">on {{ bike }}</span></span
             >

@@ -64,10 +64,10 @@ const pick = (picked: BikePart | '') => (part.value = picked)
           </select>
         </label>
       </header>
+      <WheelDoubts :bike="bike" :wheels="wheels" />
       <div v-if="lines.length" class="grid grid-cols-2 gap-x-4 gap-y-2 px-4 py-2 md:grid-cols-4">
         <PassportField v-for="line in lines" :key="`${bike.id} ${line.path.join('.')}`" :bike="bike" :line="line" />
       </div>
-      <WheelDoubts :bike="bike" :wheels="wheels" />
       <StorageList v-if="part === 'frame' || part === 'mounts'" :bike="bike" />
       <p v-if="!lines.length" class="px-4 py-1 text-sm text-soft">
         The passport says nothing more of it than its fasteners.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { wheelDoubts, type WheelDoubt } from '~~/core/air'
 import type { Bike } from '~~/core/bike'
+import { wheelDoubts, type WheelDoubt } from '~~/core/fit'
 import { amountInWords } from '~~/core/units'
 
 /** What speaks against riding the wheels as the passport has them. */
@@ -14,14 +14,14 @@ function words(doubt: WheelDoubt): string {
   switch (doubt.about) {
     case 'pressure':
       return `${bar(doubt.rideBar)} is more than ${bar(doubt.limit.bar)}: ${doubt.limit.because}. The tyre may come off.`
+    case 'spokes':
+      return `the ${doubt.side} spokes measure ${mm(doubt.measuredMm)}, and rim and hub make them ${mm(doubt.reckonedMm)}: one of the measures is wrong.`
     case 'valve':
       return `a valve of ${mm(doubt.stemMm)} in a rim ${mm(doubt.depthMm)} deep: ${doubt.pumps === 'few' ? 'few pumps hold' : 'no pump holds'} on.`
   }
 }
 const found = computed(() =>
-  props.wheels.flatMap((wheel) =>
-    wheelDoubts(props.bike, wheel).map((doubt) => ({ wheel, about: doubt.about, words: words(doubt) })),
-  ),
+  props.wheels.flatMap((wheel) => wheelDoubts(props.bike, wheel).map((doubt) => ({ wheel, words: words(doubt) }))),
 )
 </script>
 
@@ -31,8 +31,8 @@ const found = computed(() =>
     class="mx-4 my-2 border-l-4 border-madder pl-2 text-sm"
     aria-label="Look at this before riding"
   >
-    <li v-for="doubt in found" :key="`${doubt.wheel} ${doubt.about}`">
-      <span class="font-bold first-letter:uppercase">{{ doubt.wheel }} wheel:</span> {{ doubt.words }}
+    <li v-for="doubt in found" :key="`${doubt.wheel} ${doubt.words}`">
+      <span class="inline-block font-bold first-letter:uppercase">{{ doubt.wheel }} wheel:</span> {{ doubt.words }}
     </li>
   </ul>
 </template>

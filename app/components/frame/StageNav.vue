@@ -13,7 +13,7 @@ const here = computed(() => route.path.split('/').at(-1))
       v-for="(stage, i) in stages"
       :key="stage.id"
       :to="`/trips/${route.params.id}/${stage.id}`"
-      class="group relative flex flex-1 flex-col justify-center px-4 py-2 max-md:items-center max-md:min-h-12 md:flex-none md:py-2.5"
+      class="group relative flex flex-1 flex-col justify-center px-2 py-2 max-md:items-center md:px-4 max-md:min-h-12 md:flex-none md:py-2.5"
       :class="here === stage.id ? 'bg-paper font-bold' : 'hover:bg-paper/60'"
       :aria-current="here === stage.id ? 'page' : undefined"
     >
@@ -26,7 +26,9 @@ const here = computed(() => route.path.split('/').at(-1))
         <span class="figures text-xs text-soft" aria-hidden="true">{{ i + 1 }}</span>
         {{ stage.name }}
       </span>
-      <span v-if="needs[stage.id]" class="text-xs font-semibold text-brass md:pl-5">{{ needs[stage.id] }}</span>
+      <span v-if="needs[stage.id]" class="whitespace-nowrap text-xs font-semibold text-brass md:pl-5">{{
+        needs[stage.id]
+      }}</span>
     </NuxtLink>
   </nav>
 </template>

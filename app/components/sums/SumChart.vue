@@ -11,7 +11,7 @@ import {
 } from 'chart.js'
 import { Line } from 'vue-chartjs'
 import type { Chart } from '~~/core/sums'
-import { amountInWords, customary, inUnit, type Amount } from '~~/core/units'
+import { amountInWords, customary, grouped, inUnit, type Amount } from '~~/core/units'
 
 /** A curve, with the levels that matter beside it. */
 const props = defineProps<{ chart: Chart; label: string }>()
@@ -78,7 +78,11 @@ const options = computed<ChartOptions<'line'>>(() => {
     title: { display: true, text: axisName({ amount, ...of }), color: colours.value.ink },
     grid: { color: colours.value.line },
     // What is counted comes in whole ones.
-    ticks: { color: colours.value.ink, ...(amount === 'number' && { precision: 0 }) },
+    ticks: {
+      color: colours.value.ink,
+      callback: (value: string | number) => (Number.isInteger(value) ? grouped(Number(value)) : value),
+      ...(amount === 'number' && { precision: 0 }),
+    },
   })
   return {
     responsive: true,

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RotateCcw } from '@lucide/vue'
 import { plainValues, withUncertainty, type Known, type Sum, type SumValues, type UncertainResult } from '~~/core/sums'
-import { customary, inUnit } from '~~/core/units'
+import { amountInWords, spreadInWords } from '~~/core/units'
 import { faultLines } from '~~/core/trip'
 
 /** One reckoning: what it starts from and where that comes from, what comes out and how sure that is. */
@@ -30,15 +30,11 @@ const answer = computed(() => {
   }
 })
 function written({ value, amount, whole }: UncertainResult): string {
-  const unit = customary[amount][system.value]
-  return `${whole ? Math.ceil(value - 1e-9) : inUnit(value, unit)} ${unit.unit}`.trim()
+  return amountInWords(whole ? Math.ceil(value - 1e-9) : value, amount, system.value)
 }
 function offInWords({ off, amount, value, mostly }: UncertainResult): string {
-  const unit = customary[amount][system.value]
-  // A difference has no zero of its own scale.
-  const size = inUnit(off, { ...unit, zero: 0 })
-  if (size === 0 || value === 0) return ''
-  return `± ${size} ${unit.unit}`.trim() + (mostly ? `, mostly ${mostly.toLowerCase()}` : '')
+  const spread = value === 0 ? '' : spreadInWords(off, amount, system.value)
+  return spread && mostly ? `${spread}, mostly ${mostly.toLowerCase()}` : spread
 }
 </script>
 

@@ -23,14 +23,22 @@ const known = computed(() =>
 
 <template>
   <div class="md:grid md:grid-cols-[12.5rem_minmax(0,1fr)]">
-    <nav aria-label="Sums" class="border-line bg-ground py-2 max-md:border-b md:border-r">
-      <div v-for="group in sums" :key="group.about" class="max-md:inline">
-        <p class="stamped px-4 pt-2 text-soft max-md:hidden">{{ group.about }}</p>
+    <label class="block border-b border-line bg-ground px-4 py-3 text-sm text-soft md:hidden"
+      >Sum
+      <select v-model="opened" class="slot mt-1 text-ink">
+        <optgroup v-for="group in sums" :key="group.about" :label="group.about">
+          <option v-for="one in group.sums" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </optgroup>
+      </select>
+    </label>
+    <nav aria-label="Sums" class="border-r border-line bg-ground py-2 max-md:hidden">
+      <div v-for="group in sums" :key="group.about">
+        <p class="stamped px-4 pt-2 text-soft">{{ group.about }}</p>
         <button
           v-for="one in group.sums"
           :key="one.id"
           type="button"
-          class="px-4 py-1 text-left max-md:min-h-11 md:block md:w-full"
+          class="block w-full px-4 py-1 text-left"
           :class="one.id === opened ? 'bg-paper font-bold' : 'hover:bg-paper/60'"
           :aria-current="one.id === opened ? 'true' : undefined"
           @click="opened = one.id"

@@ -18,6 +18,13 @@ const store = useTripStore()
 const { bikes, bike, change, addBike, removeBike, ridersOf } = useBikes()
 
 const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'passport')
+// On a phone the rooms do not all fit in a line.
+const roomNames = useTemplateRef('roomNames')
+const showRoomName = () => {
+  roomNames.value?.querySelector('[aria-current=page]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+}
+onMounted(showRoomName)
+watch(room, showRoomName, { flush: 'post' })
 const go = (id: RoomId) => void navigateTo({ path: `/trips/${store.id}/bikes`, query: { room: id } })
 
 function rename(event: Event) {
@@ -69,7 +76,11 @@ function rename(event: Event) {
           </MenuItems>
         </Menu>
       </div>
-      <nav class="-mb-px mt-2 flex gap-x-1 overflow-x-auto whitespace-nowrap" aria-label="Rooms of this stage">
+      <nav
+        ref="roomNames"
+        class="-mb-px mt-2 flex gap-x-1 overflow-x-auto whitespace-nowrap"
+        aria-label="Rooms of this stage"
+      >
         <button
           v-for="one in rooms"
           :key="one.id"
