@@ -6,7 +6,6 @@ import {
   METRES_PER_FOOT,
   ML_PER_FLUID_OUNCE,
   MM_PER_INCH,
-  NEWTON_METRE_PER_FOOT_POUND,
   NEWTON_PER_POUND_FORCE,
 } from './factors'
 import type { Quantity } from './measure'
@@ -53,10 +52,16 @@ export const customary = {
     metric: { unit: 'm', per: 1, decimals: 0 },
     imperial: { unit: 'ft', per: METRES_PER_FOOT, decimals: 0 },
   },
+  // Bicycle parts are made, marked and sold in millimetres and newton metres, whatever one reads else.
   length: {
     quantity: 'length',
     metric: { unit: 'mm', per: 1, decimals: 1 },
-    imperial: { unit: 'in', per: MM_PER_INCH, decimals: 3 },
+    imperial: { unit: 'mm', per: 1, decimals: 1 },
+  },
+  torque: {
+    quantity: 'torque',
+    metric: { unit: 'N·m', per: 1, decimals: 1 },
+    imperial: { unit: 'N·m', per: 1, decimals: 1 },
   },
   pressure: {
     quantity: 'pressure',
@@ -67,11 +72,6 @@ export const customary = {
     quantity: 'volume',
     metric: { unit: 'mL', per: 1, decimals: 0 },
     imperial: { unit: 'fl oz', per: ML_PER_FLUID_OUNCE, decimals: 2 },
-  },
-  torque: {
-    quantity: 'torque',
-    metric: { unit: 'N·m', per: 1, decimals: 1 },
-    imperial: { unit: 'lbf·ft', per: NEWTON_METRE_PER_FOOT_POUND, decimals: 1 },
   },
   force: {
     quantity: 'force',
