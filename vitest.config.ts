@@ -27,7 +27,6 @@ export default defineConfig({
           include: ['tests/server/**/*.test.ts'],
           testTimeout: 60_000,
           hookTimeout: 120_000,
-          fileParallelism: false,
         },
       },
     ],

@@ -1,5 +1,6 @@
 import { bikeFrom, catalogue } from '~~/catalogue'
 import { bikeSchema, followChange, type Bike, type BikeKind, type Fastener } from '~~/core/bike'
+import type { Rider } from '~~/core/crew'
 import { checkAgainst } from '~~/core/fault'
 import { faultLines } from '~~/core/trip'
 
@@ -56,14 +57,22 @@ export function useBikes() {
     )
   }
 
-  /** Riders of a bike keep it from being given away. */
-  const ridersOf = (of: Bike) => store.trip!.crew.filter(({ bikeId }) => bikeId === of.id).map(({ name }) => name)
+  const crew = computed(() => store.trip!.crew)
+  const isRidden = (of: Bike) => crew.value.some(({ bikeId }) => bikeId === of.id)
 
+  /** Puts a rider on a bike; who rode it before rides it on. */
+  function ride(rider: Rider, of: Bike) {
+    if (rider.bikeId === of.id) return
+    const next = crew.value.map((other) => (other.id === rider.id ? { ...other, bikeId: of.id } : other))
+    store.edit(`${rider.name} rides ${of.name}`, { crew: next })
+  }
+
+  /** Riders of a bike keep it from being given away. */
   function removeBike(of: Bike) {
-    if (ridersOf(of).length > 0) return
+    if (isRidden(of)) return
     store.edit(`remove ${of.name}`, { bikes: bikes.value.filter(({ id }) => id !== of.id) })
     selection.bikeId = ''
   }
 
-  return { bikes, bike, change, changeFastener, removeFastener, addBike, startFrom, removeBike, ridersOf }
+  return { bikes, bike, change, changeFastener, removeFastener, addBike, startFrom, removeBike, crew, isRidden, ride }
 }

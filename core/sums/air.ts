@@ -15,7 +15,7 @@ import {
   tyreVolumeMl,
 } from '../air'
 import { tyreSizeOf } from '../bike'
-import { reading, type Curve, type Sum, type SumInput } from './sum'
+import { reading, type Curve, type Said, type Sum, type SumInput } from './sum'
 
 const tyre: SumInput = { kind: 'tyre', id: 'tyre', label: 'Tyre', plain: '50-622' }
 /** A tyre on a narrow or a wide rim holds less or more than its marking says. */
@@ -60,15 +60,15 @@ const heightM: SumInput = {
 const volumeOf = ({ text, number }: ReturnType<typeof reading>) =>
   tyreVolumeMl(tyreSizeOf(text('tyre'), 'Tyre')) * number('volumeTrue')
 
-const tooMuch = (bar: number, mostBarOf: number) =>
-  bar > mostBarOf
-    ? [
-        `${bar.toFixed(1)} bar is more than the ${mostBarOf.toFixed(1)} bar that tyre and rim allow: the tyre may come off.`,
-      ]
-    : []
+function tooMuch(what: string, bar: number, mostBarOf: number): Said[][] {
+  if (bar <= mostBarOf) return []
+  const [of, most] = [bar, mostBarOf].map((value) => ({ value, amount: 'pressure' as const }))
+  return [[`${what}, `, of!, ' is more than the ', most!, ' that tyre and rim allow: the tyre may come off.']]
+}
 
-const colder =
-  'Compressed gas: the cartridge freezes skin and flies off if it is loosened under pressure. Ask your carrier before flying.'
+const gasCaution = [
+  'Compressed gas: the cartridge freezes skin and flies off if it is loosened under pressure. Ask your carrier before flying.',
+]
 
 export const cartridges: Sum = {
   id: 'cartridges',
@@ -138,7 +138,11 @@ export const cartridges: Sum = {
         },
         { id: 'volume', label: 'The tyre holds', value: volumeMl, amount: 'volume' },
       ],
-      warnings: [...tooMuch(bar(number('count')), number('mostBar')), colder],
+      warnings: [
+        ...tooMuch('With so many', bar(number('count')), number('mostBar')),
+        ...tooMuch('Seating the bead', toSeat, number('mostBar')),
+        gasCaution,
+      ],
       chart: {
         x: { label: 'cartridges', amount: 'number' },
         y: { label: 'pressure', amount: 'pressure' },
@@ -201,7 +205,7 @@ export const strokes: Sum = {
           note: 'four fifths of the pressure',
         },
       ],
-      warnings: tooMuch(number('rideBar'), number('mostBar')),
+      warnings: tooMuch('Ridden so', number('rideBar'), number('mostBar')),
       chart: {
         x: { label: 'pressure', amount: 'pressure' },
         y: { label: 'strokes', amount: 'number' },
@@ -257,7 +261,7 @@ export const compressor: Sum = {
         },
         { id: 'each', label: 'One takes', value: wh, amount: 'energy' },
       ],
-      warnings: ['Lithium packs have their own rules on aircraft: ask your carrier.'],
+      warnings: [['Lithium packs have their own rules on aircraft: ask your carrier.']],
     }
   },
 }
@@ -301,8 +305,8 @@ export const height: Sum = {
         { id: 'gain', label: 'The tyre bears more by', value: strainShare(bar, from, at), amount: 'share' },
       ],
       warnings: [
-        ...tooMuch(there, number('mostBar')),
-        'Physics does not ask for flat tyres in a hold; many carriers do. Ask yours.',
+        ...tooMuch('Up there', there, number('mostBar')),
+        ['Physics does not ask for flat tyres in a hold; many carriers do. Ask yours.'],
       ],
       chart: {
         x: { label: 'height', amount: 'height' },

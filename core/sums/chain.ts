@@ -58,7 +58,7 @@ export const chainLength: Sum = {
           note: `links, round ${ring} and ${cog} teeth`,
         },
       ],
-      warnings: ['With rear suspension take the chainstay at its longest; the maker’s manual decides.'],
+      warnings: [['With rear suspension take the chainstay at its longest; the maker’s manual decides.']],
     }
   },
 }
@@ -106,7 +106,7 @@ export const cutChain: Sum = {
           note: 'links',
         },
       ],
-      warnings: cut.lost.length > 0 ? ['Shifted into a gear that is lost, the chain tears the derailleur off.'] : [],
+      warnings: cut.lost.length > 0 ? [['Shifted into a gear that is lost, the chain tears the derailleur off.']] : [],
       table: { headings: ['links out', 'gears lost', 'piece, links'], rows },
     }
   },
@@ -162,18 +162,18 @@ export const singleSpeed: Sum = {
       ],
       warnings:
         holding.length === 0
-          ? ['No gear runs straight and tight enough by itself; the best ones below want a makeshift tensioner.']
+          ? [['No gear runs straight and tight enough by itself; the best ones below want a makeshift tensioner.']]
           : [],
       table: {
-        headings: ['gear', 'links', 'slack, mm', 'out of line, mm', 'development, m', 'gear inches', 'holds'],
+        headings: ['gear', 'links', 'slack', 'out of line', 'development', 'gear inches', 'holds'],
         rows: found
           .slice(0, 8)
           .map((gear) => [
             `${gear.chainring}×${gear.sprocket}`,
             String(gear.links),
-            gear.slackMm.toFixed(1),
-            gear.outOfLineMm.toFixed(1),
-            gear.developmentM.toFixed(2),
+            { value: gear.slackMm, amount: 'length' },
+            { value: gear.outOfLineMm, amount: 'length' },
+            { value: gear.developmentM, amount: 'development' },
             gearInches(gear, read.number('wheelMm')).toFixed(0),
             gear.holds ? 'yes' : 'no',
           ]),
@@ -224,7 +224,10 @@ export const chainSwaps: Sum = {
           amount: 'road',
         },
       ],
-      table: { headings: ['swap', 'at km'], rows: swaps.slice(0, 20).map((km, i) => [String(i + 1), km.toFixed(0)]) },
+      table: {
+        headings: ['swap', 'at'],
+        rows: swaps.slice(0, 20).map((km, i) => [String(i + 1), { value: km, amount: 'road' }]),
+      },
     }
   },
 }

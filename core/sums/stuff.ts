@@ -181,7 +181,7 @@ export const pads: Sum = {
       ],
       warnings:
         last.low <= 0
-          ? ['Fit fresh pads before leaving, or take a pair: they weigh less than a walk down a pass.']
+          ? [['Fit fresh pads before leaving, or take a pair: they weigh less than a walk down a pass.']]
           : [],
       chart: {
         x: { label: 'along the road', amount: 'road' },
@@ -272,6 +272,7 @@ export const force: Sum = {
       least: 50,
       most: 1500,
       plain: usualHandN,
+      off: { share: 0.25 },
     },
   ],
   reckon(values) {
@@ -292,7 +293,7 @@ export const force: Sum = {
         },
         { id: 'least', label: 'Not possible below', value: (number('torqueNm') / mostN) * 1000, amount: 'length' },
       ],
-      warnings: handN > mostN ? ['More than a hand gives: no lever arm.'] : [],
+      warnings: handN > mostN ? [['More than a hand gives: no lever arm.']] : [],
       chart: {
         x: { label: 'lever', amount: 'length' },
         y: { label: 'at the hand', amount: 'force' },

@@ -51,14 +51,17 @@ export interface Chart {
   readonly levels: readonly { readonly label: string; readonly at: number }[]
 }
 
+/** Something said: words, or an amount that whoever shows it puts into the reader's units. */
+export type Said = string | { readonly value: number; readonly amount: Amount }
+
 export interface Table {
   readonly headings: readonly string[]
-  readonly rows: readonly (readonly string[])[]
+  readonly rows: readonly (readonly Said[])[]
 }
 
 export interface SumAnswer {
   readonly results: readonly SumResult[]
-  readonly warnings?: readonly string[]
+  readonly warnings?: readonly (readonly Said[])[]
   readonly chart?: Chart
   readonly table?: Table
 }

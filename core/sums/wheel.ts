@@ -83,7 +83,7 @@ export const spokeLength: Sum = {
           note: 'two shorter or one longer still serve',
         },
       ],
-      warnings: ['A spoke taken out and measured is worth more than any formula.'],
+      warnings: [['A spoke taken out and measured is worth more than any formula.']],
     }
   },
 }

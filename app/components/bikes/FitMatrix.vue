@@ -53,12 +53,24 @@ function choose(i: number) {
   selection.bikeId = first.bike.id
   selection.fastenerId = first.fastener.id
 }
-const step = (by: number) => choose(Math.min(columns.value.length - 1, Math.max(0, chosen.value + by)))
 const standing = ({ members }: FitColumn) => standingOf(members[0]!.fit)
 const short = (name: string) => (name.length > 26 ? `${name.slice(0, 25)}…` : name)
 const countOf = ({ members }: FitColumn, bikeId: string) => members.filter(({ bike }) => bike.id === bikeId).length
 
+/** A mark of the matrix that is pointed at, or walked to. */
 const pointed = shallowRef<{ column: FitColumn; thing: string }>()
+const within = (place: number, length: number) => Math.min(length - 1, Math.max(0, place))
+function walk(along: number, down: number) {
+  const to = within(chosen.value + along, columns.value.length)
+  const row = things.value.findIndex(({ id }) => id === pointed.value?.thing)
+  choose(to)
+  const column = columns.value[to]
+  const thing = things.value[within(row + down, things.value.length)]
+  // Walking along the fasteners tells of each; walking down from one tells of each tool on it.
+  if (column && thing && (row >= 0 || down > 0)) pointed.value = { column, thing: thing.id }
+}
+const isPointedAt = (column: FitColumn, thing: string) =>
+  pointed.value?.column.key === column.key && pointed.value.thing === thing
 const told = computed(() => {
   if (!pointed.value) return ''
   const { column, thing } = pointed.value
@@ -79,10 +91,13 @@ const told = computed(() => {
         :height="height"
         role="application"
         tabindex="0"
-        aria-label="Tools down, fasteners across; the arrows walk along the fasteners"
+        aria-label="Tools down, fasteners across; the arrows walk along the fasteners and down the tools"
         class="block"
-        @keydown.right.prevent="step(1)"
-        @keydown.left.prevent="step(-1)"
+        @keydown.right.prevent="walk(1, 0)"
+        @keydown.left.prevent="walk(-1, 0)"
+        @keydown.down.prevent="walk(0, 1)"
+        @keydown.up.prevent="walk(0, -1)"
+        @keydown.esc="pointed = undefined"
         @pointerleave="pointed = undefined"
       >
         <g v-for="(column, i) in columns" :key="`ground ${column.key}`">
@@ -129,7 +144,15 @@ const told = computed(() => {
             :transform="`translate(${middles[i]} ${top + row * rowHeight + rowHeight / 2})`"
             @pointerenter="pointed = { column, thing: id }"
           >
-            <rect :x="-cell / 2" :y="-rowHeight / 2" :width="cell" :height="rowHeight" fill="transparent" />
+            <rect
+              :x="-cell / 2 + 0.75"
+              :y="-rowHeight / 2 + 0.75"
+              :width="cell - 1.5"
+              :height="rowHeight - 1.5"
+              fill="transparent"
+              :class="isPointedAt(column, id) ? 'stroke-brass' : ''"
+              stroke-width="1.5"
+            />
             <FitMark :mark="markOf(column.members[0]!.fit.ways[id])" />
           </g>
           <g :transform="`translate(${middles[i]! - 6} ${top + bodyHeight + 8})`">

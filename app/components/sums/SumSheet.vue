@@ -1,6 +1,14 @@
 <script setup lang="ts">
 import { RotateCcw } from '@lucide/vue'
-import { plainValues, withUncertainty, type Known, type Sum, type SumValues, type UncertainResult } from '~~/core/sums'
+import {
+  plainValues,
+  withUncertainty,
+  type Known,
+  type Said,
+  type Sum,
+  type SumValues,
+  type UncertainResult,
+} from '~~/core/sums'
 import { amountInWords, spreadInWords } from '~~/core/units'
 import { faultLines } from '~~/core/trip'
 
@@ -29,6 +37,7 @@ const answer = computed(() => {
     return { results: [], warnings: [], chart: undefined, table: undefined, faults }
   }
 })
+const said = (one: Said) => (typeof one === 'string' ? one : amountInWords(one.value, one.amount, system.value))
 function written({ value, amount, whole }: UncertainResult): string {
   return amountInWords(whole ? Math.ceil(value - 1e-9) : value, amount, system.value)
 }
@@ -72,8 +81,12 @@ function offInWords({ off, amount, value, mostly }: UncertainResult): string {
         </dd>
       </div>
     </dl>
-    <p v-for="warning in answer.warnings" :key="warning" class="mt-2 border-l-4 border-brass pl-2 text-sm">
-      {{ warning }}
+    <p
+      v-for="(warning, i) in answer.warnings"
+      :key="`${i} ${warning[0]}`"
+      class="mt-2 border-l-4 border-brass pl-2 text-sm"
+    >
+      {{ warning.map(said).join('') }}
     </p>
     <SumChart
       v-if="answer.chart"
@@ -97,9 +110,9 @@ function offInWords({ off, amount, value, mostly }: UncertainResult): string {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in answer.table.rows" :key="row.join()" class="border-b border-line">
-            <td v-for="(text, i) in row" :key="i" class="figures px-2 py-1 whitespace-normal! first:pl-0">
-              {{ text }}
+          <tr v-for="(row, r) in answer.table.rows" :key="r" class="border-b border-line">
+            <td v-for="(cell, i) in row" :key="i" class="figures px-2 py-1 whitespace-normal! first:pl-0">
+              {{ said(cell) }}
             </td>
           </tr>
         </tbody>

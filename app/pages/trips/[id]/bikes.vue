@@ -15,7 +15,7 @@ type RoomId = (typeof rooms)[number]['id']
 const route = useRoute()
 const selection = useSelection()
 const store = useTripStore()
-const { bikes, bike, change, addBike, removeBike, ridersOf } = useBikes()
+const { bikes, bike, change, addBike, removeBike, crew, isRidden, ride } = useBikes()
 
 const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'passport')
 // On a phone the rooms do not all fit in a line.
@@ -112,11 +112,22 @@ function rename(event: Event) {
           >Its name
           <input class="slot mt-0.5 w-72! text-ink" maxlength="120" :value="bike.name" @change="rename" />
         </label>
-        <p class="pb-1.5 text-sm text-soft">
-          {{ ridersOf(bike).length ? `ridden by ${ridersOf(bike).join(' and ')}` : 'nobody of the crew rides it yet' }}
-        </p>
+        <div role="group" aria-label="Ridden by" class="flex flex-wrap items-center gap-1 pb-0.5 text-sm text-soft">
+          <span class="mr-1">ridden by</span>
+          <button
+            v-for="rider in crew"
+            :key="rider.id"
+            type="button"
+            class="knob max-w-40 min-h-7! text-sm"
+            :class="rider.bikeId === bike.id ? 'border-petrol! bg-petrol-wash!' : ''"
+            :aria-pressed="rider.bikeId === bike.id"
+            @click="ride(rider, bike)"
+          >
+            <span class="truncate">{{ rider.name }}</span>
+          </button>
+        </div>
         <button
-          v-if="!ridersOf(bike).length"
+          v-if="!isRidden(bike)"
           type="button"
           class="knob knob-bare ml-auto"
           :aria-label="`Remove ${bike.name}`"
