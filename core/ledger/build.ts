@@ -2,7 +2,6 @@ import { rideableShare, rideBarOf, strokesPerMinute, strokesTo, volumeOf } from 
 import type { Thing } from '../bench'
 import { forBike, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { bestHands, handSuccess } from '../crew'
-import { wheelsOf } from '../fit'
 import { residualHours, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, poissonAtLeast, wornOutAtLeast, type Hazard } from '../hazard'
 import type { Reference } from '../reference'
@@ -169,10 +168,7 @@ function handsOn(
   const technique = reference.techniques.find((candidate) => candidate.id === fix.technique)
   if (!technique) throw new RangeError(`the fix "${fix.id}" names no known technique: "${fix.technique}"`)
   const { level } = bestHands(trip.crew, technique.id)
-  const { needs, withWrench, stuck } = turning.forFasteners(
-    withRoles(bike, group, fix.turns),
-    withRoles(bike, group, fix.torques),
-  )
+  const { needs, withWrench, stuck } = turning.forFix(fix, bike, group)
   const functions = fix.needs.map(size)
   const moreH = fix.air === 'pump' ? pumpingH(bike, group, trip.bench) : 0
   const hand = (turned: string[], draw: Draw, mark: string, atWrench: boolean): HandsOn => {
@@ -195,12 +191,6 @@ function handsOn(
     ]
   })
   return { hands, fasteners: stuck }
-}
-
-/** Fasteners of a bike that go by one of some roles; "axle-{wheel}" by that of each wheel meant. */
-function withRoles(bike: Bike, group: WheelGroup, roles: readonly string[]): Fastener[] {
-  const wanted = roles.flatMap((role) => wheelsOf(group).map((wheel) => role.replace('{wheel}', wheel)))
-  return bike.fasteners.filter(({ role }) => role !== '' && wanted.includes(role))
 }
 
 /** What a pump draws in with a stroke where nobody has measured, mL. Planning value. */

@@ -1,6 +1,7 @@
 import type { Head, Thing } from '../bench'
-import type { Fastener } from '../bike'
-import { bigWrench, demandsOf, withoutImplied, type Tool } from '../fit'
+import type { Bike, Fastener, WheelGroup } from '../bike'
+import { bigWrench, demandsOf, wheelsOf, withoutImplied, type Tool } from '../fit'
+import type { Fix } from '../fix'
 
 /** What has to be carried for some fasteners to turn, in the words of a ledger. */
 export interface Turning {
@@ -23,6 +24,7 @@ export class TurningNeeds {
   private readonly functionOf = new Map<string, string>()
   private readonly providedBy = new Map<string, string[]>()
   private readonly demandsOfFastener = new Map<Fastener, { plain: Demand[]; withWrench: Demand[] }>()
+  private readonly turningOf = new Map<string, Turning>()
   private readonly torqueTools: Tool[]
 
   /** @param handMostN the most a hand gives, N */
@@ -34,8 +36,19 @@ export class TurningNeeds {
     this.torqueTools = this.tools.map((tool) => ({ ...tool, heads: tool.heads.filter(({ setNm }) => setNm !== null) }))
   }
 
+  /** What a fix asks for on a bike; fixes that turn the same are reckoned once. */
+  forFix({ turns, torques }: Pick<Fix, 'turns' | 'torques'>, bike: Bike, group: WheelGroup): Turning {
+    const key = [bike.id, group.label, ...turns, '/', ...torques].join(' ')
+    let turning = this.turningOf.get(key)
+    if (!turning) {
+      turning = this.forFasteners(withRoles(bike, group, turns), withRoles(bike, group, torques))
+      this.turningOf.set(key, turning)
+    }
+    return turning
+  }
+
   /** @param torqued those that must be turned with a torque key */
-  forFasteners(fasteners: readonly Fastener[], torqued: readonly Fastener[]): Turning {
+  private forFasteners(fasteners: readonly Fastener[], torqued: readonly Fastener[]): Turning {
     const found = [
       ...fasteners.map((fastener) => ({ fastener, demands: this.demands(fastener) })),
       ...torqued.map((fastener) => ({ fastener, demands: this.torqueDemands(fastener) })),
@@ -90,6 +103,12 @@ export class TurningNeeds {
       return name
     })
   }
+}
+
+/** Fasteners of a bike that go by one of some roles; "axle-{wheel}" by that of each wheel meant. */
+function withRoles(bike: Bike, group: WheelGroup, roles: readonly string[]): Fastener[] {
+  const wanted = roles.flatMap((role) => wheelsOf(group).map((wheel) => role.replace('{wheel}', wheel)))
+  return bike.fasteners.filter(({ role }) => role !== '' && wanted.includes(role))
 }
 
 const ids = (demand: ReadonlySet<Tool>): Demand => new Set([...demand].map(({ id }) => id))
