@@ -111,7 +111,10 @@ export const cartridges: Sum = {
     const bar = (count: number, grams = gasG) => gaugeBarFromGas(grams * count, volumeMl, celsius)
     const toRide = number('rideBar') * rideableShare
     const toSeat = number('rideBar') * seatingShare
-    const most = Math.max(4, number('count'))
+    const weights = [...new Set([gasG, 16, 25])]
+    // As far as tyre and rim allow, and a little beyond.
+    const allowed = Math.ceil(number('mostBar') / bar(1, Math.min(...weights)))
+    const most = Math.max(2, number('count'), Math.min(10, allowed))
     const counts = Array.from({ length: most + 1 }, (_, i) => i)
     const curve = (grams: number): Curve => ({
       label: `${grams} g each`,
@@ -146,7 +149,7 @@ export const cartridges: Sum = {
       chart: {
         x: { label: 'cartridges', amount: 'number' },
         y: { label: 'pressure', amount: 'pressure' },
-        curves: [...new Set([gasG, 16, 25])].map(curve),
+        curves: weights.map(curve),
         levels: [
           { label: 'to ride on', at: toRide },
           { label: 'to seat a bead', at: toSeat },

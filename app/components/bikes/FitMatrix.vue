@@ -92,7 +92,7 @@ const told = computed(() => {
         role="application"
         tabindex="0"
         aria-label="Tools down, fasteners across; the arrows walk along the fasteners and down the tools"
-        class="block"
+        class="block outline-offset-[-2px]"
         @keydown.right.prevent="walk(1, 0)"
         @keydown.left.prevent="walk(-1, 0)"
         @keydown.down.prevent="walk(0, 1)"
