@@ -330,4 +330,5 @@ export const dials = mysqlTable('dials', {
   rideOverH: double('ride_over_h').notNull(),
   helper: double('helper').notNull(),
   liftWaitH: double('lift_wait_h'),
+  handMostN: double('hand_most_n').notNull().default(400),
 })

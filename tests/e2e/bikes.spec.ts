@@ -99,6 +99,22 @@ test('a missing tool that keeps a fix away is named where one weighs, with what 
   await expect(rowOf(page, /Hanger, shape K3/)).toContainText(/take/i)
 })
 
+test('hands that pull less leave a bolt uncovered, and stay as they were said to be', async ({ page }) => {
+  await openOwnDemo(page, 'bikes')
+  await room(page, 'What turns what')
+  const uncovered = page.getByRole('region', { name: 'Uncovered' })
+  await expect(uncovered).not.toContainText('Crank bolts')
+  const hand = page.getByLabel('A hand pulls at most')
+  await hand.fill('150')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('94 N with ease')).toBeVisible()
+  await expect(uncovered).toContainText('Crank bolts')
+  await saved(page)
+  await page.reload()
+  await expect(hand).toHaveValue('150')
+  await expect(uncovered).toContainText('Crank bolts')
+})
+
 test('a wrench at a village counts there, and nowhere else', async ({ page }) => {
   await openOwnDemo(page, 'bikes')
   await room(page, 'What turns what')

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { catalogue } from '../../catalogue'
 import { demoTrip } from '../../catalogue/demo'
 import { readGpx } from '../../core/road'
-import { readTrip } from '../../core/trip'
+import { dialsSchema, readTrip, type Dials } from '../../core/trip'
 import { Person, Setting } from './setting'
 
 let setting: Setting
@@ -105,6 +105,35 @@ describe('trips', () => {
     expect(gpx.waypoints).toHaveLength(trip.stops.length)
   })
 
+  it('keep every dial, none as it usually is', async () => {
+    const dials: Dials = {
+      gramsPerHour: 321,
+      budgetG: 1500,
+      trust: 0.4,
+      waitH: 5,
+      walking: 'tobler',
+      walkHoursPerDay: 8,
+      nightOutH: 4,
+      rideOverH: 9,
+      helper: 0.1,
+      liftWaitH: 6,
+      handMostN: 310,
+    }
+    for (const [dial, usual] of Object.entries(dialsSchema.parse({})))
+      expect(dials).not.toMatchObject({ [dial]: usual })
+    const id = await maren.newTrip({ ...demoTrip(), dials })
+    expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.dials).toEqual(dials)
+    expect((await maren.save(id, { part: 'dials', base: 1, value: { ...dials, handMostN: 290 } })).status).toBe(200)
+    expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.dials.handMostN).toBe(290)
+  })
+
+  it('keep all that a passport says', async () => {
+    const { bikes, ...trip } = structuredClone(demoTrip())
+    for (const bike of bikes) bike.rims.front.stemMm = 48
+    const id = await maren.newTrip({ ...trip, bikes })
+    expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.bikes).toEqual(bikes)
+  })
+
   it('are nobody else’s business', async () => {
     const id = await maren.newTrip(demoTrip())
     for (const [method, path, body] of [
@@ -160,6 +189,23 @@ describe('trips', () => {
     const gone = await maren.save(id, { part: 'bikes', base: 2, value: renamed.slice(0, 1) })
     expect(gone.status).toBe(422)
     expect(gone.body.data.lines[0]).toContain('crew[1].bikeId')
+  })
+
+  it('let a rider change over to a new bike while the old one goes, in one save', async () => {
+    const id = await maren.newTrip(demoTrip())
+    const { bikes, crew } = structuredClone(demoTrip())
+    const next = { ...bikes[1]!, id: 'wren', name: 'The Wren' }
+    const answer = await maren.ask('PATCH', `/api/trips/${id}`, {
+      changes: [
+        { part: 'crew', base: 1, value: crew.map((rider) => ({ ...rider, bikeId: 'wren' })) },
+        { part: 'bikes', base: 1, value: [next] },
+      ],
+    })
+    expect(answer.status).toBe(200)
+    const { trip } = (await maren.ask('GET', `/api/trips/${id}`)).body
+    expect(trip.bikes.map((bike: { id: string }) => bike.id)).toEqual(['wren'])
+    expect(trip.crew.map((rider: { bikeId: string }) => rider.bikeId)).toEqual(['wren', 'wren'])
+    expect(trip.crew[0].skills).toEqual(crew[0]!.skills)
   })
 
   it.each<[string, unknown, RegExp]>([

@@ -1,0 +1,1 @@
+ALTER TABLE `dials` ADD `hand_most_n` double DEFAULT 400 NOT NULL;
