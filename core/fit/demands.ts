@@ -26,13 +26,13 @@ function allDemands(fastener: Fastener, tools: readonly Tool[], handMostN: numbe
   const turners = ends.filter(({ head }) => isTurned(turnWith(head, setting)))
   let demands: ReadonlySet<Tool>[] = [toolsOf(turners)]
   for (const end of ends) {
-    const levers = leversFor(end.head, setting, ends).filter((lever) => together(end, lever))
+    const levers = leversFor(end.head, setting, tools).filter((lever) => together(end, lever))
     // d or (end and a lever) is the same as (d or end) and (d or a lever).
     if (levers.length > 0) {
       demands = demands.flatMap((demand) => [new Set([...demand, end.tool]), new Set([...demand, ...toolsOf(levers)])])
     }
   }
-  const holders = holdersOf(fastener, setting, ends)
+  const holders = holdersOf(fastener, setting, tools)
   return holders ? [...demands, toolsOf(holders), ...besides(turners, holders)] : demands
 }
 

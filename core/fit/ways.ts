@@ -42,18 +42,18 @@ const holding = (drive: Drive, { torqueNm, handMostN }: Setting): Setting => ({
 export function holdersOf(
   { counterhold }: Pick<Fastener, 'counterhold'>,
   setting: Setting,
-  ends: readonly End[],
+  tools: readonly Tool[],
 ): End[] | undefined {
   if (!counterhold) return undefined
   const nut = holding(counterhold, setting)
-  return ends.filter(({ head }) => isTurned(turnWith(head, nut)))
+  return endsOf(tools).filter(({ head }) => isTurned(turnWith(head, nut)))
 }
 
 /** Ends that lend their lever to a head which has none. */
-export function leversFor(head: Head, setting: Setting, ends: readonly End[]): End[] {
+export function leversFor(head: Head, setting: Setting, tools: readonly Tool[]): End[] {
   if (head.turnedByMm === null || head.leverMm > 0) return []
   const shank = holding({ profile: 'flats', size: head.turnedByMm }, { ...setting, torqueNm: 0 })
-  return ends.filter(
+  return endsOf(tools).filter(
     (lever) =>
       lever.head.leverMm > 0 &&
       isTurned(turnWith(lever.head, shank)) &&
@@ -76,7 +76,7 @@ export const together = (a: End, b: End) => a.tool !== b.tool || (a.tool.comesAp
 export function waysTo(fastener: Fastener, tools: readonly Tool[], handMostN = usualHandN): Ways {
   if (byHand(fastener)) return { byTool: new Map(), best: undefined, turns: true, useful: [] }
   const setting = settingOf(fastener, handMostN)
-  const holders = holdersOf(fastener, setting, endsOf(tools))
+  const holders = holdersOf(fastener, setting, tools)
   const useful = holders ? holders.map(({ head }) => head) : []
   const byTool = new Map<Tool, Way>()
   let best: Way | undefined
@@ -109,7 +109,7 @@ function foundWith(tool: Tool, head: Head, setting: Setting, tools: readonly Too
   let found: Found = { head, turning, second: null }
   if (turning.reason !== 'no-own-lever') return found
   const end = { tool, head }
-  for (const lever of leversFor(head, setting, endsOf([...tools, bigWrench]))) {
+  for (const lever of leversFor(head, setting, [...tools, bigWrench])) {
     if (!together(end, lever)) continue
     useful.push(head, lever.head)
     if (lever.tool === bigWrench && !tools.includes(bigWrench)) continue
