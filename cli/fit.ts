@@ -7,6 +7,7 @@ import {
   readDrive,
   readHead,
   thatWouldTurn,
+  toolsOn,
   turnWith,
   usualHandN,
   type End,
@@ -19,7 +20,7 @@ import { numberOption, UsageError, wordsOf } from './usage'
 /** Every fastener of the trip's bikes against every head on its bench, and the heads that turn nothing. */
 export function fits(words: string[]): unknown {
   const { trip, text } = tripDocument(words)
-  const tools = trip.bench.filter(({ heads }) => heads.length > 0)
+  const tools = toolsOn(trip.bench)
   const { fasteners, idle } = crewFit(trip.bikes, tools, trip.dials.handMostN)
   const nameOf = (end: End) => trip.bench.find(({ id }) => id === end.tool.id)?.name ?? end.tool.id
   const cover = (fit: FastenerFit) =>

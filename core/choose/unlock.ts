@@ -1,5 +1,5 @@
 import { thingSchema, type CatalogueItem } from '../bench'
-import { thatWouldTurn } from '../fit'
+import { thatWouldTurn, toolsOn } from '../fit'
 import { buildLedger, type BuiltLedger, type Landscape, type StuckFix } from '../ledger'
 import type { Reference } from '../reference'
 import type { Survey } from '../road'
@@ -32,7 +32,7 @@ export const unlocks = (...asked: Asked): Unlock[] => worthMostFirst([...unlocks
 
 /** The same one by one as they are tried, for whoever has other work to do in between; in no order. */
 export function* unlocksOneByOne(...[trip, survey, reference, landscape, built]: Asked): Generator<Unlock> {
-  const tools = trip.bench.filter(({ heads }) => heads.length > 0)
+  const tools = toolsOn(trip.bench)
   const fasteners = [...new Set(built.stuck.flatMap((stuck) => stuck.fasteners))]
   const tried = new Set(
     fasteners.flatMap((fastener) =>

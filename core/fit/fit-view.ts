@@ -2,6 +2,7 @@ import { headInWords, type CatalogueItem, type Thing } from '../bench'
 import type { Bike, BikePart } from '../bike'
 import { thatWouldTurn, lightestAddition } from './cover'
 import { crewFit, type Coverage, type FastenerFit } from './crew-fit'
+import { toolsOn } from './tool'
 import type { FitReason, FitVerdict } from './turning'
 import type { Way } from './ways'
 
@@ -44,7 +45,7 @@ export function fitView(
   items: readonly CatalogueItem[],
   handMostN: number,
 ): FitView {
-  const tools = bench.filter(({ heads }) => heads.length > 0)
+  const tools = toolsOn(bench)
   const { fasteners, idle } = crewFit(bikes, tools, handMostN)
   const open = fasteners.filter(({ coverage }) => coverage === 'uncovered' || coverage === 'borrowed')
   const uncovered = open.filter(({ coverage }) => coverage === 'uncovered').map(({ fastener }) => fastener)

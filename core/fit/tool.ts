@@ -8,3 +8,6 @@ export interface End {
   readonly tool: Tool
   readonly head: Head
 }
+
+/** The things of a bench that turn anything at all. */
+export const toolsOn = <T extends Tool>(bench: readonly T[]): T[] => bench.filter(({ heads }) => heads.length > 0)

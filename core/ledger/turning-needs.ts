@@ -1,6 +1,6 @@
 import type { Head, Thing } from '../bench'
 import type { Bike, Fastener, WheelGroup } from '../bike'
-import { bigWrench, demandsOf, wheelsOf, withoutImplied, type Tool } from '../fit'
+import { bigWrench, demandsOf, toolsOn, wheelsOf, withoutImplied, type Tool } from '../fit'
 import type { Fix } from '../fix'
 
 /** What has to be carried for some fasteners to turn, in the words of a ledger. */
@@ -32,7 +32,7 @@ export class TurningNeeds {
     bench: readonly Thing[],
     private readonly handMostN: number,
   ) {
-    this.tools = bench.filter(({ heads }) => heads.length > 0)
+    this.tools = toolsOn(bench)
     this.torqueTools = this.tools.map((tool) => ({ ...tool, heads: tool.heads.filter(({ setNm }) => setNm !== null) }))
   }
 
