@@ -1,5 +1,6 @@
 export * from './dials'
 export * from './schema'
+export * from './revision'
 export * from './check'
 export * from './from-1'
 export * from './read'

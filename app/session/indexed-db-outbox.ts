@@ -1,0 +1,214 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import { partNames, sameRevision, type PartName, type Revisions, type Trip } from '~~/core/trip'
+import type { KeptTrip, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
+
+interface TripRow {
+  readonly person: string
+  readonly trip: string
+  readonly revisions: Revisions
+  readonly settledUpTo: number
+  readonly sending: Sending | undefined
+  readonly openedAt: number
+}
+
+interface PartRow {
+  readonly person: string
+  readonly trip: string
+  readonly part: PartName
+  readonly value: unknown
+}
+
+interface StepRow extends Step {
+  readonly person: string
+  readonly trip: string
+  readonly place?: number
+}
+
+interface Shelves extends DBSchema {
+  trips: { key: [string, string]; value: TripRow }
+  parts: { key: [string, string, string]; value: PartRow }
+  steps: { key: number; value: StepRow; indexes: { trip: [string, string] } }
+}
+
+const everything = ['trips', 'parts', 'steps'] as const
+/** What was acknowledged lies on the disk, not in a cache that a flat battery empties. */
+const onDisk = { durability: 'strict' } as const
+/** So many trips are kept without anything waiting; those opened longest ago go first. */
+const mostKept = 12
+
+/** The outbox of one person in this browser's own database. */
+export class IndexedDbOutbox implements Outbox {
+  private constructor(
+    private readonly db: IDBPDatabase<Shelves>,
+    private readonly person: string,
+  ) {}
+
+  static async open(person: string, name = 'rag-tin'): Promise<IndexedDbOutbox> {
+    const db = await openDB<Shelves>(name, 1, {
+      upgrade(database) {
+        database.createObjectStore('trips', { keyPath: ['person', 'trip'] })
+        database.createObjectStore('parts', { keyPath: ['person', 'trip', 'part'] })
+        const steps = database.createObjectStore('steps', { keyPath: 'place', autoIncrement: true })
+        steps.createIndex('trip', ['person', 'trip'])
+      },
+      // Another window brings a newer Rag Tin: this one lets go, and says at its next edit that it keeps nothing here.
+      blocking: (_, __, event) => (event.target as IDBDatabase).close(),
+    })
+    return new IndexedDbOutbox(db, person)
+  }
+
+  async read(trip: string, known?: Revisions): Promise<KeptTrip | undefined> {
+    const tx = this.db.transaction(everything)
+    const row = await tx.objectStore('trips').get([this.person, trip])
+    if (!row) return undefined
+    const asked = partNames.filter((part) => !known || !sameRevision(known[part], row.revisions[part]))
+    const [steps, ...values] = await Promise.all([
+      tx.objectStore('steps').index('trip').getAll([this.person, trip]),
+      ...asked.map((part) => tx.objectStore('parts').get([this.person, trip, part])),
+    ])
+    return {
+      revisions: row.revisions,
+      parts: Object.fromEntries(asked.map((part, i) => [part, values[i]?.value])),
+      steps: steps.map(({ id, changes, place }): PlacedStep => ({ id, changes, place: place ?? 0 })),
+      settledUpTo: row.settledUpTo,
+      sending: row.sending,
+    }
+  }
+
+  async keep(trip: string, document: Trip, revisions: Revisions): Promise<void> {
+    const tx = this.db.transaction(everything, 'readwrite', onDisk)
+    const row = await tx.objectStore('trips').get([this.person, trip])
+    if (!row) {
+      const { person } = this
+      const fresh = { person, trip, revisions, settledUpTo: 0, sending: undefined, openedAt: Date.now() }
+      await Promise.all([
+        tx.objectStore('trips').put(fresh),
+        ...partNames.map((part) => tx.objectStore('parts').put({ person, trip, part, value: document[part] })),
+      ])
+    }
+    await tx.done
+    await this.forgetOld(trip)
+  }
+
+  async append(trip: string, step: Step): Promise<number> {
+    const tx = this.db.transaction('steps', 'readwrite', onDisk)
+    const place = tx.store.add({ ...step, person: this.person, trip })
+    // Said at once, so that the browser needs nothing more from this window to finish it.
+    tx.commit()
+    const [at] = await Promise.all([place, tx.done])
+    return at
+  }
+
+  async begin(trip: string, save: string): Promise<Sending | undefined> {
+    const tx = this.db.transaction(everything, 'readwrite', onDisk)
+    const [row, places] = await Promise.all([
+      tx.objectStore('trips').get([this.person, trip]),
+      tx.objectStore('steps').index('trip').getAllKeys([this.person, trip]),
+    ])
+    if (!row || row.sending || places.length === 0) return row?.sending
+    const sending = { save, upTo: Math.max(...places) }
+    await Promise.all([tx.objectStore('trips').put({ ...row, sending }), tx.done])
+    return sending
+  }
+
+  async settle(trip: string, { save, upTo }: Sending, parts: Parts, revisions: Partial<Revisions>): Promise<void> {
+    const tx = this.db.transaction(everything, 'readwrite', onDisk)
+    const row = await tx.objectStore('trips').get([this.person, trip])
+    if (row?.sending?.save === save) {
+      const places = await tx.objectStore('steps').index('trip').getAllKeys([this.person, trip])
+      const next = { ...row, revisions: { ...row.revisions, ...revisions }, settledUpTo: upTo, sending: undefined }
+      await Promise.all([
+        tx.objectStore('trips').put(next),
+        ...this.putParts(tx.objectStore('parts'), trip, parts),
+        ...places.filter((place) => place <= upTo).map((place) => tx.objectStore('steps').delete(place)),
+      ])
+    }
+    await tx.done
+  }
+
+  async abandon(trip: string): Promise<void> {
+    const tx = this.db.transaction('trips', 'readwrite', onDisk)
+    const row = await tx.store.get([this.person, trip])
+    if (row?.sending) await tx.store.put({ ...row, sending: undefined })
+    await tx.done
+  }
+
+  async rebase(
+    trip: string,
+    parts: Parts,
+    revisions: Revisions,
+    seen: ReadonlySet<string>,
+    step: Step | undefined,
+  ): Promise<boolean> {
+    const tx = this.db.transaction(everything, 'readwrite', onDisk)
+    const [row, steps] = await Promise.all([
+      tx.objectStore('trips').get([this.person, trip]),
+      tx.objectStore('steps').index('trip').getAll([this.person, trip]),
+    ])
+    const agrees = row !== undefined && steps.every(({ id }) => seen.has(id))
+    if (agrees) {
+      await Promise.all([
+        tx.objectStore('trips').put({ ...row, revisions, sending: undefined }),
+        ...this.putParts(tx.objectStore('parts'), trip, parts),
+        ...(step ? [tx.objectStore('steps').add({ ...step, person: this.person, trip })] : []),
+      ])
+    }
+    await tx.done
+    return agrees
+  }
+
+  async waiting(): Promise<Waiting[]> {
+    const tx = this.db.transaction(everything)
+    const steps = await tx.objectStore('steps').index('trip').getAll(this.allTrips)
+    const counts = new Map<string, number>()
+    for (const { trip } of steps) counts.set(trip, (counts.get(trip) ?? 0) + 1)
+    const names = await Promise.all(
+      [...counts.keys()].map((trip) => tx.objectStore('parts').get([this.person, trip, 'name'])),
+    )
+    return [...counts].map(([trip, count], i) => ({ trip, name: String(names[i]?.value ?? ''), steps: count }))
+  }
+
+  async kept(): Promise<{ trip: string; name: string }[]> {
+    const tx = this.db.transaction(everything)
+    const rows = await tx.objectStore('trips').getAll(this.allTrips)
+    rows.sort((a, b) => b.openedAt - a.openedAt)
+    const names = await Promise.all(rows.map(({ trip }) => tx.objectStore('parts').get([this.person, trip, 'name'])))
+    return rows.map(({ trip }, i) => ({ trip, name: String(names[i]?.value ?? '') }))
+  }
+
+  async forget(trip: string): Promise<void> {
+    const tx = this.db.transaction(everything, 'readwrite', onDisk)
+    const places = await tx.objectStore('steps').index('trip').getAllKeys([this.person, trip])
+    await Promise.all([
+      tx.objectStore('trips').delete([this.person, trip]),
+      tx.objectStore('parts').delete(IDBKeyRange.bound([this.person, trip], [this.person, trip, []])),
+      ...places.map((place) => tx.objectStore('steps').delete(place)),
+      tx.done,
+    ])
+  }
+
+  async wipe(): Promise<void> {
+    const tx = this.db.transaction(everything, 'readwrite', onDisk)
+    await Promise.all([...everything.map((shelf) => tx.objectStore(shelf).clear()), tx.done])
+  }
+
+  close(): void {
+    this.db.close()
+  }
+
+  /** Keys of this person's trips; an empty list comes after every text. */
+  private get allTrips(): IDBKeyRange {
+    return IDBKeyRange.bound([this.person], [this.person, []])
+  }
+
+  private putParts(shelf: { put(row: PartRow): Promise<unknown> }, trip: string, parts: Parts): Promise<unknown>[] {
+    const { person } = this
+    return (Object.keys(parts) as PartName[]).map((part) => shelf.put({ person, trip, part, value: parts[part] }))
+  }
+
+  private async forgetOld(opened: string): Promise<void> {
+    const waits = new Set((await this.waiting()).map(({ trip }) => trip))
+    const idle = (await this.kept()).filter(({ trip }) => trip !== opened && !waits.has(trip))
+    for (const { trip } of idle.slice(mostKept - 1)) await this.forget(trip)
+  }
+}

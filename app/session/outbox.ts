@@ -1,0 +1,89 @@
+import type { PartName, Revisions, Trip } from '~~/core/trip'
+import type { Change } from './changes'
+
+/** An edit as it is offered to the server: made once, known by an id. */
+export interface Step {
+  readonly id: string
+  readonly changes: readonly Change[]
+}
+
+/** A step with its place in the order of all steps on this device. */
+export interface PlacedStep extends Step {
+  readonly place: number
+}
+
+/** A save that is on its way: it is offered again under the same name, with the same steps, until it is answered. */
+export interface Sending {
+  readonly save: string
+  readonly upTo: number
+}
+
+export type Parts = Partial<Omit<Trip, 'format'>>
+
+/** A trip as this device has it: what the server last said of it, and the steps that it does not have yet. */
+export interface KeptTrip {
+  readonly revisions: Revisions
+  /** The parts as the server has them; those only that the asker does not know in this revision. */
+  readonly parts: Parts
+  readonly steps: readonly PlacedStep[]
+  /** Steps up to this place have reached the server, or have been taken in by it. */
+  readonly settledUpTo: number
+  readonly sending: Sending | undefined
+}
+
+/** A trip of which something waits on this device. */
+export interface Waiting {
+  readonly trip: string
+  readonly name: string
+  readonly steps: number
+}
+
+/**
+ * What one person's device holds, whatever happens to its windows: trips as the server has them and the steps that
+ * wait for it. All windows of the person share one. What is put in is on the device when the promise is kept; it is
+ * handed over at the call itself, so that a window that is closed in the next moment does not take it along.
+ */
+export interface Outbox {
+  read(trip: string, known?: Revisions): Promise<KeptTrip | undefined>
+  /** Keeps a trip as the server sent it, where none is kept yet; steps that were left behind stay. */
+  keep(trip: string, document: Trip, revisions: Revisions): Promise<void>
+  /** @returns the place of the step */
+  append(trip: string, step: Step): Promise<number>
+  /** What is to be sent now: the save that was not answered yet, else all steps that are there; undefined where there are none. */
+  begin(trip: string, save: string): Promise<Sending | undefined>
+  /** The server has these steps: the parts they touched are now the server's. */
+  settle(trip: string, sending: Sending, parts: Parts, revisions: Partial<Revisions>): Promise<void>
+  /** The save has certainly not been taken; its steps wait for another. */
+  abandon(trip: string): Promise<void>
+  /**
+   * Takes in what the server has, under the steps that wait.
+   *
+   * @param seen ids of the steps it was compared with
+   * @param step one more that follows from it
+   * @returns false, and nothing is done, where other steps have come meanwhile
+   */
+  rebase(
+    trip: string,
+    parts: Parts,
+    revisions: Revisions,
+    seen: ReadonlySet<string>,
+    step: Step | undefined,
+  ): Promise<boolean>
+  /** Trips of which steps wait. */
+  waiting(): Promise<Waiting[]>
+  /** All trips that are kept, the one opened last first. */
+  kept(): Promise<{ readonly trip: string; readonly name: string }[]>
+  /** Forgets a trip and whatever waits of it. */
+  forget(trip: string): Promise<void>
+  /** Forgets everything. */
+  wipe(): Promise<void>
+  /** Lets go of what it holds open. */
+  close(): void
+}
+
+/** Parts that some revisions say otherwise than others. */
+export function partsThatDiffer(a: Revisions, b: Revisions): PartName[] {
+  return (Object.keys(a) as PartName[]).filter(
+    (part) => a[part].number !== b[part].number || a[part].save !== b[part].save,
+  )
+}

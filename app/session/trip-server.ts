@@ -1,0 +1,39 @@
+import type { PartName, Revision, Revisions, Trip } from '~~/core/trip'
+
+/** One part as it shall be, and the revision it was made from. */
+export interface PartChange {
+  readonly part: PartName
+  readonly base: Revision
+  readonly value: unknown
+}
+
+/** Why something did not come about, where trying the same again later may do. */
+export type Unreached =
+  | { readonly kind: 'signed out' }
+  /** There is no such trip for this person, or not any more. */
+  | { readonly kind: 'gone' }
+  /** No answer, or none that says whether it was done. */
+  | { readonly kind: 'away'; readonly lines: readonly string[] }
+
+export type Loaded = { readonly kind: 'loaded'; readonly trip: Trip; readonly revisions: Revisions } | Unreached
+
+export type Saved =
+  /** All revisions as they are now; of the parts that were sent, as this save made them. */
+  | { readonly kind: 'saved'; readonly revisions: Revisions }
+  /** A part has been saved by somebody else since; nothing was done. */
+  | { readonly kind: 'stale' }
+  /** Nothing was done, and the same would be refused again. */
+  | { readonly kind: 'refused'; readonly lines: readonly string[] }
+  | Unreached
+
+/** The server as a trip's session sees it. It never throws: whatever happens is an answer. */
+export interface TripServer {
+  load(trip: string): Promise<Loaded>
+  revisions(trip: string): Promise<{ readonly kind: 'known'; readonly revisions: Revisions } | Unreached>
+  /**
+   * Saves some parts, all or none.
+   *
+   * @param save the name of this save: offered twice under one name, it is done once
+   */
+  save(trip: string, save: string, changes: readonly PartChange[]): Promise<Saved>
+}

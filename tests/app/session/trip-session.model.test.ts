@@ -1,0 +1,314 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Trip } from '../../../core/trip'
+import { type Choices, type Side } from '~/session/conflicts'
+import type { TripSession } from '~/session/trip-session'
+import { FakeDevice, FakeServer, FakeTimers, FakeWindow, settle, smallTrip, type Mood } from './fake-world'
+
+/** How many sequences are run: a tenth, or all of them in `npm run judge`. */
+const runs = Number(process.env.RUNS ?? 0) || (process.env.RAG_TIN_JUDGE ? 2000 : 200)
+const seed = 20260601
+
+const tripIds = ['t0', 't1', 't2'] as const
+type TripId = (typeof tripIds)[number]
+/** Things that are edited, each by one kind of edit; they are looked at one by one at the end. */
+const cells = ['dial', 'name', 'mass', 'note'] as const
+type Cell = (typeof cells)[number]
+
+function read(trip: Trip, cell: Cell): string {
+  switch (cell) {
+    case 'dial':
+      return String(trip.dials.gramsPerHour)
+    case 'name':
+      return trip.name
+    case 'mass':
+      return String(trip.bench[0]?.massG)
+    case 'note':
+      return trip.stops[1]?.note ?? 'no stop'
+  }
+}
+
+function write(session: TripSession, trip: Trip, cell: Cell, value: number): void {
+  switch (cell) {
+    case 'dial':
+      return session.edit('dial', { dials: { ...trip.dials, gramsPerHour: value } }, 'dial')
+    case 'name':
+      return session.edit('name', { name: `${trip.name.slice(0, 2)} ${value}` })
+    case 'mass':
+      return session.edit('mass', {
+        bench: trip.bench.map((thing, i) => (i === 0 ? { ...thing, massG: value } : thing)),
+      })
+    case 'note':
+      return session.edit('note', {
+        stops: trip.stops.map((stop, i) => (i === 1 ? { ...stop, note: `n${value}` } : stop)),
+      })
+  }
+}
+
+interface Shown {
+  readonly trip: TripId
+  readonly session: TripSession
+}
+
+/** The world as it is, and what must come of it. */
+class World {
+  readonly server = new FakeServer()
+  readonly timers = new FakeTimers()
+  readonly devices = [new FakeDevice(), new FakeDevice()]
+  readonly windows: FakeWindow[] = []
+  readonly pages: (Shown | undefined)[] = [undefined, undefined, undefined]
+  /** Every value that was ever offered, by trip and cell; those that somebody saw and replaced are taken out. */
+  readonly standing = new Map<string, Set<string>>()
+  /** Things laid on the benches that nobody has taken off again. */
+  readonly laid = new Map<string, TripId>()
+  /** Every value there ever was. */
+  readonly ever = new Set<string>()
+  lastValue = 1000
+
+  /** @param browsers which browser each window is one of */
+  constructor(private readonly browsers: readonly number[]) {
+    for (const id of tripIds) {
+      this.server.begin(id, smallTrip(id))
+      for (const cell of cells) {
+        this.standing.set(`${id} ${cell}`, new Set())
+        this.ever.add(read(smallTrip(id), cell))
+      }
+    }
+    for (const i of [0, 1, 2]) this.windows[i] = this.newWindow(i)
+  }
+
+  newWindow(i: number): FakeWindow {
+    return new FakeWindow(this.deviceOf(i), this.server, this.timers)
+  }
+
+  deviceOf(window: number): FakeDevice {
+    const device = this.devices[this.browsers[window] ?? 0]
+    if (!device) throw new Error('no such device')
+    return device
+  }
+
+  windowAt(i: number): FakeWindow {
+    const window = this.windows[i]
+    if (!window) throw new Error('no such window')
+    return window
+  }
+
+  /** Notes that something was replaced by somebody who saw it. */
+  replaced(trip: TripId, cell: Cell, seen: string, by: string): void {
+    const values = this.standing.get(`${trip} ${cell}`)
+    values?.delete(seen)
+    values?.add(by)
+    this.ever.add(by)
+  }
+
+  /** Does something in a page and notes what it replaced. */
+  async noting(page: Shown, window: number, act: () => void): Promise<void> {
+    const kept = await this.deviceOf(window).outbox.read(page.trip)
+    const before = page.session.document
+    act()
+    const after = page.session.document
+    if (!before || !after || before === after) return
+    for (const cell of cells) {
+      const [seen, by] = [read(before, cell), read(after, cell)]
+      if (seen === by) continue
+      // Who goes back to what the server has says nothing to it any more.
+      if (kept && by === read({ ...before, ...kept.parts }, cell))
+        this.standing.get(`${page.trip} ${cell}`)?.delete(seen)
+      else this.replaced(page.trip, cell, seen, by)
+    }
+    const [was, is] = [before, after].map(({ bench }) => new Set(bench.map(({ id }) => id)))
+    for (const id of is ?? []) if (!was?.has(id)) this.laid.set(id, page.trip)
+    for (const id of was ?? []) if (!is?.has(id)) this.laid.delete(id)
+  }
+
+  async resolve(page: Shown, side: Side): Promise<void> {
+    const { state, document } = page.session
+    if (state.kind !== 'conflict' || !document) return
+    const choices: Choices = Object.fromEntries(state.conflicts.map(({ key }) => [key, side]))
+    for (const conflict of state.conflicts) {
+      for (const cell of cells) {
+        const wasThere = read(state.there.trip, cell)
+        const wasHere = read(document, cell)
+        const touches = conflict.paths.some((path) => JSON.stringify(path).includes(pathOf[cell]))
+        if (touches && wasHere !== wasThere)
+          this.replaced(page.trip, cell, side === 'here' ? wasThere : wasHere, side === 'here' ? wasHere : wasThere)
+      }
+      const thing = /^\[\["bench",{"id":"([^"]+)"}\]\]$/.exec(conflict.key)?.[1]
+      if (thing && conflict[side][0] === undefined) this.laid.delete(thing)
+      else if (thing?.startsWith('thing-')) this.laid.set(thing, page.trip)
+    }
+    await page.session.resolve(choices)
+    await settle()
+  }
+}
+
+const pathOf: Record<Cell, string> = {
+  dial: 'gramsPerHour',
+  name: '["name"]',
+  mass: 'massG',
+  note: 'note',
+}
+
+interface Model {
+  readonly nothing: true
+}
+type Command = fc.AsyncCommand<Model, World>
+
+const command = (name: string, run: (world: World) => Promise<void>): Command => ({
+  check: () => true,
+  async run(_, world) {
+    await run(world)
+    await settle()
+  },
+  toString: () => name,
+})
+
+const windowIndex = fc.nat({ max: 2 })
+const commands: fc.Arbitrary<Command>[] = [
+  fc.tuple(windowIndex, fc.constantFrom(...tripIds)).map(([i, trip]) =>
+    command(`open ${trip} in window ${i}`, async (world) => {
+      const page = world.pages[i]
+      if (page?.trip === trip) return
+      if (page) void world.windowAt(i).sessions.close(page.trip)
+      world.pages[i] = undefined
+      const { session, opened } = await world.windowAt(i).sessions.open(trip)
+      if (opened.kind === 'opened') world.pages[i] = { trip, session }
+      else void world.windowAt(i).sessions.close(trip)
+    }),
+  ),
+  ...[1, 2, 3].map(() =>
+    fc.tuple(windowIndex, fc.constantFrom(...cells)).map(([i, cell]) =>
+      command(`edit ${cell} in window ${i}`, async (world) => {
+        const page = world.pages[i]
+        if (!page) return
+        await world.noting(page, i, () => {
+          const { document } = page.session
+          if (document) write(page.session, document, cell, ++world.lastValue)
+        })
+      }),
+    ),
+  ),
+  windowIndex.map((i) =>
+    command(`lay a thing down in window ${i}`, async (world) => {
+      const page = world.pages[i]
+      if (!page) return
+      await world.noting(page, i, () => {
+        const bench = page.session.document?.bench ?? []
+        const [first] = bench
+        if (first) page.session.edit('lay', { bench: [...bench, { ...first, id: `thing-${++world.lastValue}` }] })
+      })
+    }),
+  ),
+  windowIndex.map((i) =>
+    command(`undo in window ${i}`, async (world) => {
+      const page = world.pages[i]
+      if (page) await world.noting(page, i, () => page.session.undo())
+    }),
+  ),
+  windowIndex.map((i) =>
+    command(`redo in window ${i}`, async (world) => {
+      const page = world.pages[i]
+      if (page) await world.noting(page, i, () => page.session.redo())
+    }),
+  ),
+  fc.constantFrom(50, 400, 3000, 70_000).map((ms) => command(`${ms} ms pass`, (world) => world.timers.pass(ms))),
+  fc
+    .constantFrom<Mood>('well', 'well', 'unreachable', 'answer lost', 'late', 'signed out', 'refuses')
+    .map((mood) => command(`the server is ${mood}`, async (world) => void (world.server.mood = mood))),
+  fc.constant(command('what was late arrives', async (world) => world.server.arriveLate())),
+  fc.constant(
+    command('somebody signs in again', async (world) => {
+      if (world.server.mood === 'signed out') world.server.mood = 'well'
+      for (const window of world.windows) await Promise.race([window.sessions.tryAgain(), settle()])
+    }),
+  ),
+  fc.tuple(fc.constantFrom(...tripIds), fc.boolean()).map(([trip, gone]) =>
+    command(`${trip} is ${gone ? 'thrown away' : 'taken back'}`, async (world) => {
+      const kept = world.server.trips.get(trip)
+      if (kept) kept.gone = gone
+    }),
+  ),
+  windowIndex.map((i) =>
+    command(`window ${i} dies, and is opened again`, async (world) => {
+      world.windowAt(i).die()
+      world.pages[i] = undefined
+      world.windows[i] = world.newWindow(i)
+    }),
+  ),
+  windowIndex.map((i) =>
+    command(`the page in window ${i} is left`, async (world) => {
+      const page = world.pages[i]
+      world.pages[i] = undefined
+      if (page) void world.windowAt(i).sessions.close(page.trip)
+    }),
+  ),
+  fc.tuple(windowIndex, fc.constantFrom<Side>('here', 'there')).map(([i, side]) =>
+    command(`what is ${side} is taken in window ${i}`, async (world) => {
+      const page = world.pages[i]
+      if (page) await world.resolve(page, side)
+    }),
+  ),
+]
+
+const backups: fc.Arbitrary<Command>[] = [
+  fc.constant(command('the server is copied', async (world) => world.server.copy())),
+  fc.constant(command('the server goes back to its copy', async (world) => world.server.goBack())),
+]
+
+/** Everything comes back: the server, the person, the trips; every conflict is settled; everything is brought home. */
+async function comeHome(world: World): Promise<void> {
+  world.server.mood = 'well'
+  world.server.arriveLate()
+  for (const kept of world.server.trips.values()) kept.gone = false
+  for (let round = 0; round < 12; round++) {
+    for (const i of [0, 2]) {
+      for (const trip of tripIds) {
+        const { session } = await world.windowAt(i).sessions.open(trip)
+        const flushed = session.tryAgain()
+        await world.timers.pass(10_000)
+        await flushed
+        await world.resolve({ trip, session }, 'here')
+        await world.timers.pass(10_000)
+        await session.catchUp()
+        await settle()
+        void world.windowAt(i).sessions.close(trip)
+        await settle()
+      }
+    }
+  }
+}
+
+describe('sessions of several trips in several windows', () => {
+  it.each([
+    ['whatever the server and the windows do', commands, [0, 0, 1], runs],
+    ['in windows of one browser, even where the server forgets', [...commands, ...backups], [0, 0, 0], runs / 2],
+  ])(
+    'lose no edit, %s',
+    async (_, possible, browsers, numRuns) => {
+      await fc.assert(
+        fc.asyncProperty(fc.commands(possible, { maxCommands: 40, size: '+1' }), async (sequence) => {
+          const world = new World(browsers)
+          await settle()
+          await fc.asyncModelRun(() => ({ model: { nothing: true }, real: world }), sequence)
+          await comeHome(world)
+          for (const id of tripIds) {
+            const kept = world.server.trips.get(id)
+            if (!kept) throw new Error('no such trip')
+            for (const cell of cells) {
+              const last = read(kept.trip, cell)
+              const lost = [...(world.standing.get(`${id} ${cell}`) ?? [])].filter((value) => value !== last)
+              expect(lost, `${id} ${cell} is ${last}`).toEqual([])
+              expect(world.ever).toContain(last)
+            }
+            const things = new Set(kept.trip.bench.map((thing) => thing.id))
+            const should = [...world.laid].filter(([, trip]) => trip === id).map(([thing]) => thing)
+            expect([...things].sort()).toEqual([...smallTrip(id).bench.map((thing) => thing.id), ...should].sort())
+          }
+          for (const device of world.devices) expect(await device.outbox.waiting()).toEqual([])
+        }),
+        { numRuns, seed },
+      )
+    },
+    1_800_000,
+  )
+})
