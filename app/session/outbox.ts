@@ -53,7 +53,7 @@ export interface Outbox {
   begin(trip: string, save: string): Promise<Sending | undefined>
   /** The server has these steps: the parts they touched are now the server's. */
   settle(trip: string, sending: Sending, parts: Parts, revisions: Partial<Revisions>): Promise<void>
-  /** The save has certainly not been taken; its steps wait for another. */
+  /** The save has certainly not been done and never will; its steps wait for another. */
   abandon(trip: string): Promise<void>
   /**
    * Takes in what the server has, under the steps that wait.

@@ -18,8 +18,8 @@ export type Unreached =
 export type Loaded = { readonly kind: 'loaded'; readonly trip: Trip; readonly revisions: Revisions } | Unreached
 
 export type Saved =
-  /** All revisions as they are now; of the parts that were sent, as this save made them. */
-  | { readonly kind: 'saved'; readonly revisions: Revisions }
+  /** Done, now or before: the revisions that this save made of its parts, and all revisions as they are now. */
+  | { readonly kind: 'saved'; readonly made: Partial<Revisions>; readonly revisions: Revisions }
   /** A part has been saved by somebody else since; nothing was done. */
   | { readonly kind: 'stale' }
   /** Nothing was done, and the same would be refused again. */

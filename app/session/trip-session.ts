@@ -293,6 +293,7 @@ export class TripSession {
     this.words = this.alone ? this.words : ''
     this.taken = []
     this.write(step)
+    this.reconsider()
     if (this.standing.kind === 'clean' || this.standing.kind === 'refused') this.stand({ kind: 'dirty' })
     if (this.state.kind !== 'signed out' && this.state.kind !== 'gone') this.pause.begin()
     this.notify()
@@ -337,6 +338,7 @@ export class TripSession {
   }
 
   private adopt(kept: KeptTrip): void {
+    const before = this.base?.revisions
     const trip = { format: tripFormat, ...this.base?.trip, ...kept.parts } as Trip
     this.base = { trip, revisions: kept.revisions, settledUpTo: kept.settledUpTo }
     const known = new Set(kept.steps.map(({ id }) => id))
@@ -344,10 +346,21 @@ export class TripSession {
     const own = this.log.filter((step) => !known.has(step.id))
     this.log = [...kept.steps, ...own]
     this.refold()
-    const { standing } = this
-    const isSettled =
-      standing.kind === 'conflict' && partsThatDiffer(standing.there.revisions, kept.revisions).length === 0
-    if (isSettled) this.stand({ kind: this.log.length > 0 ? 'dirty' : 'clean' })
+    // What was found in conflict was found against another base: it has been settled, or is looked at anew.
+    if (this.standing.kind === 'conflict' && before && partsThatDiffer(before, kept.revisions).length > 0) {
+      this.stand({ kind: this.log.length > 0 ? 'dirty' : 'clean' })
+      this.askForDelivery()
+    } else this.reconsider()
+  }
+
+  /** After another step a conflict may be another, or none. */
+  private reconsider(): void {
+    if (this.standing.kind !== 'conflict') return
+    const { trip, revisions } = this.standing.there
+    void this.deliveries.take(async () => {
+      const isSame = this.standing.kind === 'conflict' && this.standing.there.trip === trip
+      if (isSame && (await this.takeIn(trip, revisions, {}))) this.askForDelivery()
+    })
   }
 
   /** Shows what base and steps make, the steps in the order of all windows. */
@@ -435,15 +448,14 @@ export class TripSession {
     this.stand({ kind: 'saving' })
     const changes = parts.map((part) => ({ part, base: base.revisions[part], value: document[part] }))
     const answer = await this.tools.server.save(this.id, sending.save, changes)
-    return this.answered(answer, sending, pick(document, parts), parts)
+    return this.answered(answer, sending, pick(document, parts))
   }
 
-  private async answered(answer: Saved, sending: Sending, values: Parts, parts: PartName[]): Promise<boolean> {
+  private async answered(answer: Saved, sending: Sending, values: Parts): Promise<boolean> {
     switch (answer.kind) {
       case 'saved': {
         this.tries = 0
-        const revisions = Object.fromEntries(parts.map((part) => [part, answer.revisions[part]]))
-        await this.outbox.settle(this.id, sending, values, revisions)
+        await this.outbox.settle(this.id, sending, values, answer.made)
         await this.changed()
         if (this.base && partsThatDiffer(this.base.revisions, answer.revisions).length > 0) return this.pull()
         return true
@@ -456,12 +468,8 @@ export class TripSession {
         this.refusedUpTo = sending.upTo
         this.stand({ kind: 'refused', lines: answer.lines })
         return false
-      case 'signed out':
-      case 'gone':
-        await this.outbox.abandon(this.id)
-        this.unreached(answer)
-        return false
-      case 'away':
+      default:
+        // An earlier try may have come through: the same save is offered again.
         this.unreached(answer)
         return false
     }
@@ -514,12 +522,10 @@ export class TripSession {
         this.stand({ kind: 'conflict', conflicts, there: { trip: there, revisions } })
         return false
       }
-      const merged = applied(
-        there,
-        log.flatMap(({ changes }) => changes),
-      )
-      const wanted = settled(merged, conflicts, choices)
-      const follows = changesBetween(merged, wanted)
+      const wanted = settled(applied(there, changesBetween(common, shown)), conflicts, choices)
+      // The steps on their own could come to something else: two that cancel each other out would undo what is new.
+      const steps = log.flatMap(({ changes }) => changes)
+      const follows = changesBetween(applied(there, steps), wanted)
       const step = follows.length > 0 ? { id: this.tools.newId(), changes: follows } : undefined
       const theirs = Object.fromEntries(Object.entries(choices).filter(([, side]) => side === 'there'))
       const given = changesBetween(shown, settled(shown, conflicts, theirs))

@@ -41,9 +41,16 @@ export async function settle(): Promise<void> {
   for (let i = 0; i < 3; i++) await new Promise((done) => setImmediate(done))
 }
 
+/** Lets what hangs on no request come to rest: the device, and its other windows. */
+export async function drain(): Promise<void> {
+  for (let i = 0; i < 60; i++) await Promise.resolve()
+}
+
 interface KeptTrip {
   trip: Trip
   revisions: Record<string, Revision>
+  /** The revisions that each save made. */
+  done: Map<string, Record<string, Revision>>
   gone: boolean
 }
 
@@ -71,7 +78,7 @@ export class FakeServer implements TripServer {
 
   begin(id: string, trip: Trip): void {
     const revisions = Object.fromEntries(partNames.map((part) => [part, { number: 1, save: 'begun' }]))
-    this.trips.set(id, { trip, revisions, gone: false })
+    this.trips.set(id, { trip, revisions, done: new Map(), gone: false })
   }
 
   async load(id: string): Promise<Loaded> {
@@ -128,15 +135,19 @@ export class FakeServer implements TripServer {
     const kept = this.trips.get(id)
     if (!kept || kept.gone) return { kind: 'gone' }
     const revisionOf = (part: string): Revision => kept.revisions[part] ?? { number: 0, save: '' }
-    const answer = (): Saved => ({ kind: 'saved', revisions: structuredClone(kept.revisions) as Revisions })
-    if (changes.every(({ part }) => revisionOf(part).save === save)) return answer()
+    const saved = (made: Record<string, Revision>): Saved =>
+      structuredClone({ kind: 'saved', made, revisions: kept.revisions as Revisions })
+    const before = kept.done.get(save)
+    if (before) return saved(before)
     if (changes.some(({ part, base }) => !sameRevision(revisionOf(part), base))) return { kind: 'stale' }
     this.saves.push({ trip: id, save, changes })
-    for (const { part, value } of changes) {
-      kept.trip = { ...kept.trip, [part]: value }
-      kept.revisions[part] = { number: revisionOf(part).number + 1, save }
-    }
-    return answer()
+    const made = Object.fromEntries(
+      changes.map(({ part }) => [part, { number: revisionOf(part).number + 1, save }] as const),
+    )
+    kept.trip = { ...kept.trip, ...Object.fromEntries(changes.map(({ part, value }) => [part, value])) }
+    kept.revisions = { ...kept.revisions, ...made }
+    kept.done.set(save, made)
+    return saved(made)
   }
 }
 
