@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { linesOf } from '~/composables/useApi'
-
 useHead({ title: 'Rag Tin' })
-const { loggedIn, ready, fetch: fetchSession } = useUserSession()
+const { person, standing, ask } = usePerson()
 const route = useRoute()
 const { demo } = useRuntimeConfig().public
 
@@ -14,12 +12,13 @@ const lines = ref<string[]>([])
 const busy = ref(false)
 
 async function goOn() {
-  await fetchSession()
+  await ask()
   const next = route.query.next
   await navigateTo(typeof next === 'string' && /^\/trips(\/|$)/.test(next) ? next : '/trips')
 }
-if (!ready.value) await fetchSession()
-if (loggedIn.value) await goOn()
+await ask()
+if (standing.value === 'signed in') await goOn()
+else if (person.value) email.value = person.value.email
 
 async function attempt(request: () => Promise<unknown>) {
   busy.value = true

@@ -6,15 +6,8 @@ import type { RoadPoint } from '~~/core/road'
 import type { Trip } from '~~/core/trip'
 import { partNames } from '~~/core/trip'
 import type { ProveService } from '~/workers/prove.worker'
-import { packLine, unpackLine, type PackedLine, type RoadWithoutLine } from '~/workers/packed-line'
-import type {
-  HoursReading,
-  LineOfTrip,
-  Reckoning,
-  ReckonService,
-  RoadReading,
-  RoadReshaping,
-} from '~/workers/reckon.worker'
+import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from '~/workers/packed-line'
+import type { HoursReading, Reckoning, ReckonService, RoadReading, RoadReshaping } from '~/workers/reckon.worker'
 
 /** How the proof stands. */
 export type ProofState =
@@ -52,8 +45,10 @@ export const useKitStore = defineStore('kit', () => {
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
   let reckoned: Promise<void> = Promise.resolve()
-  /** The line the worker made last, as it came here. */
-  let made: readonly RoadPoint[] | undefined
+  /** Roads are asked for one after another: each is made of the trip with the one before. */
+  let asked: Promise<unknown> = Promise.resolve()
+  /** The names of lines, wherever they were made. */
+  let lineIds = new WeakMap<readonly RoadPoint[], LineId>()
   let calm: ReturnType<typeof setTimeout> | undefined
 
   function reckonService(): Remote<ReckonService> {
@@ -75,49 +70,62 @@ export const useKitStore = defineStore('kit', () => {
 
   async function reckonWaiting(): Promise<void> {
     busy.value = true
-    try {
-      while (waiting) {
-        const next: Trip = waiting
-        waiting = undefined
-        const before = sent
-        sent = next
+    while (waiting) {
+      const next: Trip = waiting
+      waiting = undefined
+      const before = sent
+      sent = next
+      try {
         reckoning.value = await sendChanged(before, next)
         failure.value = ''
+      } catch (error) {
+        failure.value = error instanceof Error ? error.message : String(error)
+        sent = {}
       }
-    } catch (error) {
-      failure.value = error instanceof Error ? error.message : String(error)
-      sent = {}
-    } finally {
-      busy.value = false
     }
+    busy.value = false
     if (reckoning.value?.kit) calm = setTimeout(startProof, calmMs)
   }
 
   /** Sends what changed, and the line of the road only when the worker does not have it. */
-  function sendChanged(before: Partial<Trip>, next: Trip): Promise<Reckoning> {
+  async function sendChanged(before: Partial<Trip>, next: Trip): Promise<Reckoning> {
     const changed = partNames.filter((part) => before[part] !== next[part])
     const parts = Object.fromEntries(changed.map((part) => [part, next[part]])) as Partial<Trip>
     const { points, ...road } = next.road
-    const line: LineOfTrip =
-      before.road?.points === points ? 'as it was' : made === points ? 'made here' : packLine(points)
-    return reckonService().reckon(
-      { ...parts, ...(parts.road && { road }) },
-      typeof line === 'string' ? line : transfer(line, [line.buffer]),
-    )
+    const all = { ...parts, ...(parts.road && { road }) }
+    const lineId = lineIdOf(points)
+    const answer = await reckonService().reckon(all, lineId, undefined)
+    if (answer) return answer
+    const packed = packLine(points)
+    const again = await reckonService().reckon(all, lineId, transfer(packed, [packed.buffer]))
+    if (!again) throw new Error('The line of the road was lost on its way.')
+    return again
+  }
+
+  function lineIdOf(points: readonly RoadPoint[]): LineId {
+    const known = lineIds.get(points)
+    if (known !== undefined) return known
+    const id = crypto.randomUUID()
+    lineIds.set(points, id)
+    return id
   }
 
   /** Asks for a road that is made of the trip as it stands; its line is unpacked here, once. */
-  async function ask<T extends { ok: true; next: { road: RoadWithoutLine; line: PackedLine } }>(
+  function ask<T extends { ok: true; next: { road: RoadWithoutLine; line: PackedLine; lineId: LineId } }>(
     question: (service: Remote<ReckonService>) => Promise<T | { ok: false; lines: string[] }>,
   ) {
-    await reckoned
-    made = undefined
-    const answer = await question(reckonService())
-    if (!answer.ok) return answer
-    const { line, road, ...rest } = answer.next
-    const points = await unpackedBitByBit(line)
-    made = points
-    return { ...answer, next: { ...rest, road: { ...road, points } } }
+    const mine = asked.then(async () => {
+      await reckoned
+      const answer = await question(reckonService())
+      if (!answer.ok) return answer
+      const { line, lineId, road, ...rest } = answer.next
+      const points = await unpackedBitByBit(line)
+      lineIds.set(points, lineId)
+      return { ...answer, next: { ...rest, road: { ...road, points } } }
+    })
+    // What was asked is laid on the road before the next is begun.
+    asked = mine.then(aTurn, aTurn)
+    return mine
   }
 
   function startProof(): void {
@@ -188,8 +196,8 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   const readRoad = (text: string) => ask<RoadReading & { ok: true }>((service) => service.readRoad(text))
-  const readLines = (picked: readonly number[]) =>
-    ask<RoadReading & { ok: true }>((service) => service.readLines(picked))
+  const readLines = (fileId: string, picked: readonly number[]) =>
+    ask<RoadReading & { ok: true }>((service) => service.readLines(fileId, picked))
   const joinRoad = (text: string) => ask<RoadReshaping & { ok: true }>((service) => service.joinRoad(text))
   const turnRound = () => ask<RoadReshaping & { ok: true }>((service) => service.turnRound())
   const cutRoad = (fromKm: number, toKm: number) =>
@@ -203,8 +211,8 @@ export const useKitStore = defineStore('kit', () => {
     reckoner = undefined
     sent = {}
     waiting = undefined
-    made = undefined
-    reckoned = Promise.resolve()
+    lineIds = new WeakMap()
+    reckoned = asked = Promise.resolve()
     busy.value = false
     reckoning.value = undefined
   }

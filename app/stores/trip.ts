@@ -1,51 +1,64 @@
-import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
+import { isProxy, toRaw } from 'vue'
 import type { PartName, Trip } from '~~/core/trip'
-import { linesOf, statusOf } from '~/composables/useApi'
+import type { Choices } from '~/session/conflicts'
+import type { Parts } from '~/session/outbox'
+import type { Opened, TripSession } from '~/session/trip-session'
+import type { Standing } from '~/session/windows'
 
-type Parts = Partial<Omit<Trip, 'format'>>
-type Versions = Record<PartName, number>
-
-/** One step that can be taken back. */
-interface Edit {
-  readonly label: string
-  readonly before: Parts
-  readonly after: Parts
-  readonly merge: string | undefined
-}
-
-/** Parts that were saved in another window since they were read here. */
-export interface Conflict {
-  readonly parts: { part: PartName; version: number; savedAt: string }[]
-}
-
-const mostUndo = 200
-const retryMs = 5000
-
-/** The trip on the bench, its history of edits, and its way to the server. */
+/** The trip on the bench: what its session holds, for the page to look at. */
 export const useTripStore = defineStore('trip', () => {
   const id = ref('')
   const trip = shallowRef<Trip>()
-  const versions = shallowRef<Versions>()
-  const done = shallowRef<readonly Edit[]>([])
-  const undone = shallowRef<readonly Edit[]>([])
-  const dirty = shallowRef<ReadonlySet<PartName>>(new Set())
-  const saving = ref<'saved' | 'saving' | 'failed'>('saved')
-  const problems = ref<string[]>([])
-  const conflict = shallowRef<Conflict>()
+  const state = shallowRef<Standing>({ kind: 'clean' })
+  const notice = ref('')
+  /** Steps that the server does not have. */
+  const unsaved = ref(0)
+  const takenIn = shallowRef<readonly PartName[]>([])
+  const undoLabel = ref<string>()
+  const redoLabel = ref<string>()
+  let session: TripSession | undefined
+  let stopMirroring: () => void = () => undefined
+  let asked = ''
 
-  async function load(tripId: string) {
-    trip.value = undefined
-    const answer = await api<{ trip: Trip; versions: Versions }>(`/api/trips/${tripId}`)
+  function mirror(from: TripSession) {
+    trip.value = from.document
+    state.value = from.state
+    notice.value = from.notice
+    unsaved.value = from.unsaved
+    takenIn.value = from.takenIn
+    undoLabel.value = from.undoLabel
+    redoLabel.value = from.redoLabel
+  }
+
+  /** Opens a trip; the one that was open stays until then. Of two that are asked for, the later is opened. */
+  async function open(tripId: string): Promise<Opened> {
+    asked = tripId
+    const sessions = await useTripSessions()
+    const { session: next, opened } = await sessions.open(tripId)
+    if (asked !== tripId || opened.kind !== 'opened') {
+      void sessions.close(tripId)
+      return opened
+    }
+    const left = id.value
+    stopMirroring()
+    session = next
     id.value = tripId
-    trip.value = answer.trip
-    versions.value = answer.versions
-    done.value = []
-    undone.value = []
-    dirty.value = new Set()
-    conflict.value = undefined
-    problems.value = []
-    saving.value = 'saved'
+    mirror(next)
+    stopMirroring = next.subscribe(() => mirror(next))
+    if (left) void sessions.close(left)
+    return opened
+  }
+
+  /** The page of a trip is left; what waits of it is still brought to the server. */
+  async function leave(tripId: string): Promise<void> {
+    if (asked === tripId) asked = ''
+    if (id.value !== tripId) return
+    stopMirroring()
+    session = undefined
+    id.value = ''
+    trip.value = undefined
+    await (await useTripSessions()).close(tripId)
   }
 
   /**
@@ -53,125 +66,73 @@ export const useTripStore = defineStore('trip', () => {
    *
    * @param merge edits with the same mark in a row become one step: a dial being turned
    */
-  function edit(label: string, after: Parts, merge?: string) {
-    if (!trip.value) return
-    const current = trip.value
-    const before = pick(current, Object.keys(after) as PartName[])
-    const last = done.value.at(-1)
-    const step: Edit = merge && last?.merge === merge ? { ...last, after } : { label, before, after, merge }
-    done.value = [...(step.before === before ? done.value : done.value.slice(0, -1)), step].slice(-mostUndo)
-    undone.value = []
-    put(after)
+  function edit(label: string, parts: Parts, merge?: string) {
+    session?.edit(label, withoutProxies(parts, trip.value), merge)
   }
 
-  function undo() {
-    const step = done.value.at(-1)
-    if (!step) return
-    done.value = done.value.slice(0, -1)
-    undone.value = [...undone.value, step]
-    put(step.before)
-  }
-
-  function redo() {
-    const step = undone.value.at(-1)
-    if (!step) return
-    undone.value = undone.value.slice(0, -1)
-    done.value = [...done.value, step]
-    put(step.after)
-  }
-
-  function put(parts: Parts) {
-    trip.value = { ...trip.value!, ...parts }
-    dirty.value = new Set([...dirty.value, ...(Object.keys(parts) as PartName[])])
-    if (!conflict.value) void saveSoon()
-  }
-
-  const saveSoon = useDebounceFn(() => save(), 400, { maxWait: 2000 })
-
-  async function save(): Promise<void> {
-    if (saving.value === 'saving' || dirty.value.size === 0 || conflict.value) return
-    const tripId = id.value
-    const parts = [...dirty.value]
-    const values = trip.value!
-    const changes = parts.map((part) => ({ part, base: versions.value![part], value: values[part] }))
-    dirty.value = new Set()
-    saving.value = 'saving'
-    try {
-      const body = await jsonBlob({ changes })
-      const answer = await api<{ versions: Versions }>(`/api/trips/${tripId}`, { method: 'PATCH', body })
-      if (id.value !== tripId) return
-      versions.value = answer.versions
-      saving.value = 'saved'
-      problems.value = []
-    } catch (error) {
-      dirty.value = new Set([...dirty.value, ...parts])
-      saving.value = 'failed'
-      if (statusOf(error) === 409) {
-        conflict.value = conflictOf(error)
-        return
-      }
-      problems.value = linesOf(error)
-      // A server that was away is asked again; what it refused waits for a change.
-      if (statusOf(error) !== 422) setTimeout(() => void save(), retryMs)
-      return
+  /** An edit for work that takes a while: it goes to the trip that is open now, or nowhere. */
+  function editLater(): typeof edit {
+    const of = session
+    return (label, parts, merge) => {
+      if (session === of) edit(label, parts, merge)
     }
-    if (dirty.value.size > 0) await save()
   }
 
-  /** Writes this window's parts over the other's. */
-  async function keepMine() {
-    const theirs = conflict.value!.parts
-    versions.value = { ...versions.value!, ...Object.fromEntries(theirs.map(({ part, version }) => [part, version])) }
-    conflict.value = undefined
-    await save()
+  /** Has everything brought to the server, for what it shall look at. */
+  async function flush(): Promise<void> {
+    const standing = await session?.flush()
+    if (standing && standing.kind !== 'clean') throw new Error('The trip is not saved yet; see the line at the top.')
   }
 
-  /** Takes the other window's parts; this window's stay within reach of undo. */
-  async function takeTheirs() {
-    const answer = await api<{ trip: Trip; versions: Versions }>(`/api/trips/${id.value}`)
-    const parts = conflict.value!.parts.map(({ part }) => part)
-    const before = pick(trip.value!, parts)
-    const after = pick(answer.trip, parts)
-    trip.value = { ...trip.value!, ...after }
-    versions.value = answer.versions
-    done.value = [...done.value, { label: 'take the other window’s', before, after, merge: undefined }]
-    undone.value = []
-    dirty.value = new Set([...dirty.value].filter((part) => !parts.includes(part)))
-    conflict.value = undefined
-    await save()
-  }
-
-  /** Keeps this window's trip beside the other's, as a new one. */
-  async function keepBoth(): Promise<string> {
-    const copy = { ...trip.value!, name: `${trip.value!.name.slice(0, 105)} (my copy)` }
-    const answer = await api<{ id: string }>('/api/trips', { method: 'POST', body: copy })
+  /** This device's trip as a new one, apart from the other. */
+  async function keepAsCopy(): Promise<string> {
+    const copy = trip.value && { ...trip.value, name: `${trip.value.name.slice(0, 105)} (my copy)` }
+    const answer = await api<{ id: string }>('/api/trips', { method: 'POST', body: await jsonBlob({ ...copy }) })
     return answer.id
   }
 
   return {
     id,
     trip,
-    saving,
-    dirty,
-    problems,
-    conflict,
-    undoLabel: computed(() => done.value.at(-1)?.label),
-    redoLabel: computed(() => undone.value.at(-1)?.label),
-    load,
+    state,
+    notice,
+    unsaved,
+    takenIn,
+    undoLabel,
+    redoLabel,
+    open,
+    leave,
     edit,
-    undo,
-    redo,
-    save,
-    keepMine,
-    takeTheirs,
-    keepBoth,
+    editLater,
+    undo: () => session?.undo(),
+    redo: () => session?.redo(),
+    flush,
+    tryAgain: () => session?.tryAgain(),
+    catchUp: () => session?.catchUp(),
+    resolve: (choices: Choices) => session?.resolve(choices),
+    keepAsCopy,
   }
 })
 
-function pick(trip: Trip, parts: readonly PartName[]): Parts {
-  return Object.fromEntries(parts.map((part) => [part, trip[part]]))
-}
-
-function conflictOf(error: unknown): Conflict {
-  return { parts: (error as { data: { data: Conflict } }).data.data.parts }
+/**
+ * A value as plain data: what forms hand over may be wrapped to be watched, and no device keeps wrappings.
+ *
+ * @param known what stood there before; where it still does there is nothing to look for
+ */
+function withoutProxies<T>(value: T, known: unknown): T {
+  if (value === known) return value
+  const raw: unknown = isProxy(value) ? toRaw(value) : value
+  if (Array.isArray(raw)) {
+    const next = raw.map((entry, i) => withoutProxies<unknown>(entry, (known as unknown[] | undefined)?.[i]))
+    return (next.some((entry, i) => entry !== raw[i]) ? next : raw) as T
+  }
+  if (raw !== null && typeof raw === 'object') {
+    const before = known as Record<string, unknown> | null | undefined
+    const entries = Object.entries(raw).map(
+      ([key, entry]) => [key, withoutProxies<unknown>(entry, before?.[key])] as const,
+    )
+    const isSame = entries.every(([key, entry]) => entry === (raw as Record<string, unknown>)[key])
+    return (isSame ? raw : Object.fromEntries(entries)) as T
+  }
+  return raw as T
 }

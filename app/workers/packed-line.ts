@@ -7,6 +7,9 @@ import type { Road, RoadPoint } from '~~/core/road'
  */
 export type PackedLine = Float64Array<ArrayBuffer>
 
+/** Names a line, wherever it was made; a line never changes, another one has another name. */
+export type LineId = string
+
 /** A road whose line travels apart from it. */
 export type RoadWithoutLine = Omit<Road, 'points'>
 

@@ -23,8 +23,9 @@ import {
 } from '~~/core/ledger'
 import { OpeningBook, readOpening, readWallClock, weekOf, type OpenDay } from '~~/core/ride'
 import { planOf, positionAt, readGpx, surveyRoad, withLines, type GpxRoad, type Plan, type Survey } from '~~/core/road'
+import { Fault } from '~~/core/fault'
 import { cut, faultLines, joined, reversed, withRoad, type NewRoad, type Reshaped, type Trip } from '~~/core/trip'
-import { packLine, unpackLine, type PackedLine, type RoadWithoutLine } from './packed-line'
+import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from './packed-line'
 
 /** What the interface is told after each change. */
 export interface Reckoning {
@@ -61,11 +62,14 @@ export interface ReadLine {
 type Sent<T extends { road: Trip['road'] }> = Omit<T, 'road'> & {
   readonly road: RoadWithoutLine
   readonly line: PackedLine
+  readonly lineId: LineId
 }
 
 export type RoadReading =
   | {
       readonly ok: true
+      /** Names the file for choosing among its lines. */
+      readonly fileId: string
       readonly next: Sent<NewRoad>
       readonly points: number
       readonly warnings: string[]
@@ -76,9 +80,6 @@ export type RoadReading =
 export type RoadReshaping =
   { readonly ok: true; readonly next: Sent<Reshaped> } | { readonly ok: false; readonly lines: string[] }
 
-/** Which line the road of a trip has: the one it had, the one made here last, or another. */
-export type LineOfTrip = 'as it was' | 'made here' | PackedLine
-
 /** The parts of a trip that changed; the road's line comes apart from it. */
 export type ChangedParts = Omit<Partial<Trip>, 'road'> & { road?: RoadWithoutLine }
 
@@ -88,25 +89,49 @@ export type HoursReading =
 
 /** A line that was measured. */
 interface Measured {
+  readonly id: LineId
   readonly points: Trip['road']['points']
   readonly survey: Survey
 }
-const measured = (points: Trip['road']['points']): Measured => ({ points, survey: surveyRoad(points) })
+const measured = (id: LineId, points: Trip['road']['points']): Measured => ({ id, points, survey: surveyRoad(points) })
+
+/** So many lines are at hand: the trip's own, and those that undo and imports go between. */
+const mostLines = 4
+/** Lines by their ids, the one used last at the end. */
+const lines = new Map<LineId, Measured>()
+
+function keep(kept: Measured): Measured {
+  lines.delete(kept.id)
+  lines.set(kept.id, kept)
+  for (const id of [...lines.keys()].slice(0, -mostLines)) lines.delete(id)
+  return kept
+}
 
 let trip: Trip | undefined
-let line: Measured = measured([])
+let line: Measured = measured('', [])
 let plan: Plan | null = null
 let landscape: Landscape | undefined
 let built: BuiltLedger | undefined
 /** The file that was read last, and the trip it was read for. */
-let read: { file: GpxRoad; before: Pick<Trip, 'road' | 'stops'> } | undefined
-let made: Measured | undefined
+let read: { id: string; file: GpxRoad; before: Pick<Trip, 'road' | 'stops'> } | undefined
 const book = new OpeningBook()
 
-/** Takes the parts that changed, and reckons everything anew. */
-function reckon({ road: lineless, ...parts }: ChangedParts, lineOfTrip: LineOfTrip): Reckoning {
-  if (lineOfTrip !== 'as it was') {
-    line = lineOfTrip === 'made here' && made ? made : measured(unpackLine(lineOfTrip as PackedLine))
+/**
+ * Takes the parts that changed, and reckons everything anew.
+ *
+ * @param lineId which line the trip's road has
+ * @param packed the line itself, where it may not be at hand here
+ * @returns nothing, and nothing is taken, where the line is needed and not at hand
+ */
+function reckon(
+  { road: lineless, ...parts }: ChangedParts,
+  lineId: LineId,
+  packed: PackedLine | undefined,
+): Reckoning | undefined {
+  if (lineId !== line.id) {
+    const known = lines.get(lineId) ?? (packed && measured(lineId, unpackLine(packed)))
+    if (!known) return undefined
+    line = keep(known)
     plan = line.survey.lengthKm > 0 ? planOf(line.points, line.survey) : null
   }
   trip = { ...trip, ...parts, road: { ...(lineless ?? trip!.road), points: line.points } } as Trip
@@ -210,26 +235,27 @@ function readHours(text: string, roadKm: number): HoursReading {
 /** Reads a GPX file for the trip; faults come back as lines, for errors do not cross to the page whole. */
 function readRoad(text: string): RoadReading {
   return told(() => {
-    read = { file: readGpx(text), before: trip! }
+    read = { id: newId(), file: readGpx(text), before: trip! }
     return laidOut(read.file)
   })
 }
 
-/** Takes some lines of the file that was read last, in the order given. */
-function readLines(picked: readonly number[]): RoadReading {
+/** Takes some lines of a file, in the order given. */
+function readLines(fileId: string, picked: readonly number[]): RoadReading {
   return told(() => {
-    if (!read) throw new Error('no file has been read')
+    if (read?.id !== fileId) throw new Fault('the file', 'not at hand any more', 'it to be imported once more')
     return laidOut(withLines(read.file, picked))
   })
 }
 
 function laidOut(gpx: GpxRoad): RoadReading {
-  const { file, before } = read!
-  made = measured(gpx.points)
+  const { id: fileId, file, before } = read!
+  const made = keep(measured(newId(), gpx.points))
   const alone = file.lines.length === 1 ? made.survey.lengthKm : undefined
   const answer = {
     ok: true,
-    next: sent(withRoad(before, gpx, made.survey, newId)),
+    fileId,
+    next: sent(withRoad(before, gpx, made.survey, newId), made.id),
     points: gpx.points.length,
     warnings: gpx.warnings,
     lines: file.lines.map(({ name, points }) => ({
@@ -250,13 +276,12 @@ const turnRound = (): RoadReshaping => reshaped({ ...reversed(trip!, line.survey
 const cutRoad = (fromKm: number, toKm: number): RoadReshaping => reshaped(cut(trip!, line.survey, fromKm, toKm))
 
 function reshaped({ road, ride, stops, leftOut }: Reshaped): RoadReshaping {
-  made = measured(road.points)
-  const next = sent({ road, ride, stops, leftOut })
+  const next = sent({ road, ride, stops, leftOut }, keep(measured(newId(), road.points)).id)
   return transfer({ ok: true, next }, [next.line.buffer])
 }
 
-function sent<T extends { road: Trip['road'] }>({ road: { points, ...road }, ...rest }: T): Sent<T> {
-  return { ...rest, road, line: packLine(points) }
+function sent<T extends { road: Trip['road'] }>({ road: { points, ...road }, ...rest }: T, lineId: LineId): Sent<T> {
+  return { ...rest, road, line: packLine(points), lineId }
 }
 
 function told<T>(work: () => T): T | { ok: false; lines: string[] } {

@@ -56,16 +56,31 @@ export const trips = mysqlTable(
   (table) => [index('trips_owner').on(table.ownerId)],
 )
 
-/** How often each part of a trip has been saved: what keeps two windows from overwriting each other. */
+/** How often each part of a trip has been saved, and by which save: what keeps two devices from overwriting each other. */
 export const partVersions = mysqlTable(
   'part_versions',
   {
     tripId: tripId(),
     part: varchar('part', { length: 20 }).notNull(),
     version: int('version').notNull(),
+    /** Empty for the state a trip began with. */
+    save: varchar('save', { length: 36 }).notNull().default(''),
     savedAt: datetime('saved_at', { fsp: 3 }).notNull(),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.part] })],
+)
+
+/** Saves that have been done, so that one that is offered again, its answer being lost, is not done again. */
+export const saves = mysqlTable(
+  'saves',
+  {
+    tripId: tripId(),
+    save: char('save', { length: 36 }).notNull(),
+    at: datetime('at', { fsp: 3 }).notNull(),
+    /** The version that it made of each part, as JSON. */
+    made: text('made').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.save] })],
 )
 
 export const roads = mysqlTable('roads', {

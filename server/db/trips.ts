@@ -1,32 +1,50 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm'
 import { z } from 'zod'
 import { checkAgainst } from '../../core/fault'
-import { checkReferences, partNames, partSchemas, tripFormat, type PartName, type Trip } from '../../core/trip'
+import {
+  checkReferences,
+  partNames,
+  partSchemas,
+  revisionSchema,
+  sameRevision,
+  tripFormat,
+  type PartName,
+  type Revision,
+  type Revisions,
+  type Trip,
+} from '../../core/trip'
 import { catalogue } from '../../catalogue'
 import type { Connection, Database } from './connection'
-import { partVersions, roads, things, trips } from './schema'
+import { partVersions, roads, saves, things, trips } from './schema'
 import { allOrNothing } from './transaction'
 import { lengthOf, readPart, readRoadWithoutLine, writePart } from './trip-rows'
-
-export type Versions = Record<PartName, number>
 
 /** The trip is not there for this person: another's, or none at all. */
 export class NoSuchTrip extends Error {}
 
-/** Somebody, perhaps the same person in another window, has saved these parts since they were read. */
+/** Somebody, perhaps the same person on another device, has saved these parts since they were read. */
 export class SavedMeanwhile extends Error {
-  constructor(readonly parts: { part: PartName; version: number; savedAt: Date }[]) {
-    super(`saved in another window meanwhile: ${parts.map(({ part }) => part).join(', ')}`)
+  constructor(readonly parts: readonly PartName[]) {
+    super(`saved elsewhere meanwhile: ${parts.join(', ')}`)
   }
 }
 
-/** One part of a trip as it shall be, and the version it was changed from. */
+/** One part of a trip as it shall be, and the revision it was changed from. */
 export interface PartChange {
   readonly part: PartName
-  readonly base: number
+  readonly base: Revision
   readonly value: unknown
 }
+
+/** What a save made, and how all parts stand now. */
+export interface Saved {
+  readonly made: Partial<Record<PartName, Revision>>
+  readonly revisions: Revisions
+}
+
+/** A device that has been away for so long has its save done again, or is told of a conflict. */
+const savesKeptDays = 60
 
 /** A person's trips, the one changed last first. */
 export async function listTrips(db: Database, ownerId: string) {
@@ -61,37 +79,53 @@ export async function readTripDocument(
   db: Database,
   ownerId: string,
   tripId: string,
-): Promise<{ trip: Trip; versions: Versions }> {
+): Promise<{ trip: Trip; revisions: Revisions }> {
   return db.transaction(
     async (tx) => {
       await ownTrip(tx, ownerId, tripId, false)
       const { lengthKm: _, ...parts } = await readAllButRoad(tx, tripId)
       return {
         trip: { format: tripFormat, ...parts, road: await readPart.road(tx, tripId) },
-        versions: await readVersions(tx, tripId),
+        revisions: await revisionsOf(tx, tripId),
       }
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
   )
 }
 
+/** How each part of a trip stands, without the trip. */
+export async function readRevisions(db: Database, ownerId: string, tripId: string): Promise<Revisions> {
+  return db.transaction(
+    async (tx) => {
+      await ownTrip(tx, ownerId, tripId, false)
+      return revisionsOf(tx, tripId)
+    },
+    { isolationLevel: 'repeatable read', accessMode: 'read only' },
+  )
+}
+
 /**
- * Saves some parts of a trip, all or none.
+ * Saves some parts of a trip, all or none. Offered again under the same name, nothing is done, and the answer is that
+ * of the first time.
  *
+ * @param save the name of this save
  * @throws NoSuchTrip, SavedMeanwhile, or Faults when the trip would not hold together
  */
 export async function saveParts(
   db: Database,
   ownerId: string,
   tripId: string,
+  save: string,
   changes: readonly PartChange[],
-): Promise<Versions> {
+): Promise<Saved> {
   const values = changes.map(({ part, value }) => ({ part, value: checkPart(part, value) }))
   return allOrNothing(db, async (tx) => {
     await ownTrip(tx, ownerId, tripId, true)
-    const versions = await readVersions(tx, tripId)
-    const stale = changes.filter(({ part, base }) => versions[part] !== base)
-    if (stale.length > 0) throw new SavedMeanwhile(await savedParts(tx, tripId, stale))
+    const revisions = await revisionsOf(tx, tripId)
+    const done = await madeBy(tx, tripId, save)
+    if (done) return { made: done, revisions }
+    const stale = changes.filter(({ part, base }) => !sameRevision(revisions[part], base))
+    if (stale.length > 0) throw new SavedMeanwhile(stale.map(({ part }) => part))
 
     const now = new Date()
     const { lengthKm, ...current } = await readAllButRoad(tx, tripId)
@@ -103,17 +137,22 @@ export async function saveParts(
     const newRoad = values.some(({ part }) => part === 'road')
     checkReferences(next, newRoad ? lengthOf(next.road) : lengthKm, catalogue)
 
+    const made: Partial<Record<PartName, Revision>> = {}
     // In the order of the work, so that what is pointed at is there before what points at it.
     for (const part of partNames.filter((name) => values.some((value) => value.part === name))) {
       await write(tx, tripId, part, next[part])
-      versions[part]++
+      const revision = { number: revisions[part].number + 1, save }
+      made[part] = revision
       await tx
         .update(partVersions)
-        .set({ version: versions[part], savedAt: now })
+        .set({ version: revision.number, save, savedAt: now })
         .where(and(eq(partVersions.tripId, tripId), eq(partVersions.part, part)))
     }
     await tx.update(trips).set({ updatedAt: now }).where(eq(trips.id, tripId))
-    return versions
+    const tooOld = new Date(now.getTime() - savesKeptDays * 24 * 3600_000)
+    await tx.delete(saves).where(and(eq(saves.tripId, tripId), lt(saves.at, tooOld)))
+    await tx.insert(saves).values({ tripId, save, at: now, made: JSON.stringify(made) })
+    return { made, revisions: { ...revisions, ...made } }
   })
 }
 
@@ -160,17 +199,20 @@ async function readAllButRoad(db: Connection, tripId: string) {
   }
 }
 
-async function readVersions(db: Connection, tripId: string): Promise<Versions> {
+async function revisionsOf(db: Connection, tripId: string): Promise<Revisions> {
   const rows = await db.select().from(partVersions).where(eq(partVersions.tripId, tripId))
-  return Object.fromEntries(rows.map(({ part, version }) => [part, version])) as Versions
+  const revisions = new Map(rows.map(({ part, version, save }) => [part, { number: version, save }]))
+  return Object.fromEntries(
+    partNames.map((part) => [part, revisions.get(part) ?? { number: 0, save: '' }]),
+  ) as Record<PartName, Revision>
 }
 
-async function savedParts(db: Connection, tripId: string, stale: readonly PartChange[]) {
-  const rows = await db.select().from(partVersions).where(eq(partVersions.tripId, tripId))
-  return stale.map(({ part }) => {
-    const row = rows.find((candidate) => candidate.part === part)!
-    return { part, version: row.version, savedAt: row.savedAt }
-  })
+const madeSchema = z.partialRecord(z.enum(partNames), revisionSchema)
+
+async function madeBy(db: Connection, tripId: string, save: string): Promise<Saved['made'] | undefined> {
+  const ofSave = and(eq(saves.tripId, tripId), eq(saves.save, save))
+  const [row] = await db.select({ made: saves.made }).from(saves).where(ofSave)
+  return row && madeSchema.parse(JSON.parse(row.made))
 }
 
 function write<P extends PartName>(db: Connection, tripId: string, part: P, value: Trip[P]): Promise<void> {

@@ -34,7 +34,7 @@ export function answering<T>(handler: (event: H3Event) => Promise<T>) {
         throw createError({
           statusCode: 409,
           statusMessage: 'Conflict',
-          data: { lines: [error.message], parts: error.parts },
+          data: { lines: [error.message] },
         })
       }
       throw error

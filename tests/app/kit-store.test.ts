@@ -6,8 +6,8 @@ import { fitView } from '../../core/fit'
 import { buildLedger } from '../../core/ledger'
 import { surveyRoad } from '../../core/road'
 import type { Trip } from '../../core/trip'
-import { packLine } from '~/workers/packed-line'
-import type { ChangedParts, LineOfTrip, Reckoning, RoadReshaping } from '~/workers/reckon.worker'
+import { packLine, type LineId, type PackedLine } from '~/workers/packed-line'
+import type { ChangedParts, Reckoning, RoadReshaping } from '~/workers/reckon.worker'
 
 /** Workers that answer when the test says so; Comlink hands their service over as it would a real one's. */
 interface FakeWorker {
@@ -18,8 +18,9 @@ interface FakeWorker {
 const workers: FakeWorker[] = []
 const reckonings: {
   parts: ChangedParts
-  line: LineOfTrip
-  answer: (value: Reckoning) => void
+  lineId: LineId
+  line: PackedLine | undefined
+  answer: (value: Reckoning | undefined) => void
   fail: (error: Error) => void
 }[] = []
 const cuts: ((value: RoadReshaping) => void)[] = []
@@ -33,8 +34,8 @@ vi.mock('comlink', () => ({
   proxy: <T>(value: T) => value,
   transfer: <T>(value: T) => value,
   wrap: () => ({
-    reckon: (parts: ChangedParts, line: LineOfTrip) =>
-      new Promise<Reckoning>((answer, fail) => reckonings.push({ parts, line, answer, fail })),
+    reckon: (parts: ChangedParts, lineId: LineId, line: PackedLine | undefined) =>
+      new Promise<Reckoning | undefined>((answer, fail) => reckonings.push({ parts, lineId, line, answer, fail })),
     cutRoad: () => new Promise<RoadReshaping>((answer) => cuts.push(answer)),
     proveKit: (_ledger: unknown, _shown: unknown, onBound: (boundNetH: number, seconds: number) => void) =>
       new Promise((answer, fail) => proofs.push({ answer, fail, onBound })),
@@ -122,6 +123,18 @@ describe('reckoning', () => {
     expect(store.failure).toBe('')
   })
 
+  it('that waits behind one that fails is done all the same', async () => {
+    void store.reckon(trip)
+    void store.reckon({ ...trip, name: 'newest' })
+    reckonings[0]!.fail(new Error('out of memory'))
+    await pass(0)
+    expect(reckonings).toHaveLength(2)
+    expect(Object.keys(reckonings[1]!.parts)).toContain('bench')
+    reckonings[1]!.answer(reckoning({ problems: ['newest'] }))
+    await pass(0)
+    expect(store).toMatchObject({ busy: false, failure: '', reckoning: { problems: ['newest'] } })
+  })
+
   it('a worker that cannot be started is told of', () => {
     void store.reckon(trip)
     workers[0]!.onerror!({ message: '' })
@@ -132,53 +145,70 @@ describe('reckoning', () => {
 describe('the line of the road', () => {
   const { points, ...road } = trip.road
   const shorter = points.slice(0, 40)
-  const cut: RoadReshaping = {
+  const cut = (lineId: string): RoadReshaping => ({
     ok: true,
-    next: { road, line: packLine(shorter), ride: trip.ride, stops: [], leftOut: [] },
-  }
+    next: { road, line: packLine(shorter), lineId, ride: trip.ride, stops: [], leftOut: [] },
+  })
   const reckoned = async (next: Trip) => {
     void store.reckon(next)
     reckonings.at(-1)!.answer(reckoning())
     await pass(0)
-    return reckonings.at(-1)!.line
+    return reckonings.at(-1)!.lineId
   }
-  const cutRoad = async () => {
+  /** A road that was cut, as the page gets it. */
+  const cutRoad = async (lineId: string) => {
     const cutting = store.cutRoad(0, 10)
     await pass(0)
-    return cutting
+    cuts.at(-1)!(cut(lineId))
+    await pass(10)
+    const answer = await cutting
+    if (!answer.ok) throw new Error('not cut')
+    return answer.next
   }
 
-  it('goes to the worker once, apart from what is said of it', async () => {
-    expect(await reckoned(trip)).toEqual(packLine(points))
-    expect(await reckoned({ ...trip, road: { ...trip.road, stretches: [] } })).toBe('as it was')
+  it('is known by a name, and goes to the worker only when it is not at hand there', async () => {
+    void store.reckon(trip)
+    reckonings[0]!.answer(undefined)
+    await pass(0)
+    expect(reckonings.map(({ line }) => line)).toEqual([undefined, packLine(points)])
+    expect(new Set(reckonings.map(({ lineId }) => lineId)).size).toBe(1)
+    reckonings[1]!.answer(reckoning())
+    await pass(0)
+    const name = reckonings[1]!.lineId
+    expect(await reckoned({ ...trip, road: { ...trip.road, stretches: [] } })).toBe(name)
     expect(reckonings.at(-1)!.parts).toEqual({ road: { ...road, stretches: [] } })
-    expect(await reckoned({ ...trip, road: { ...trip.road, points: shorter } })).toEqual(packLine(shorter))
+    expect(await reckoned({ ...trip, road: { ...trip.road, points: shorter } })).not.toBe(name)
+    expect(await reckoned(trip)).toBe(name)
   })
 
-  it('that the worker made itself does not go back to it', async () => {
-    await reckoned(trip)
-    const cutting = cutRoad()
+  it('that is lost on its way is told of', async () => {
+    void store.reckon(trip)
+    reckonings[0]!.answer(undefined)
     await pass(0)
-    cuts[0]!(cut)
-    await pass(10)
-    const answer = await cutting
-    if (!answer.ok) throw new Error('not cut')
-    expect(answer.next.road.points).toEqual(shorter)
-    expect(await reckoned({ ...trip, ...answer.next })).toBe('made here')
-    expect(await reckoned(trip)).toEqual(packLine(points))
+    reckonings[1]!.answer(undefined)
+    await pass(0)
+    expect(store.failure).toMatch(/line of the road/)
   })
 
-  it('goes back to it once another has been asked for', async () => {
+  it('that the worker made keeps the name it gave', async () => {
     await reckoned(trip)
-    const cutting = cutRoad()
-    await pass(0)
-    cuts[0]!(cut)
+    const next = await cutRoad('made')
+    expect(next.road.points).toEqual(shorter)
+    expect(await reckoned({ ...trip, ...next })).toBe('made')
+  })
+
+  it('is the right one after two were asked for at once, whichever is laid last', async () => {
+    await reckoned(trip)
+    const [first, second] = [cutRoad('first'), store.cutRoad(0, 5)]
+    const one = await first
     await pass(10)
-    const answer = await cutting
-    if (!answer.ok) throw new Error('not cut')
-    void cutRoad()
-    await pass(0)
-    expect(await reckoned({ ...trip, ...answer.next })).toEqual(packLine(shorter))
+    expect(await reckoned({ ...trip, ...one })).toBe('first')
+    cuts.at(-1)!(cut('second'))
+    await pass(10)
+    const other = await second
+    if (!other.ok) throw new Error('not cut')
+    expect(await reckoned({ ...trip, ...other.next })).toBe('second')
+    expect(await reckoned({ ...trip, ...one })).toBe('first')
   })
 
   it('is asked for only when the worker knows the trip as it stands', async () => {

@@ -54,14 +54,14 @@ it('roads, rides, stops and weather that are hurt anywhere are refused or taken 
   const stretches = trip.road.stretches.filter(({ toKm }) => toKm < 600)
   const sound = { ...trip, stops, road: { ...trip.road, stretches } }
   const id = await maren.newTrip(sound)
-  const read = async () => (await maren.ask('GET', `/api/trips/${id}`)).body
+  const read = async () => (await maren.read(id)).body
   let refused = 0
   for (let case_ = 1; case_ <= 300; case_++) {
     const random = seeded(case_)
     const part = (['road', 'ride', 'stops', 'forecast'] as const)[case_ % 4]!
     const before = await read()
-    const change = { part, base: before.versions[part], value: hurt(sound[part], random) }
-    const { status, body } = await maren.ask('PATCH', `/api/trips/${id}`, { changes: [change] })
+    const change = { part, base: before.revisions[part].number, value: hurt(sound[part], random) }
+    const { status, body } = await maren.save(id, change)
     expect([200, 422], `case ${case_}: ${JSON.stringify(body).slice(0, 300)}`).toContain(status)
     if (status === 422) {
       refused++

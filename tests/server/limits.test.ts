@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { createConnection } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { demoTrip } from '../../catalogue/demo'
@@ -85,13 +86,14 @@ describe('requests that make no sense', () => {
   it('are answered in words, and change nothing', async () => {
     const before = (await maren.ask('GET', '/api/trips')).body
     const json = { 'content-type': 'application/json' }
+    const renamed = { part: 'name', base: { number: 1, save: '' }, value: 'x' }
     const cases: [string, string, unknown, number][] = [
       ['POST', '/api/trips', '{"format":', 400],
       ['POST', '/api/trips', [], 422],
       ['POST', '/api/trips', { ...demoTrip(), format: 'rag-tin.trip/99' }, 422],
       ['POST', '/api/account', {}, 422],
       ['PATCH', '/api/trips/no-such-trip', { changes: [] }, 422],
-      ['PATCH', '/api/trips/no-such-trip', { changes: [{ part: 'name', base: 1, value: 'x' }] }, 404],
+      ['PATCH', '/api/trips/no-such-trip', { save: randomUUID(), changes: [renamed] }, 404],
       ['GET', '/api/trips/%00', undefined, 404],
       ['GET', '/api/no-such-thing', undefined, 404],
     ]

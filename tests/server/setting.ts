@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -56,6 +57,7 @@ export interface Answer {
 
 export class Person {
   private cookie = ''
+  private readonly heard = new Map<string, string>()
 
   constructor(private readonly setting: Setting) {}
 
@@ -79,7 +81,38 @@ export class Person {
     return (await this.ask('POST', '/api/trips', document)).body.id
   }
 
-  save(tripId: string, ...changes: { part: string; base: number; value: unknown }[]): Promise<Answer> {
-    return this.ask('PATCH', `/api/trips/${tripId}`, { changes })
+  /** Saves parts of a trip, each from the revision of a number: as this person last heard of it. */
+  async save(tripId: string, ...changes: { part: string; base: number; value: unknown }[]): Promise<Answer> {
+    return this.saveAs(randomUUID(), tripId, ...changes)
+  }
+
+  async saveAs(
+    save: string,
+    tripId: string,
+    ...changes: { part: string; base: number; value: unknown }[]
+  ): Promise<Answer> {
+    const saveOf = (part: string, number: number) => this.heard.get(`${tripId} ${part} ${number}`) ?? ''
+    const answer = await this.ask('PATCH', `/api/trips/${tripId}`, {
+      save,
+      changes: changes.map(({ part, base, value }) => ({
+        part,
+        base: { number: base, save: saveOf(part, base) },
+        value,
+      })),
+    })
+    this.hear(tripId, answer.body.made)
+    return answer
+  }
+
+  /** The trip with its revisions. */
+  async read(tripId: string): Promise<Answer> {
+    const answer = await this.ask('GET', `/api/trips/${tripId}`)
+    this.hear(tripId, answer.body.revisions)
+    return answer
+  }
+
+  private hear(tripId: string, revisions: Record<string, { number: number; save: string }> | undefined): void {
+    for (const [part, { number, save }] of Object.entries(revisions ?? {}))
+      this.heard.set(`${tripId} ${part} ${number}`, save)
   }
 }

@@ -45,24 +45,18 @@ describe('what is said of stops and of the weather', () => {
   it('is saved as a part of its own, and can be forgotten', async () => {
     const id = await maren.newTrip(detailed())
     const forecast = { from: '', days: [] }
-    const saved = await maren.ask('PATCH', `/api/trips/${id}`, {
-      changes: [{ part: 'forecast', base: 1, value: forecast }],
-    })
-    expect(saved.body.versions.forecast).toBe(2)
+    const saved = await maren.save(id, { part: 'forecast', base: 1, value: forecast })
+    expect(saved.body.revisions.forecast.number).toBe(2)
     expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.forecast).toEqual(forecast)
   })
   it('is refused where it cannot be, with the place named', async () => {
     const id = await maren.newTrip(detailed())
     const day = { date: '2026-06-31', lowC: 5, highC: 3, rainMm: -1, windKmH: 0 }
-    const answer = await maren.ask('PATCH', `/api/trips/${id}`, {
-      changes: [{ part: 'forecast', base: 1, value: { from: '', days: [day] } }],
-    })
+    const answer = await maren.save(id, { part: 'forecast', base: 1, value: { from: '', days: [day] } })
     expect(answer.status).toBe(422)
     expect(answer.body.data.lines.join('\n')).toMatch(/forecast\.days\[0\]\.date[\s\S]*a date such as/)
     const twice = { ...day, date: '2026-06-30', highC: 9, rainMm: 0 }
-    const doubled = await maren.ask('PATCH', `/api/trips/${id}`, {
-      changes: [{ part: 'forecast', base: 1, value: { from: '', days: [twice, twice] } }],
-    })
+    const doubled = await maren.save(id, { part: 'forecast', base: 1, value: { from: '', days: [twice, twice] } })
     expect(doubled.body.data.lines[0]).toMatch(/forecast\.days\[1\]\.id: "2026-06-30" a second time/)
   })
 })

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { catalogue } from '../../catalogue'
 import { demoTrip } from '../../catalogue/demo'
@@ -31,7 +32,7 @@ describe('many at the same time', () => {
           seen.push(begun.status)
           const bench = { part: 'bench', base: 1, value: trip.bench.slice(i) }
           const bikes = { part: 'bikes', base: 1, value: trip.bikes }
-          seen.push((await person.ask('PATCH', `/api/trips/${begun.body.id}`, { changes: [bikes, bench] })).status)
+          seen.push((await person.save(begun.body.id, bikes, bench)).status)
         }
         return seen
       }),
@@ -136,11 +137,13 @@ describe('trips', () => {
 
   it('are nobody else’s business', async () => {
     const id = await maren.newTrip(demoTrip())
+    const mine = { save: randomUUID(), changes: [{ part: 'name', base: { number: 1, save: '' }, value: 'mine now' }] }
     for (const [method, path, body] of [
       ['GET', `/api/trips/${id}`, undefined],
       ['GET', `/api/trips/${id}/document`, undefined],
       ['GET', `/api/trips/${id}/road`, undefined],
-      ['PATCH', `/api/trips/${id}`, { changes: [{ part: 'name', base: 1, value: 'mine now' }] }],
+      ['PATCH', `/api/trips/${id}`, mine],
+      ['GET', `/api/trips/${id}/revisions`, undefined],
       ['DELETE', `/api/trips/${id}`, undefined],
       ['POST', `/api/trips/${id}/restore`, undefined],
     ] as const) {
@@ -151,21 +154,48 @@ describe('trips', () => {
     expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.name).toBe('Across the Quern, June')
   })
 
-  it('are saved part by part, and two windows cannot overwrite each other unseen', async () => {
+  it('are saved part by part, and two devices cannot overwrite each other unseen', async () => {
     const id = await maren.newTrip(demoTrip())
     const [first] = demoTrip().bench
-    expect((await maren.save(id, { part: 'bench', base: 1, value: [first] })).body.versions).toMatchObject({
-      bench: 2,
-      stops: 1,
-    })
+    const saved = await maren.save(id, { part: 'bench', base: 1, value: [first] })
+    expect(saved.body.made).toMatchObject({ bench: { number: 2 } })
+    expect(saved.body.revisions).toMatchObject({ bench: saved.body.made.bench, stops: { number: 1 } })
     const stale = await maren.save(id, { part: 'bench', base: 1, value: [] })
     expect(stale.status).toBe(409)
-    expect(stale.body.data.parts).toMatchObject([{ part: 'bench', version: 2 }])
+    expect(stale.body.data.lines).toEqual(['saved elsewhere meanwhile: bench'])
     // Another part of the same trip is no conflict.
     expect((await maren.save(id, { part: 'name', base: 1, value: 'Renamed' })).status).toBe(200)
-    const { body } = await maren.ask('GET', `/api/trips/${id}`)
+    const { body } = await maren.read(id)
     expect(body.trip.bench).toHaveLength(1)
     expect(body.trip.name).toBe('Renamed')
+    expect((await maren.ask('GET', `/api/trips/${id}/revisions`)).body).toEqual(body.revisions)
+  })
+
+  it('saved again under the same name are saved once, and the answer is the first one', async () => {
+    const id = await maren.newTrip(demoTrip())
+    const save = randomUUID()
+    const first = await maren.saveAs(save, id, { part: 'name', base: 1, value: 'Once' })
+    const again = await maren.saveAs(save, id, { part: 'name', base: 1, value: 'Once' })
+    expect(again.body).toEqual(first.body)
+    await maren.save(id, { part: 'name', base: 2, value: 'Since' })
+    const late = await maren.saveAs(save, id, { part: 'name', base: 1, value: 'Once' })
+    expect(late.status).toBe(200)
+    expect(late.body).toMatchObject({ made: { name: { number: 2, save } }, revisions: { name: { number: 3 } } })
+    expect((await maren.read(id)).body.trip.name).toBe('Since')
+    // A name counts for its own trip only.
+    const other = await maren.newTrip(demoTrip())
+    expect((await maren.saveAs(save, other, { part: 'name', base: 1, value: 'Other' })).body.made.name.number).toBe(2)
+  })
+
+  it('are not saved from a state of the same number that another save had made', async () => {
+    const id = await maren.newTrip(demoTrip())
+    await maren.save(id, { part: 'name', base: 1, value: 'Mine' })
+    const base = { number: 2, save: randomUUID() }
+    const answer = await maren.ask('PATCH', `/api/trips/${id}`, {
+      save: randomUUID(),
+      changes: [{ part: 'name', base, value: 'From another history' }],
+    })
+    expect(answer.status).toBe(409)
   })
 
   it('are saved all or not at all', async () => {
@@ -195,12 +225,11 @@ describe('trips', () => {
     const id = await maren.newTrip(demoTrip())
     const { bikes, crew } = structuredClone(demoTrip())
     const next = { ...bikes[1]!, id: 'wren', name: 'The Wren' }
-    const answer = await maren.ask('PATCH', `/api/trips/${id}`, {
-      changes: [
-        { part: 'crew', base: 1, value: crew.map((rider) => ({ ...rider, bikeId: 'wren' })) },
-        { part: 'bikes', base: 1, value: [next] },
-      ],
-    })
+    const answer = await maren.save(
+      id,
+      { part: 'crew', base: 1, value: crew.map((rider) => ({ ...rider, bikeId: 'wren' })) },
+      { part: 'bikes', base: 1, value: [next] },
+    )
     expect(answer.status).toBe(200)
     const { trip } = (await maren.ask('GET', `/api/trips/${id}`)).body
     expect(trip.bikes.map((bike: { id: string }) => bike.id)).toEqual(['wren'])

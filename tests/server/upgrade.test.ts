@@ -64,24 +64,25 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
 
   await migrateDatabase(mariadb.url)
   const { db, close } = openDatabase(mariadb.url)
-  const { trip, versions } = await readTripDocument(db, 'u', 't')
+  const { trip, revisions } = await readTripDocument(db, 'u', 't')
   expect(trip).toMatchObject({
     name: 'Of old',
     ride: { start: null, nights: [] },
     dials: { gramsPerHour: 333, waitH: 3 },
   })
-  expect(versions).toMatchObject({ ride: 1, forecast: 1, dials: 3 })
+  expect(revisions).toMatchObject({ ride: { number: 1 }, forecast: { number: 1 }, dials: { number: 3, save: '' } })
   expect(trip.bikes).toMatchObject([{ name: 'Old folder', kind: 'folder', speeds: 9, racks: { rear: true } }])
   expect(trip.bikes[0]!.fasteners.map(({ name }) => name)).toContain('Axle nuts, rear')
   expect(trip.bench).toMatchObject([{ provides: ['grip'], heads: [{ profile: 'hex', size: 5 }] }])
   const ride = { ...trip.ride, start: '2026-06-12T08:30', nights: [{ id: 'n', roadKm: 40, nights: 2 }] }
-  await saveParts(db, 'u', 't', [{ part: 'ride', base: 1, value: ride }])
+  await saveParts(db, 'u', 't', 'first save', [{ part: 'ride', base: { number: 1, save: '' }, value: ride }])
   const after = await readTripDocument(db, 'u', 't')
   expect(after.trip.ride).toEqual(ride)
-  expect(after.versions.ride).toBe(2)
-  await saveParts(db, 'u', 't', [
-    { part: 'bikes', base: 3, value: trip.bikes },
-    { part: 'bench', base: 3, value: trip.bench },
+  expect(after.revisions.ride).toEqual({ number: 2, save: 'first save' })
+  const asBegun = { number: 3, save: '' }
+  await saveParts(db, 'u', 't', 'second save', [
+    { part: 'bikes', base: asBegun, value: trip.bikes },
+    { part: 'bench', base: asBegun, value: trip.bench },
   ])
   expect((await readTripDocument(db, 'u', 't')).trip).toMatchObject({ bikes: trip.bikes, bench: trip.bench })
   await close()

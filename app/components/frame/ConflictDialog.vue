@@ -1,11 +1,28 @@
 <script setup lang="ts">
-import { linesOf } from '~/composables/useApi'
+import type { Side } from '~/session/conflicts'
+import { conflictInWords, sideInWords } from '~/session/words'
 
-/** Two windows changed the same part: nothing is overwritten until somebody says which way to go on. */
+/** The same was changed on two devices: shown side by side, and nothing is overwritten until somebody says which holds. */
 const store = useTripStore()
+const { system } = useView()
 const lines = ref<string[]>([])
 const busy = ref(false)
-const parts = computed(() => store.conflict?.parts ?? [])
+const conflict = computed(() => (store.state.kind === 'conflict' ? store.state : undefined))
+const rows = computed(() => {
+  const { trip } = store
+  return trip && conflict.value
+    ? conflict.value.conflicts.map((each) => ({
+        key: each.key,
+        what: conflictInWords(each, trip, conflict.value?.there.trip ?? trip),
+        here: sideInWords(each, 'here', system.value),
+        there: sideInWords(each, 'there', system.value),
+      }))
+    : []
+})
+const sides: Side[] = ['here', 'there']
+const chosen = ref<Record<string, Side>>({})
+const sideOf = (key: string): Side => chosen.value[key] ?? 'here'
+const allOn = (side: Side) => (chosen.value = Object.fromEntries(rows.value.map(({ key }) => [key, side])))
 
 async function go(way: () => Promise<unknown>) {
   busy.value = true
@@ -18,30 +35,58 @@ async function go(way: () => Promise<unknown>) {
     busy.value = false
   }
 }
+async function take() {
+  await store.resolve(Object.fromEntries(rows.value.map(({ key }) => [key, sideOf(key)])))
+}
 async function keepBoth() {
-  const id = await store.keepBoth()
-  await store.takeTheirs()
+  const id = await store.keepAsCopy()
+  allOn('there')
+  await take()
   await navigateTo(`/trips/${id}/weigh`)
 }
 </script>
 
 <template>
-  <TinDialog open must-answer title="Changed in two windows">
+  <TinDialog open must-answer wide title="Changed on two devices">
     <p>
-      Another window saved the <strong>{{ parts.map(({ part }) => part).join(' and the ') }}</strong> of this trip at
-      {{ new Date(parts[0]?.savedAt ?? 0).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' }) }}, while you
-      changed it here. Nothing has been overwritten.
+      This was changed here and saved from another device meanwhile. Nothing has been overwritten: say for each which
+      holds. What you give up here comes back with undo.
     </p>
-    <div class="mt-4 flex flex-col gap-2">
-      <button type="button" class="knob knob-main justify-start" :disabled="busy" @click="go(store.takeTheirs)">
-        Take theirs; mine comes back with undo
-      </button>
-      <button type="button" class="knob justify-start" :disabled="busy" @click="go(store.keepMine)">
-        Keep mine, over theirs
-      </button>
-      <button type="button" class="knob justify-start" :disabled="busy" @click="go(keepBoth)">
-        Keep both: mine as a new trip
-      </button>
+    <table class="mt-3 w-full table-fixed text-sm">
+      <thead>
+        <tr class="text-left align-bottom text-xs text-soft">
+          <th scope="col" class="w-1/3 py-1 pr-3 font-normal">what</th>
+          <th v-for="side in sides" :key="side" scope="col" class="pr-2 font-normal">
+            <button type="button" class="min-h-9 underline max-md:min-h-11" @click="allOn(side)">
+              all as {{ side === 'here' ? 'on this device' : 'on the other' }}
+            </button>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.key" class="border-t border-line align-top">
+          <th scope="row" class="break-words py-2 pr-3 text-left font-semibold">{{ row.what }}</th>
+          <td v-for="side in sides" :key="side" class="py-1 pr-2">
+            <label
+              class="flex min-h-9 cursor-pointer items-start gap-2 rounded border px-2 py-1.5 max-md:min-h-11"
+              :class="sideOf(row.key) === side ? 'border-petrol bg-well' : 'border-line'"
+            >
+              <input
+                type="radio"
+                class="mt-1 accent-petrol"
+                :name="row.key"
+                :checked="sideOf(row.key) === side"
+                @change="chosen = { ...chosen, [row.key]: side }"
+              />
+              <span class="min-w-0 break-words">{{ row[side] }}</span>
+            </label>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div class="mt-4 flex flex-wrap justify-end gap-2">
+      <button type="button" class="knob" :disabled="busy" @click="go(keepBoth)">Keep mine as a new trip</button>
+      <button type="button" class="knob knob-main" :disabled="busy" @click="go(take)">Go on with these</button>
     </div>
     <FaultLines class="mt-3" :lines="lines" />
   </TinDialog>

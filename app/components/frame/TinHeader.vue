@@ -2,17 +2,40 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ChevronDown, Moon, Redo2, Sun, Undo2 } from '@lucide/vue'
 
+defineProps<{ inTrip?: boolean }>()
 defineEmits<{ find: []; keys: [] }>()
 
 const store = useTripStore()
-const { user, clear } = useUserSession()
+const { person } = usePerson()
+const leaving = ref(false)
 const { scheme, system, toggleScheme, toggleUnits } = useView()
 
 const savedWords = computed(() => {
-  if (store.conflict) return 'changed in another window'
-  if (store.saving === 'failed') return 'not saved'
-  return store.saving === 'saving' || store.dirty.size > 0 ? 'saving …' : 'saved'
+  switch (store.state.kind) {
+    case 'clean':
+      return 'saved'
+    case 'dirty':
+    case 'saving':
+      return 'saving …'
+    case 'offline':
+      return 'kept on this device'
+    case 'conflict':
+      return 'changed on another device'
+    default:
+      return 'not saved'
+  }
 })
+const isCalm = computed(() => ['clean', 'dirty', 'saving', 'offline'].includes(store.state.kind))
+
+/** The document as it is here, with what the server does not have yet. */
+async function download() {
+  const { trip } = store
+  if (!trip) return
+  const address = URL.createObjectURL(await jsonBlob(trip))
+  const link = Object.assign(document.createElement('a'), { href: address, download: `${trip.name}.rag-tin.json` })
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(address), 10_000)
+}
 
 const name = ref('')
 watch(
@@ -25,12 +48,6 @@ function rename() {
   if (next && next !== store.trip?.name) store.edit('rename the trip', { name: next })
   else name.value = store.trip?.name ?? ''
 }
-
-async function signOut() {
-  await api('/api/session', { method: 'DELETE' })
-  await clear()
-  await navigateTo('/')
-}
 </script>
 
 <template>
@@ -39,7 +56,7 @@ async function signOut() {
       <img src="/tin.svg" alt="" class="size-6 shrink-0" />
       <span class="hidden sm:inline">Rag Tin</span><span class="sr-only">: all trips</span>
     </NuxtLink>
-    <template v-if="store.trip">
+    <template v-if="inTrip && store.trip">
       <span aria-hidden="true" class="text-tin-ink/40">/</span>
       <input
         v-model="name"
@@ -52,17 +69,13 @@ async function signOut() {
       <p
         role="status"
         class="hidden whitespace-nowrap text-xs sm:block"
-        :class="
-          store.saving === 'failed' || store.conflict
-            ? 'rounded bg-[#f6dcd3] px-1.5 py-0.5 font-semibold text-[#7d1a1a]'
-            : 'text-tin-ink/75'
-        "
+        :class="isCalm ? 'text-tin-ink/75' : 'rounded bg-[#f6dcd3] px-1.5 py-0.5 font-semibold text-[#7d1a1a]'"
       >
         {{ savedWords }}
       </p>
     </template>
     <div class="ml-auto flex items-center gap-1">
-      <template v-if="store.trip">
+      <template v-if="inTrip && store.trip">
         <span class="max-md:hidden"
           ><button type="button" class="lid" @click="$emit('find')">Find <kbd>/</kbd></button></span
         >
@@ -97,25 +110,25 @@ async function signOut() {
         <Moon v-if="scheme === 'day'" :size="16" aria-hidden="true" /><Sun v-else :size="16" aria-hidden="true" />
         <span class="sr-only">{{ scheme === 'day' ? 'Night colours' : 'Day colours' }}</span>
       </button>
-      <Menu v-if="user" as="div" class="relative">
+      <Menu v-if="person" as="div" class="relative">
         <MenuButton class="lid max-w-40">
-          <span class="truncate">{{ user.name }}</span><ChevronDown :size="14" aria-hidden="true" />
+          <span class="truncate">{{ person.name }}</span><ChevronDown :size="14" aria-hidden="true" />
         </MenuButton>
         <MenuItems class="absolute right-0 z-40 mt-1 w-56 rounded border border-line bg-paper p-1 text-ink shadow-xl">
           <MenuItem v-slot="{ active }">
             <NuxtLink to="/trips" class="menu-line" :class="{ 'bg-well': active }">All trips</NuxtLink>
           </MenuItem>
-          <MenuItem v-if="store.trip" v-slot="{ active }">
-            <a :href="`/api/trips/${store.id}/document`" class="menu-line" :class="{ 'bg-well': active }" download
-              >Export this trip</a
-            >
+          <MenuItem v-if="inTrip && store.trip" v-slot="{ active }">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="download">
+              Export this trip
+            </button>
           </MenuItem>
-          <MenuItem v-if="store.trip?.road.points.length" v-slot="{ active }">
+          <MenuItem v-if="inTrip && store.trip?.road.points.length" v-slot="{ active }">
             <a :href="`/api/trips/${store.id}/road`" class="menu-line" :class="{ 'bg-well': active }" download
               >Export the road as GPX</a
             >
           </MenuItem>
-          <MenuItem v-if="store.trip?.road.points.length && store.trip.ride.start" v-slot="{ active }">
+          <MenuItem v-if="inTrip && store.trip?.road.points.length && store.trip.ride.start" v-slot="{ active }">
             <a :href="`/api/trips/${store.id}/road?times`" class="menu-line" :class="{ 'bg-well': active }" download
               >Export it with the ride’s times</a
             >
@@ -126,11 +139,14 @@ async function signOut() {
             </button>
           </MenuItem>
           <MenuItem v-slot="{ active }">
-            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="signOut">Sign out</button>
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="leaving = true">
+              Sign out
+            </button>
           </MenuItem>
         </MenuItems>
       </Menu>
     </div>
+    <SignOutDialog v-if="leaving" @close="leaving = false" />
   </header>
 </template>
 

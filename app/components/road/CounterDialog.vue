@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { until } from '@vueuse/core'
 import { catalogue } from '~~/catalogue'
 import {
   afterAsking,
@@ -46,8 +45,7 @@ async function ask() {
   stopAsking = new AbortController()
   try {
     // What is asked about must be there to be asked about.
-    void store.save()
-    await until(() => store.saving === 'saved' && store.dirty.size === 0).toBe(true, { timeout: 5000 })
+    await store.flush()
     answer.value = counterAnswerSchema.parse(
       await api<unknown>(`/api/trips/${store.id}/counter`, {
         method: 'POST',

@@ -17,22 +17,28 @@ const inside = computed(() => selection.cursorKm > 0.1 && selection.cursorKm < l
 async function turnRound() {
   const { cursorKm } = selection
   const length = lengthKm.value
-  if (lay('turn the road round', await kit.turnRound())) selection.cursorKm = length - cursorKm
+  const edit = store.editLater()
+  if (lay(edit, 'turn the road round', await kit.turnRound())) selection.cursorKm = length - cursorKm
 }
 async function cutOff(part: 'before' | 'after') {
   const at = selection.cursorKm
   const [fromKm, toKm] = part === 'before' ? [at, lengthKm.value] : [0, at]
   const label = `cut off the road ${part === 'before' ? 'before' : 'after'} ${km(at)}`
-  if (lay(label, await kit.cutRoad(fromKm, toKm))) selection.cursorKm = part === 'before' ? 0 : at
+  const edit = store.editLater()
+  if (lay(edit, label, await kit.cutRoad(fromKm, toKm))) selection.cursorKm = part === 'before' ? 0 : at
 }
 /** Lays the road anew, or says why not. */
-function lay(label: string, answer: { ok: true; next: Reshaped } | { ok: false; lines: string[] }): boolean {
+function lay(
+  edit: typeof store.edit,
+  label: string,
+  answer: { ok: true; next: Reshaped } | { ok: false; lines: string[] },
+): boolean {
   if (!answer.ok) {
     emit('failed', answer.lines)
     return false
   }
   const { leftOut, ...next } = answer.next
-  store.edit(label, next)
+  edit(label, next)
   emit('done', leftOut.length ? [`Cut off with the road (undo brings them back): ${leftOut.join(', ')}.`] : [])
   return true
 }
@@ -41,8 +47,10 @@ async function join(event: Event) {
   const file = input.files?.[0]
   input.value = ''
   if (!file) return
+  const edit = store.editLater()
   const answer = await kit.joinRoad(await file.text())
   lay(
+    edit,
     `carry on with ${file.name}`,
     answer.ok ? answer : { ok: false, lines: answer.lines.map((line) => `${file.name}: ${line}`) },
   )

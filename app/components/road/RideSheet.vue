@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { ChevronDown, CloudSun } from '@lucide/vue'
-import { until } from '@vueuse/core'
 import {
   dateOf,
   dayInWords,
@@ -42,11 +41,11 @@ const problem = ref('')
 async function askForecast() {
   asking.value = true
   problem.value = ''
+  const edit = store.editLater()
   try {
-    void store.save()
-    await until(() => store.saving === 'saved' && store.dirty.size === 0).toBe(true, { timeout: 5000 })
+    await store.flush()
     const forecast = forecastSchema.parse(await api<unknown>(`/api/trips/${store.id}/forecast`, { method: 'POST' }))
-    store.edit('ask for the weather', { forecast })
+    edit('ask for the weather', { forecast })
   } catch (error) {
     problem.value = linesOf(error).join(' ')
   } finally {

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useMediaQuery } from '@vueuse/core'
-import { statusOf, linesOf } from '~/composables/useApi'
+import { useDocumentVisibility, useMediaQuery } from '@vueuse/core'
 
-definePageMeta({ middleware: 'signed-in' })
+// Each trip has a page of its own: nothing of one is left over in another.
+definePageMeta({ middleware: 'signed-in', key: ({ params }) => String(params.id) })
 
 const route = useRoute()
 const store = useTripStore()
@@ -11,46 +11,55 @@ const selection = useSelection()
 
 const lines = ref<string[]>([])
 const missing = ref(false)
+const signedOut = ref(false)
 const showsFind = ref(false)
 const showsKeys = ref(false)
 const showsBalance = ref(false)
 /** Whether there is room for the balance beside the stage. */
 const wide = useMediaQuery('(min-width: 64rem)')
-const tripId = computed(() => String(route.params.id))
+const tripId = String(route.params.id)
+const isOpen = computed(() => store.id === tripId && store.trip !== undefined)
+const isGone = computed(() => isOpen.value && store.state.kind === 'gone' && store.unsaved === 0)
 
 async function load() {
   missing.value = false
+  signedOut.value = false
   lines.value = []
-  kit.clear()
-  selection.clear()
-  try {
-    await store.load(tripId.value)
-  } catch (error) {
-    if (statusOf(error) === 404) missing.value = true
-    else lines.value = linesOf(error)
-  }
+  const opened = await store.open(tripId)
+  missing.value = opened.kind === 'gone'
+  signedOut.value = opened.kind === 'signed out'
+  lines.value = opened.kind === 'away' ? [...opened.lines] : []
 }
-watch(tripId, load, { immediate: true })
+kit.clear()
+selection.clear()
+void load()
 watch(
-  () => store.trip,
+  () => isOpen.value && store.trip,
   (trip) => trip && void kit.reckon(trip),
+  { immediate: true },
 )
+// What others have done meanwhile is taken in when one comes back to the window.
+watch(useDocumentVisibility(), (visible) => visible === 'visible' && isOpen.value && void store.catchUp())
+// A trip that was thrown away elsewhere is not kept here either, unless something of it is.
+watch(isGone, async (gone) => {
+  if (!gone) return
+  missing.value = true
+  await (await useTripSessions()).forget(tripId)
+})
 watch(
   () => kit.reckoning?.view?.worst.atKm,
   (atKm) => {
     if (atKm !== undefined && selection.cursorKm === 0) selection.cursorKm = Math.round(atKm * 10) / 10
   },
 )
-onBeforeUnmount(() => {
-  void store.save()
+onUnmounted(() => {
   kit.clear()
+  void store.leave(tripId)
 })
 
 useKeys(
   {
-    ...Object.fromEntries(
-      stages.map((stage) => [stage.key, () => void navigateTo(`/trips/${tripId.value}/${stage.id}`)]),
-    ),
+    ...Object.fromEntries(stages.map((stage) => [stage.key, () => void navigateTo(`/trips/${tripId}/${stage.id}`)])),
     '/': () => (showsFind.value = true),
     '?': () => (showsKeys.value = true),
   },
@@ -58,10 +67,24 @@ useKeys(
 )
 
 const leaving = (event: BeforeUnloadEvent) => {
-  if (store.dirty.size > 0 || store.saving === 'saving') event.preventDefault()
+  if (store.state.kind === 'clean') return
+  void store.tryAgain()
+  event.preventDefault()
 }
 onMounted(() => window.addEventListener('beforeunload', leaving))
 onBeforeUnmount(() => window.removeEventListener('beforeunload', leaving))
+
+/** Whether to leave is being asked; what to do with the answer. */
+const leave = shallowRef<(goes: boolean) => void>()
+onBeforeRouteLeave(() => {
+  if (!['refused', 'conflict', 'gone'].includes(store.state.kind) || store.unsaved === 0) return true
+  return new Promise<boolean>((answered) => {
+    leave.value = (goes) => {
+      leave.value = undefined
+      answered(goes)
+    }
+  })
+})
 
 const stageName = computed(() => stages.find((stage) => route.path.endsWith(`/${stage.id}`))?.name ?? '')
 useHead({ title: () => `${stageName.value} · ${store.trip?.name ?? 'Trip'} · Rag Tin` })
@@ -77,7 +100,7 @@ const moveStop = (id: string, roadKm: number) =>
 
 <template>
   <div class="flex h-full flex-col">
-    <TinHeader @find="showsFind = true" @keys="showsKeys = true" />
+    <TinHeader :in-trip="isOpen" @find="showsFind = true" @keys="showsKeys = true" />
     <main v-if="missing" class="mx-auto max-w-md p-8">
       <h1 class="text-2xl">There is no such trip</h1>
       <p class="mt-2 text-soft">It may be somebody else’s, or have been thrown away.</p>
@@ -88,14 +111,18 @@ const moveStop = (id: string, roadKm: number) =>
       <FaultLines :lines="lines" />
       <button type="button" class="knob mt-4" @click="load">Try again</button>
     </main>
-    <p v-else-if="!store.trip" role="status" class="p-8 text-soft">Opening the tin …</p>
+    <main v-else-if="signedOut" class="mx-auto w-full max-w-md p-8">
+      <h1 class="text-2xl">Your sign-in has ended</h1>
+      <p class="mt-2 text-soft">This trip is not on this device.</p>
+      <NuxtLink :to="{ path: '/', query: { next: route.fullPath } }" class="knob knob-main mt-4"
+        >Sign in again</NuxtLink
+      >
+    </main>
+    <p v-else-if="!isOpen" role="status" class="p-8 text-soft">Opening the tin …</p>
     <template v-else>
       <RoadStrip :editable="stageName === 'Road'" @move="moveStop" />
       <BalanceLine v-if="!wide" @click="showsBalance = true" />
-      <div v-if="store.problems.length" class="m-2 flex items-start gap-2">
-        <FaultLines class="flex-1" title="Not saved yet; what was saved before is safe." :lines="store.problems" />
-        <button type="button" class="knob" @click="store.save()">Save now</button>
-      </div>
+      <SavingLines />
       <div class="flex min-h-0 flex-1 max-md:flex-col">
         <StageNav />
         <main class="min-h-0 min-w-0 flex-1 overflow-y-auto bg-paper">
@@ -122,7 +149,8 @@ const moveStop = (id: string, roadKm: number) =>
       </template>
       <FindDialog :open="showsFind" @close="showsFind = false" />
       <KeysDialog :open="showsKeys" @close="showsKeys = false" />
-      <ConflictDialog v-if="store.conflict" />
+      <ConflictDialog v-if="store.state.kind === 'conflict'" />
+      <LeaveDialog v-if="leave" @leave="leave(true)" @stay="leave(false)" />
     </template>
   </div>
 </template>

@@ -3,8 +3,8 @@ import { FileUp, Trash2 } from '@lucide/vue'
 import { bikeFrom, bikeStarts } from '~~/catalogue'
 import type { BikeKind } from '~~/core/bike'
 import { tripFormat, tripSchema } from '~~/core/trip'
+import type { Waiting } from '~/session/outbox'
 import { skillWords, type Skill } from '~~/core/crew'
-import { linesOf } from '~/composables/useApi'
 
 definePageMeta({ middleware: 'signed-in' })
 useHead({ title: 'Trips · Rag Tin' })
@@ -17,22 +17,30 @@ interface TripLine {
   things: number
 }
 
-const store = useTripStore()
-store.trip = undefined
 const { km } = useView()
 const trips = ref<TripLine[]>()
 const lines = ref<string[]>([])
 const thrownAway = shallowRef<TripLine>()
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
+/** Trips of which something waits on this device, and those that lie on it. */
+const waiting = shallowRef<readonly Waiting[]>([])
+const kept = shallowRef<readonly { trip: string; name: string }[]>([])
+const signedOut = ref(false)
+
 async function list() {
+  const sessions = await useTripSessions()
+  waiting.value = await sessions.waiting()
   try {
     trips.value = await api<TripLine[]>('/api/trips')
   } catch (error) {
-    lines.value = linesOf(error)
+    signedOut.value = statusOf(error) === 401
+    lines.value = signedOut.value ? [] : linesOf(error)
+    kept.value = await sessions.kept()
   }
 }
 void list()
+const unsavedOf = (id: string) => waiting.value.find(({ trip }) => trip === id)?.steps ?? 0
 
 const name = ref('')
 const riders = ref<{ name: string; bike: BikeKind; hands: Skill }[]>([{ name: '', bike: 'gravel', hands: 2 }])
@@ -113,11 +121,23 @@ async function takeBack() {
             Take it back
           </button>
         </p>
-        <p v-if="!trips" role="status" class="mt-4 text-soft">Looking …</p>
-        <p v-else-if="!trips.length" class="mt-4 text-soft">
+        <p v-if="signedOut" role="status" class="mt-3 flex items-center justify-between gap-3 text-sm">
+          <span>Your sign-in has ended. What lies on this device can be read.</span>
+          <NuxtLink :to="{ path: '/', query: { next: '/trips' } }" class="knob">Sign in again</NuxtLink>
+        </p>
+        <ul v-if="!trips && kept.length" class="mt-4 space-y-3">
+          <li v-for="trip in kept" :key="trip.trip" class="sheet py-2 pl-4 pr-2">
+            <NuxtLink :to="`/trips/${trip.trip}/weigh`" class="block py-1.5">
+              <span class="block break-words text-lg font-bold [font-stretch:108%]">{{ trip.name }}</span>
+              <span class="text-sm text-soft">on this device</span>
+            </NuxtLink>
+          </li>
+        </ul>
+        <p v-else-if="!trips && !signedOut && !lines.length" role="status" class="mt-4 text-soft">Looking …</p>
+        <p v-else-if="trips && !trips.length" class="mt-4 text-soft">
           None yet. Begin one at the side, or drop a trip document exported from Rag Tin here.
         </p>
-        <ul class="mt-4 space-y-3">
+        <ul v-if="trips" class="mt-4 space-y-3">
           <li v-for="trip in trips" :key="trip.id" class="sheet flex items-center gap-4 py-2 pl-4 pr-2">
             <NuxtLink :to="`/trips/${trip.id}/weigh`" class="min-w-0 flex-1 py-1.5">
               <span class="block truncate text-lg font-bold [font-stretch:108%]">{{ trip.name }}</span>
@@ -126,6 +146,10 @@ async function takeBack() {
                 {{ trip.things === 1 ? 'one thing' : `${trip.things} things` }} on the bench · changed
                 {{ new Date(trip.updatedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'long' }) }}</span
               >
+              <span v-if="unsavedOf(trip.id)" class="block text-sm font-semibold text-madder">
+                {{ unsavedOf(trip.id) === 1 ? 'One change is' : `${unsavedOf(trip.id)} changes are` }} on this device
+                only
+              </span>
             </NuxtLink>
             <button
               type="button"

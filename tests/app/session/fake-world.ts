@@ -32,13 +32,18 @@ export class FakeTimers implements Timers {
       next.run()
     }
     this.clock = until
-    await settle()
+    await rest()
   }
 }
 
 /** Lets everything that waits for nothing but its turn come to rest. */
 export async function settle(): Promise<void> {
   for (let i = 0; i < 3; i++) await new Promise((done) => setImmediate(done))
+}
+
+/** Lets a handful of requests, each waiting for the one before, come to an end. */
+export async function rest(): Promise<void> {
+  for (let i = 0; i < 6; i++) await settle()
 }
 
 /** Lets what hangs on no request come to rest: the device, and its other windows. */

@@ -29,15 +29,17 @@ async function importRoad(file: File) {
     return
   }
   reading.value = true
+  const edit = store.editLater()
   try {
-    const answer = await kit.readRoad(await file.text())
+    const text = await file.text()
+    const answer = await kit.readRoad(text)
     if (!answer.ok) {
       lines.value = answer.lines.map((line) => `${file.name}: ${line}`)
       return
     }
     fileName.value = file.name
-    pointsBefore.value = store.trip!.road.points.length
-    lay(answer)
+    pointsBefore.value = store.trip?.road.points.length ?? 0
+    lay(answer, edit)
   } catch (error) {
     lines.value = [error instanceof Error ? error.message : String(error)]
   } finally {
@@ -45,15 +47,17 @@ async function importRoad(file: File) {
   }
 }
 const fileName = ref('')
+const fileId = ref('')
 /** How many points the road had before the last import; to tell one import of a file from another. */
 const pointsBefore = ref(0)
 const fileLines = shallowRef<readonly ReadLine[]>([])
 const recordedAt = ref<string | null>(null)
 const choosing = ref(false)
 
-function lay(answer: Omit<RoadReading & { ok: true }, 'next'> & { next: NewRoad }) {
+function lay(answer: Omit<RoadReading & { ok: true }, 'next'> & { next: NewRoad }, edit: typeof store.edit) {
   const { road, stops, leftOut, added } = answer.next
-  store.edit(`import ${fileName.value}`, { road, stops }, `import ${fileName.value} ${pointsBefore.value}`)
+  edit(`import ${fileName.value}`, { road, stops }, `import ${fileName.value} ${pointsBefore.value}`)
+  fileId.value = answer.fileId
   fileLines.value = answer.lines
   recordedAt.value = answer.recordedAt
   notices.value = [
@@ -66,8 +70,9 @@ function lay(answer: Omit<RoadReading & { ok: true }, 'next'> & { next: NewRoad 
 }
 async function pickLines(numbers: number[]) {
   choosing.value = false
-  const answer = await kit.readLines(numbers)
-  if (answer.ok) lay(answer)
+  const edit = store.editLater()
+  const answer = await kit.readLines(fileId.value, numbers)
+  if (answer.ok) lay(answer, edit)
   else lines.value = answer.lines.map((line) => `${fileName.value}: ${line}`)
 }
 /** When the file says that its first point was recorded, by the clock on the wall there. */

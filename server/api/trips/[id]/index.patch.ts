@@ -1,12 +1,13 @@
 import { z } from 'zod'
-import { partNames } from '../../../../core/trip'
+import { partNames, revisionSchema } from '../../../../core/trip'
 import { saveParts } from '../../../db/trips'
 import { answering, bodyOf, personOf, tripIdOf } from '../../../http/answers'
 import { database } from '../../../http/database'
 
 const changesSchema = z.object({
+  save: z.uuid(),
   changes: z
-    .array(z.object({ part: z.enum(partNames), base: z.number().int().min(0), value: z.unknown() }))
+    .array(z.object({ part: z.enum(partNames), base: revisionSchema, value: z.unknown() }))
     .min(1)
     .max(partNames.length),
 })
@@ -14,6 +15,6 @@ const changesSchema = z.object({
 /** Saves some parts of a trip, all or none; 409 when one was saved elsewhere since it was read. */
 export default answering(async (event) => {
   const ownerId = await personOf(event)
-  const { changes } = await bodyOf(event, changesSchema)
-  return { versions: await saveParts(database(), ownerId, tripIdOf(event), changes) }
+  const { save, changes } = await bodyOf(event, changesSchema)
+  return saveParts(database(), ownerId, tripIdOf(event), save.toLowerCase(), changes)
 })

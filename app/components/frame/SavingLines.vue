@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { partsInWords } from '~/session/words'
+
+/** What stands between the trip and the server, and what can be done about it; nothing while all goes well. */
+const store = useTripStore()
+const { ask } = usePerson()
+const route = useRoute()
+const busy = ref(false)
+const lines = ref<string[]>([])
+const state = computed(() => store.state)
+watch(state, ({ kind }) => {
+  if (kind === 'signed out') void ask()
+})
+const door = computed(() => ({ path: '/', query: { next: route.fullPath } }))
+
+async function again() {
+  busy.value = true
+  try {
+    await store.tryAgain()
+  } finally {
+    busy.value = false
+  }
+}
+async function asNew() {
+  busy.value = true
+  lines.value = []
+  try {
+    const gone = store.id
+    const id = await store.keepAsCopy()
+    await navigateTo(`/trips/${id}/weigh`)
+    await (await useTripSessions()).forget(gone)
+  } catch (error) {
+    lines.value = linesOf(error)
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <div class="empty:hidden">
+    <div v-if="state.kind === 'refused'" class="m-2 flex items-start gap-2">
+      <FaultLines
+        class="min-w-0 flex-1"
+        title="Not saved: the server refuses this as it is. What was saved before is safe, and your changes are kept on this device."
+        :lines="state.lines"
+      />
+      <button type="button" class="knob" :disabled="busy" @click="again">Try again</button>
+    </div>
+    <div v-else-if="state.kind === 'offline'" role="status" class="saving-line">
+      <p class="min-w-0 flex-1">
+        The server does not answer. Your changes are kept on this device and brought there once it does.
+      </p>
+      <button type="button" class="knob" :disabled="busy" @click="again">Try now</button>
+    </div>
+    <div v-else-if="state.kind === 'signed out'" role="status" class="saving-line">
+      <p class="min-w-0 flex-1">
+        Your sign-in has ended. You can go on reading and changing this trip on this device; nothing is saved on the
+        server until you sign in again.
+      </p>
+      <NuxtLink :to="door" class="knob">Sign in again</NuxtLink>
+    </div>
+    <div v-else-if="state.kind === 'gone'" role="alert" class="saving-line">
+      <p class="min-w-0 flex-1">
+        This trip is not on the server any more: it was thrown away, or is not yours. What you see is this device’s
+        copy.
+      </p>
+      <button type="button" class="knob" :disabled="busy" @click="asNew">Keep it as a new trip</button>
+    </div>
+    <FaultLines v-if="lines.length" class="m-2" :lines="lines" />
+    <p v-if="store.notice" role="status" class="saving-line">{{ store.notice }}</p>
+    <p v-if="store.takenIn.length" role="status" class="saving-line">
+      Changed on another device and taken in here: {{ partsInWords(store.takenIn) }}.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+@reference '~/assets/tin.css';
+.saving-line {
+  @apply m-2 flex flex-wrap items-center gap-x-3 gap-y-2 rounded border border-line bg-well px-3 py-2 text-sm;
+}
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { Waiting } from '~/session/outbox'
+
+/** Signs out once everything is on the server; what cannot be brought there is asked about first. */
+const emit = defineEmits<{ close: [] }>()
+const waiting = shallowRef<readonly Waiting[]>()
+const lines = ref<string[]>([])
+
+async function bring() {
+  waiting.value = undefined
+  lines.value = []
+  try {
+    const left = await (await useTripSessions()).flush()
+    if (left.length === 0) await signOut()
+    else waiting.value = left
+  } catch (error) {
+    lines.value = linesOf(error)
+  }
+}
+async function signOut() {
+  lines.value = []
+  try {
+    await api('/api/session', { method: 'DELETE' })
+    await wipeDevice()
+    await navigateTo('/')
+  } catch (error) {
+    lines.value = ['You are not signed out.', ...linesOf(error)]
+  }
+}
+onMounted(bring)
+</script>
+
+<template>
+  <TinDialog open title="Sign out" @close="emit('close')">
+    <p v-if="!waiting && !lines.length" role="status" class="text-soft">Bringing everything to the server …</p>
+    <template v-if="waiting">
+      <p>
+        Signing out removes your trips from this device, and these have changes that could not be brought to the server:
+      </p>
+      <ul class="mt-2 list-disc pl-5">
+        <li v-for="trip in waiting" :key="trip.trip" class="break-words">
+          <strong>{{ trip.name || 'A trip' }}</strong>, {{ trip.steps === 1 ? 'one change' : `${trip.steps} changes` }}
+        </li>
+      </ul>
+      <div class="mt-4 flex flex-col gap-2">
+        <button type="button" class="knob knob-main" @click="emit('close')">Stay signed in</button>
+        <button type="button" class="knob" @click="bring">Try once more</button>
+        <button type="button" class="knob" @click="signOut">Sign out and lose these changes</button>
+      </div>
+    </template>
+    <FaultLines class="mt-3" :lines="lines" />
+  </TinDialog>
+</template>

@@ -1,0 +1,58 @@
+import { FetchError } from 'ofetch'
+import type { Revisions, Trip } from '~~/core/trip'
+import { api, linesOf, statusOf } from '~/composables/useApi'
+import { jsonBlob } from '~/composables/jsonBlob'
+import type { Loaded, PartChange, Saved, TripServer, Unreached } from './trip-server'
+
+/** A server that has not answered by then is taken to be away; a road of a quarter of a million points takes its time. */
+const patienceMs = 30_000
+/** Answers that say the same request may go better later. */
+const passing = new Set([408, 425, 429])
+
+function unreached(error: unknown): Unreached {
+  const status = statusOf(error)
+  if (status === 401) return { kind: 'signed out' }
+  if (status === 404) return { kind: 'gone' }
+  return { kind: 'away', lines: linesOf(error) }
+}
+
+/** The server, asked over the network. */
+export const fetchServer: TripServer = {
+  async load(trip): Promise<Loaded> {
+    try {
+      const answer = await api<{ trip: Trip; revisions: Revisions }>(`/api/trips/${trip}`, signal())
+      return { kind: 'loaded', ...answer }
+    } catch (error) {
+      return unreached(error)
+    }
+  },
+
+  async revisions(trip) {
+    try {
+      return { kind: 'known', revisions: await api<Revisions>(`/api/trips/${trip}/revisions`, signal()) }
+    } catch (error) {
+      return unreached(error)
+    }
+  },
+
+  async save(trip, save, changes: readonly PartChange[]): Promise<Saved> {
+    try {
+      const body = await jsonBlob({ save, changes })
+      const made = await api<{ made: Partial<Revisions>; revisions: Revisions }>(`/api/trips/${trip}`, {
+        method: 'PATCH',
+        body,
+        ...signal(),
+      })
+      return { kind: 'saved', ...made }
+    } catch (error) {
+      const status = statusOf(error)
+      if (status === 409) return { kind: 'stale' }
+      const isRefused = error instanceof FetchError && status !== undefined && status >= 400 && status < 500
+      if (isRefused && status !== 401 && status !== 404 && !passing.has(status))
+        return { kind: 'refused', lines: linesOf(error) }
+      return unreached(error)
+    }
+  },
+}
+
+const signal = () => ({ signal: AbortSignal.timeout(patienceMs) })

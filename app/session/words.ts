@@ -1,0 +1,96 @@
+import type { PartName, Trip } from '~~/core/trip'
+import { wordsForGrams, wordsForKm, type UnitSystem } from '~~/core/units'
+import { valueAt, type Path } from './changes'
+import type { Conflict, Side } from './conflicts'
+
+const parts: Record<PartName, string> = {
+  name: 'name of the trip',
+  road: 'road',
+  ride: 'days and pace',
+  forecast: 'weather',
+  stops: 'stops',
+  bikes: 'bikes',
+  crew: 'crew',
+  bench: 'bench',
+  dials: 'assumptions',
+}
+
+/** "the bench and the stops" */
+export function partsInWords(names: readonly PartName[]): string {
+  const words = names.map((name) => `the ${parts[name]}`)
+  return words.length < 2 ? words.join('') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`
+}
+
+/** Names of values that say too little, or something else, by themselves. */
+const fields: Readonly<Record<string, string>> = {
+  roadKm: 'place on the road',
+  offRoadM: 'distance off the road',
+  massG: 'mass',
+  pin: 'how many to carry at least and at most',
+  provides: 'what it does',
+  units: 'what it is a stock of',
+  gramsPerHour: 'grams an hour is worth',
+  budgetG: 'the most the kit may weigh',
+  bikeId: 'bike',
+  points: 'the line',
+  from: 'where it comes from',
+}
+
+/** "handMostN" as "hand most": a name of the document, read aloud, without its unit. */
+function readAloud(key: string): string {
+  return (
+    fields[key] ??
+    key
+      .replace(/(Km|Mm|G|H|M|N|Ml|Nm|Bar|C)$/, '')
+      .replace(/([a-z])([A-Z])/g, '$1 $2')
+      .toLowerCase()
+  )
+}
+
+/** What lies at a place of the document: "Mini pump: mass". */
+export function placeInWords(path: Path, document: Trip): string {
+  const [part, ...rest] = path
+  const words = rest.map((key, i) => {
+    if (typeof key === 'string') return readAloud(key)
+    const entry = valueAt(document, path.slice(0, i + 2)) as { name?: string } | undefined
+    return entry?.name ?? `one of the ${parts[part as PartName]}`
+  })
+  return words.length > 0 ? words.join(': ') : `the ${parts[part as PartName]}`
+}
+
+/** What a conflict is about. */
+export function conflictInWords({ paths, here, there }: Conflict, document: Trip, other: Trip): string {
+  const [path] = paths
+  if (paths.length > 1 || !path) return 'the line of the road, with all that lies along it'
+  // What was removed here is named as it stands there.
+  return placeInWords(path, here[0] === undefined && there[0] !== undefined ? other : document)
+}
+
+/** A value as it is shown beside another one. */
+export function sideInWords(conflict: Conflict, side: Side, system: UnitSystem): string {
+  const [path] = conflict.paths
+  if (conflict.paths.length > 1 || !path) {
+    const road = conflict[side][0] as Trip['road']
+    const stops = conflict[side][1] as Trip['stops']
+    return `${road.name || 'a road without a name'}, ${road.points.length} points, ${stops.length} stops`
+  }
+  return valueInWords(conflict[side][0], path.at(-1), system)
+}
+
+function valueInWords(value: unknown, key: Path[number] | undefined, system: UnitSystem): string {
+  if (value === undefined) return 'removed'
+  if (value === null) return 'none'
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (typeof value === 'number') {
+    if (typeof key === 'string' && key.endsWith('G')) return wordsForGrams(value, system)
+    if (typeof key === 'string' && key.endsWith('Km')) return wordsForKm(value, system)
+    return String(value)
+  }
+  if (typeof value === 'string') return value === '' ? 'empty' : value
+  if (Array.isArray(value)) return value.length === 0 ? 'none' : `${value.length} of them`
+  const { name, count } = value as { name?: string; count?: number }
+  if (name !== undefined) return count === undefined ? name : `${name}, ${count} of it`
+  return Object.entries(value as object)
+    .map(([field, entry]) => `${readAloud(field)} ${typeof entry === 'object' ? '…' : String(entry)}`)
+    .join(', ')
+}

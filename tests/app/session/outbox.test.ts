@@ -1,0 +1,165 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { partNames, type Revision, type Revisions } from '../../../core/trip'
+import { IndexedDbOutbox } from '~/session/indexed-db-outbox'
+import { MemoryOutbox } from '~/session/memory-outbox'
+import type { Outbox, Step } from '~/session/outbox'
+import { smallTrip } from './fake-world'
+
+const trip = smallTrip('Kept')
+const revisionsAt = (revision: Revision) =>
+  Object.fromEntries(partNames.map((part) => [part, revision])) as unknown as Revisions
+const first = revisionsAt({ number: 1, save: '' })
+const step = (id: string): Step => ({ id, changes: [{ path: ['name'], before: 'Kept', after: id }] })
+
+let bases = 0
+describe.each<[string, () => Promise<Outbox>]>([
+  ['in the browser’s database', () => IndexedDbOutbox.open('maren', `base-${++bases}`)],
+  ['in memory', async () => new MemoryOutbox()],
+])('an outbox %s', (_, open) => {
+  let outbox: Outbox
+  beforeEach(async () => {
+    outbox = await open()
+    await outbox.keep('t', trip, first)
+  })
+
+  it('gives a trip back as it was kept, and nothing of one that was not', async () => {
+    const { parts, ...rest } = (await outbox.read('t'))!
+    expect({ format: trip.format, ...parts }).toEqual(trip)
+    expect(rest).toEqual({ revisions: first, steps: [], settledUpTo: 0, sending: undefined })
+    expect(await outbox.read('other')).toBeUndefined()
+  })
+
+  it('gives those parts only that the asker does not know', async () => {
+    const known = { ...first, bench: { number: 0, save: '' } }
+    expect(Object.keys((await outbox.read('t', known))!.parts)).toEqual(['bench'])
+  })
+
+  it('does not keep a trip over one that is kept already', async () => {
+    await outbox.append('t', step('a'))
+    await outbox.keep('t', { ...trip, name: 'Later' }, revisionsAt({ number: 2, save: 'x' }))
+    const kept = (await outbox.read('t'))!
+    expect(kept.parts.name).toBe('Kept')
+    expect(kept.steps).toHaveLength(1)
+  })
+
+  it('holds steps in the order in which they came, each with its place', async () => {
+    const places = await Promise.all(['a', 'b', 'c'].map((id) => outbox.append('t', step(id))))
+    expect([...places].sort((a, b) => a - b)).toEqual(places)
+    const { steps } = (await outbox.read('t'))!
+    expect(steps.map(({ id, place }) => [id, place])).toEqual(['a', 'b', 'c'].map((id, i) => [id, places[i]]))
+    expect(steps[0]!.changes).toEqual(step('a').changes)
+  })
+
+  it('sends the same steps under the same name until they are answered', async () => {
+    expect(await outbox.begin('t', 's1')).toBeUndefined()
+    const place = await outbox.append('t', step('a'))
+    expect(await outbox.begin('t', 's1')).toEqual({ save: 's1', upTo: place })
+    await outbox.append('t', step('b'))
+    expect(await outbox.begin('t', 's2')).toEqual({ save: 's1', upTo: place })
+    expect((await outbox.read('t'))!.sending).toEqual({ save: 's1', upTo: place })
+  })
+
+  it('lets go of steps the server has, and keeps what it has then', async () => {
+    await outbox.append('t', step('a'))
+    const sending = (await outbox.begin('t', 's1'))!
+    await outbox.append('t', step('b'))
+    await outbox.settle('t', sending, { name: 'a' }, { name: { number: 2, save: 's1' } })
+    const kept = (await outbox.read('t'))!
+    expect(kept.steps.map(({ id }) => id)).toEqual(['b'])
+    expect(kept).toMatchObject({ settledUpTo: sending.upTo, sending: undefined, parts: { name: 'a' } })
+    expect(kept.revisions).toEqual({ ...first, name: { number: 2, save: 's1' } })
+  })
+
+  it('settles no other save than the one that is on its way', async () => {
+    await outbox.append('t', step('a'))
+    const sending = (await outbox.begin('t', 's1'))!
+    await outbox.settle('t', { ...sending, save: 'another' }, { name: 'wrong' }, {})
+    expect(await outbox.read('t')).toMatchObject({ sending, parts: { name: 'Kept' }, steps: [{ id: 'a' }] })
+  })
+
+  it('gathers all steps anew after a save was abandoned', async () => {
+    await outbox.append('t', step('a'))
+    await outbox.begin('t', 's1')
+    const last = await outbox.append('t', step('b'))
+    await outbox.abandon('t')
+    expect(await outbox.begin('t', 's2')).toEqual({ save: 's2', upTo: last })
+  })
+
+  it('takes in what the server has under the steps that wait, with one that follows from it', async () => {
+    await outbox.append('t', step('a'))
+    const revisions = revisionsAt({ number: 5, save: 'theirs' })
+    expect(await outbox.rebase('t', { bench: [] }, revisions, new Set(['a']), step('b'))).toBe(true)
+    const kept = (await outbox.read('t'))!
+    expect(kept).toMatchObject({ revisions, parts: { name: 'Kept', bench: [] } })
+    expect(kept.steps.map(({ id }) => id)).toEqual(['a', 'b'])
+  })
+
+  it('takes nothing in where another window has added a step that was not looked at', async () => {
+    await outbox.append('t', step('a'))
+    await outbox.append('t', step('b'))
+    const revisions = revisionsAt({ number: 5, save: 'theirs' })
+    expect(await outbox.rebase('t', { bench: [] }, revisions, new Set(['a']), step('c'))).toBe(false)
+    const kept = (await outbox.read('t'))!
+    expect(kept.revisions).toEqual(first)
+    expect(kept.parts.bench).toEqual(trip.bench)
+    expect(kept.steps.map(({ id }) => id)).toEqual(['a', 'b'])
+  })
+
+  it('says of which trips steps wait, and which are kept', async () => {
+    await outbox.keep('u', { ...trip, name: 'Other' }, first)
+    await outbox.append('u', step('a'))
+    await outbox.append('u', step('b'))
+    expect(await outbox.waiting()).toEqual([{ trip: 'u', name: 'Other', steps: 2 }])
+    expect((await outbox.kept()).map(({ name }) => name).sort()).toEqual(['Kept', 'Other'])
+  })
+
+  it('forgets one trip without touching another, and everything when it is wiped', async () => {
+    await outbox.keep('u', trip, first)
+    for (const id of ['t', 'u']) await outbox.append(id, step(id))
+    await outbox.forget('t')
+    expect(await outbox.read('t')).toBeUndefined()
+    expect((await outbox.read('u'))!.steps).toHaveLength(1)
+    await outbox.wipe()
+    expect(await outbox.read('u')).toBeUndefined()
+    expect(await outbox.waiting()).toEqual([])
+  })
+})
+
+describe('the browser’s database', () => {
+  it('holds everything when it is opened again', async () => {
+    const outbox = await IndexedDbOutbox.open('maren', 'again')
+    await outbox.keep('t', trip, first)
+    // Not waited for: the window dies at once.
+    void outbox.append('t', step('a'))
+    outbox.close()
+    const again = await IndexedDbOutbox.open('maren', 'again')
+    expect((await again.read('t'))!.steps.map(({ id }) => id)).toEqual(['a'])
+  })
+
+  it('shows nobody another person’s trips', async () => {
+    const maren = await IndexedDbOutbox.open('maren', 'shared')
+    await maren.keep('t', trip, first)
+    await maren.append('t', step('a'))
+    const ansel = await IndexedDbOutbox.open('ansel', 'shared')
+    expect(await ansel.read('t')).toBeUndefined()
+    expect(await ansel.waiting()).toEqual([])
+    expect(await ansel.kept()).toEqual([])
+    expect(await maren.waiting()).toHaveLength(1)
+  })
+
+  it('keeps a dozen trips that nothing waits of, and all that something does', async () => {
+    const outbox = await IndexedDbOutbox.open('maren', 'many')
+    await outbox.keep('waits', trip, first)
+    await outbox.append('waits', step('a'))
+    for (let i = 0; i < 15; i++) {
+      await outbox.keep(`t${i}`, trip, first)
+      await new Promise((later) => setTimeout(later, 2))
+    }
+    const kept = (await outbox.kept()).map(({ trip: id }) => id)
+    expect(kept).toContain('waits')
+    expect(kept).toContain('t14')
+    expect(kept).not.toContain('t0')
+    expect(kept).toHaveLength(13)
+  })
+})

@@ -1,0 +1,601 @@
+import { beforeEach, describe, expect, it } from 'vitest'
+import type { Trip } from '../../../core/trip'
+import { conflictInWords, partsInWords, sideInWords } from '~/session/words'
+import type { TripSession } from '~/session/trip-session'
+import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, settle, smallTrip } from './fake-world'
+
+let server: FakeServer
+let timers: FakeTimers
+let device: FakeDevice
+let window: FakeWindow
+let session: TripSession
+beforeEach(async () => {
+  server = new FakeServer()
+  server.begin('t', smallTrip('Quern'))
+  server.begin('u', smallTrip('Other'))
+  timers = new FakeTimers()
+  device = new FakeDevice()
+  window = new FakeWindow(device, server, timers)
+  session = await open(window)
+})
+
+async function open(from: FakeWindow, id = 't'): Promise<TripSession> {
+  const opened = await from.sessions.open(id)
+  await settle()
+  expect(opened.opened.kind).toBe('opened')
+  return opened.session
+}
+const another = () => new FakeWindow(new FakeDevice(), server, timers)
+const at = (id = 't'): Trip => server.trips.get(id)!.trip
+const dial = (gramsPerHour: number, of = session, merge?: string) =>
+  of.edit(`dial to ${gramsPerHour}`, { dials: { ...of.document!.dials, gramsPerHour } }, merge)
+const shown = (of = session) => of.document!.dials.gramsPerHour
+const reload = async () => {
+  window.die()
+  window = new FakeWindow(device, server, timers)
+  await settle()
+  session = await open(window)
+}
+
+describe('edits', () => {
+  it('change the trip at once, and can be taken back and done again in order', () => {
+    const first = shown()
+    dial(100)
+    dial(200)
+    expect(session.undoLabel).toBe('dial to 200')
+    session.undo()
+    session.undo()
+    expect(shown()).toBe(first)
+    expect(session.undoLabel).toBeUndefined()
+    session.undo()
+    session.redo()
+    session.redo()
+    expect(shown()).toBe(200)
+    expect(session.redoLabel).toBeUndefined()
+  })
+
+  it('a new edit ends what could be done again', () => {
+    dial(100)
+    session.undo()
+    dial(300)
+    session.redo()
+    expect(shown()).toBe(300)
+  })
+
+  it('a dial being turned is one step, back to where it stood', () => {
+    const first = shown()
+    for (const value of [410, 420, 430]) dial(value, session, 'dial')
+    session.undo()
+    expect(shown()).toBe(first)
+    session.redo()
+    expect(shown()).toBe(430)
+  })
+
+  it('a dial turned anew after a while, or after something else, is another step', async () => {
+    dial(410, session, 'dial')
+    session.edit('rename', { name: 'Other' })
+    dial(420, session, 'dial')
+    await timers.pass(2000)
+    dial(430, session, 'dial')
+    session.undo()
+    expect(shown()).toBe(420)
+    session.undo()
+    expect(shown()).toBe(410)
+  })
+
+  it('that touch several parts in the course of a drag are taken back whole', () => {
+    const before = session.document!
+    const { stops, ride } = before
+    session.edit('drag', { stops: [{ ...stops[0]!, roadKm: 1 }, ...stops.slice(1)] }, 'drag')
+    session.edit('drag', { ride: { ...ride, ridingH: 5 } }, 'drag')
+    session.undo()
+    expect(session.document).toEqual(before)
+  })
+
+  it('that change nothing are no step', () => {
+    session.edit('same', { name: session.document!.name })
+    expect(session.undoLabel).toBeUndefined()
+    expect(session.unsaved).toBe(0)
+  })
+
+  it('touch no part but their own', () => {
+    const { bench } = session.document!
+    dial(100)
+    expect(session.document!.bench).toBe(bench)
+  })
+
+  it('are remembered two hundred deep', () => {
+    for (let i = 1; i <= 250; i++) dial(i)
+    for (let i = 0; i < 250; i++) session.undo()
+    expect(shown()).toBe(50)
+  })
+})
+
+describe('saving', () => {
+  it('waits for a pause, and then sends each changed part once with its revision', async () => {
+    dial(100)
+    dial(200)
+    session.edit('rename', { name: 'Renamed' })
+    await settle()
+    expect(server.saves).toHaveLength(0)
+    expect(session.state.kind).toBe('dirty')
+    await timers.pass(500)
+    expect(server.saves).toHaveLength(1)
+    expect(server.saves[0]!.changes.map(({ part, base }) => [part, base.number])).toEqual([
+      ['name', 1],
+      ['dials', 1],
+    ])
+    expect(at().dials.gramsPerHour).toBe(200)
+    expect(session.state.kind).toBe('clean')
+  })
+
+  it('does not wait for ever while a dial keeps turning', async () => {
+    for (let i = 0; i < 12; i++) {
+      dial(100 + i, session, 'dial')
+      await timers.pass(300)
+    }
+    expect(server.saves.length).toBeGreaterThan(0)
+  })
+
+  it('leaves the parts that are shown the very same, so that nothing is worked out anew', async () => {
+    dial(100)
+    const before = session.document!
+    await timers.pass(500)
+    await settle()
+    expect(session.document).toBe(before)
+  })
+
+  it('sends nothing for what was taken back at once', async () => {
+    dial(100)
+    session.undo()
+    await timers.pass(500)
+    expect(server.saves).toHaveLength(0)
+    expect(session.state.kind).toBe('clean')
+  })
+
+  it('tries again when the server was away, and keeps everything meanwhile', async () => {
+    server.mood = 'unreachable'
+    dial(100)
+    await timers.pass(500)
+    expect(session.state).toEqual({ kind: 'offline', lines: ['no answer'] })
+    server.mood = 'well'
+    await timers.pass(3000)
+    expect(session.state.kind).toBe('clean')
+    expect(at().dials.gramsPerHour).toBe(100)
+  })
+
+  it('whose answer was lost is offered again under the same name, and done once', async () => {
+    server.mood = 'answer lost'
+    dial(100)
+    await timers.pass(500)
+    expect(session.state.kind).toBe('offline')
+    dial(200)
+    server.mood = 'well'
+    await timers.pass(3500)
+    expect(server.saves.map(({ changes }) => changes.length)).toEqual([1, 1])
+    expect(new Set(server.saves.map(({ save }) => save)).size).toBe(2)
+    expect(server.trips.get('t')!.revisions.dials!.number).toBe(3)
+    expect(at().dials.gramsPerHour).toBe(200)
+  })
+
+  it('does not send again what the server refused, until it is changed or somebody says so', async () => {
+    server.mood = 'refuses'
+    dial(100)
+    await timers.pass(500)
+    expect(session.state).toEqual({ kind: 'refused', lines: ['not as it is'] })
+    server.mood = 'well'
+    await timers.pass(60_000)
+    expect(server.saves).toHaveLength(0)
+    dial(50)
+    await timers.pass(500)
+    expect(session.state.kind).toBe('clean')
+    server.mood = 'refuses'
+    dial(60)
+    await timers.pass(500)
+    server.mood = 'well'
+    await session.tryAgain()
+    expect(at().dials.gramsPerHour).toBe(60)
+  })
+
+  it('of one trip marks no other, and brings nothing there', async () => {
+    const other = await open(window, 'u')
+    server.mood = 'refuses'
+    dial(100)
+    await timers.pass(500)
+    expect(session.state.kind).toBe('refused')
+    expect(other.state.kind).toBe('clean')
+    expect(at('u').dials).toEqual(smallTrip('u').dials)
+  })
+})
+
+describe('leaving', () => {
+  it('at once still brings what was edited to the server', async () => {
+    dial(100)
+    await window.sessions.close('t')
+    expect(at().dials.gramsPerHour).toBe(100)
+  })
+
+  it('while the server is away leaves it on the device, and it is brought there later', async () => {
+    server.mood = 'unreachable'
+    dial(100)
+    const state = await window.sessions.close('t')
+    expect(state.kind).toBe('offline')
+    server.mood = 'well'
+    await timers.pass(10_000)
+    expect(at().dials.gramsPerHour).toBe(100)
+    expect(await device.outbox.waiting()).toEqual([])
+  })
+
+  it('by dying leaves everything on the device, in what was edited last', async () => {
+    server.mood = 'unreachable'
+    dial(100)
+    session.edit('rename', { name: 'Mine' })
+    await reload()
+    expect(shown()).toBe(100)
+    expect(session.document!.name).toBe('Mine')
+    server.mood = 'well'
+    await timers.pass(70_000)
+    expect(at()).toMatchObject({ name: 'Mine', dials: { gramsPerHour: 100 } })
+  })
+
+  it('for good asks about what could not be brought', async () => {
+    server.mood = 'unreachable'
+    dial(100)
+    dial(200)
+    expect(await window.sessions.flush()).toEqual([{ trip: 't', name: 'Quern', steps: 2 }])
+    server.mood = 'well'
+    expect(await window.sessions.flush()).toEqual([])
+  })
+
+  it('and wiping the device leaves nothing, in no window', async () => {
+    const second = new FakeWindow(device, server, timers)
+    await open(second)
+    server.mood = 'unreachable'
+    dial(100)
+    await window.sessions.wipe()
+    await settle()
+    expect(await device.outbox.waiting()).toEqual([])
+    expect(await device.outbox.kept()).toEqual([])
+  })
+})
+
+describe('opening', () => {
+  it('is at once where the device has the trip, and takes in what others did since', async () => {
+    const away = another()
+    dial(333, await open(away))
+    await timers.pass(500)
+    server.mood = 'unreachable'
+    await reload()
+    expect(shown()).toBe(smallTrip('t').dials.gramsPerHour)
+    server.mood = 'well'
+    await session.catchUp()
+    expect(shown()).toBe(333)
+    expect(session.takenIn).toEqual(['dials'])
+  })
+
+  it('says why where neither device nor server has it', async () => {
+    expect((await window.sessions.open('nowhere')).opened.kind).toBe('gone')
+    server.mood = 'unreachable'
+    expect((await another().sessions.open('t')).opened).toEqual({ kind: 'away', lines: ['no answer'] })
+    server.mood = 'signed out'
+    expect((await another().sessions.open('t')).opened.kind).toBe('signed out')
+  })
+})
+
+describe('a sign-in that has ended', () => {
+  it('keeps reading and changing, and brings it all there after', async () => {
+    server.mood = 'signed out'
+    dial(100)
+    await timers.pass(500)
+    expect(session.state.kind).toBe('signed out')
+    await reload()
+    expect(shown()).toBe(100)
+    await timers.pass(60_000)
+    server.mood = 'well'
+    await window.sessions.tryAgain()
+    await rest()
+    expect(session.state.kind).toBe('clean')
+    expect(at().dials.gramsPerHour).toBe(100)
+  })
+})
+
+describe('a trip that is gone', () => {
+  it('keeps what was changed here, and brings it there when the trip comes back', async () => {
+    server.trips.get('t')!.gone = true
+    dial(100)
+    await timers.pass(500)
+    expect(session.state.kind).toBe('gone')
+    expect(session.unsaved).toBe(1)
+    server.trips.get('t')!.gone = false
+    await session.tryAgain()
+    expect(session.state.kind).toBe('clean')
+    expect(at().dials.gramsPerHour).toBe(100)
+  })
+})
+
+describe('two devices', () => {
+  let other: TripSession
+  beforeEach(async () => {
+    other = await open(another())
+  })
+
+  it('that change different parts both keep them: the bench of one is not lost to the other', async () => {
+    session.edit('bench', { bench: session.document!.bench.slice(1) })
+    await timers.pass(500)
+    other.edit('rename', { name: 'Renamed there' })
+    await timers.pass(500)
+    other.edit('bench', { bench: other.document!.bench.map((thing) => ({ ...thing, note: 'mine' })) })
+    await timers.pass(500)
+    expect(at().bench.map(({ note }) => note)).toEqual(['mine', 'mine'])
+    expect(at().name).toBe('Renamed there')
+  })
+
+  it('that change different things of one part both keep them, and are not asked', async () => {
+    const [first, second, ...rest] = session.document!.bench
+    session.edit('more', { bench: [{ ...first!, count: 7 }, second!, ...rest] })
+    await timers.pass(500)
+    other.edit('lighter', { bench: [first!, { ...second!, massG: 5 }, ...rest] })
+    await timers.pass(500)
+    expect(other.state.kind).toBe('clean')
+    expect(at().bench.slice(0, 2)).toMatchObject([{ count: 7 }, { massG: 5 }])
+  })
+
+  it('that come to the same are not asked', async () => {
+    dial(100)
+    dial(100, other)
+    await timers.pass(500)
+    expect([session.state.kind, other.state.kind]).toEqual(['clean', 'clean'])
+  })
+
+  describe('that change the same differently', () => {
+    beforeEach(async () => {
+      dial(100)
+      await timers.pass(500)
+      dial(200, other)
+      other.edit('rename', { name: 'Mine' })
+      await timers.pass(500)
+    })
+    const conflict = () => {
+      const { state } = other
+      if (state.kind !== 'conflict') throw new Error(`no conflict but ${state.kind}`)
+      return state
+    }
+    const choose = (side: 'here' | 'there') =>
+      other.resolve(Object.fromEntries(conflict().conflicts.map(({ key }) => [key, side])))
+
+    it('are asked, and nothing is overwritten meanwhile', async () => {
+      expect(conflict().conflicts.map(({ paths, here, there }) => [paths, here, there])).toEqual([
+        [[['dials', 'gramsPerHour']], [200], [100]],
+      ])
+      await timers.pass(60_000)
+      expect(at().dials.gramsPerHour).toBe(100)
+      expect(shown(other)).toBe(200)
+    })
+
+    it('keep the one that is chosen, and the rest in any case', async () => {
+      await choose('here')
+      await timers.pass(500)
+      expect(at()).toMatchObject({ name: 'Mine', dials: { gramsPerHour: 200 } })
+    })
+
+    it('give up the other within reach of undo', async () => {
+      await choose('there')
+      await timers.pass(500)
+      expect(shown(other)).toBe(100)
+      expect(at()).toMatchObject({ name: 'Mine', dials: { gramsPerHour: 100 } })
+      other.undo()
+      expect(shown(other)).toBe(200)
+      await timers.pass(500)
+      expect(at().dials.gramsPerHour).toBe(200)
+    })
+
+    it('are asked again where it has changed a third time', async () => {
+      dial(300)
+      await timers.pass(500)
+      await choose('here')
+      await timers.pass(500)
+      expect(conflict().conflicts[0]!.there).toEqual([300])
+      expect(at().dials.gramsPerHour).toBe(300)
+    })
+
+    it('are not asked any more once it is taken back', async () => {
+      other.undo()
+      other.undo()
+      await timers.pass(500)
+      expect(other.state.kind).toBe('clean')
+      expect(shown(other)).toBe(100)
+      expect(at().dials.gramsPerHour).toBe(100)
+    })
+  })
+
+  it('that take a thing away and change it are asked about the thing', async () => {
+    const [first, ...rest] = session.document!.bench
+    session.edit('away', { bench: rest })
+    await timers.pass(500)
+    other.edit('more', { bench: [{ ...first!, count: 9 }, ...rest] })
+    await timers.pass(500)
+    const { state } = other
+    if (state.kind !== 'conflict') throw new Error('no conflict')
+    const [found] = state.conflicts
+    expect(found!.there).toEqual([undefined])
+    expect(conflictInWords(found!, other.document!, state.there.trip)).toBe(first!.name)
+    expect(sideInWords(found!, 'there', 'metric')).toBe('removed')
+    await other.resolve({ [found!.key]: 'here' })
+    await timers.pass(500)
+    expect(at().bench.find(({ id }) => id === first!.id)).toMatchObject({ count: 9 })
+  })
+
+  it('where one lays another line are asked about all that lies along it', async () => {
+    const { road, stops } = session.document!
+    session.edit('import', { road: { ...road, points: [...road.points].reverse() }, stops: [] })
+    await timers.pass(500)
+    other.edit('move', { stops: stops.map((stop) => ({ ...stop, note: 'moved' })) })
+    await timers.pass(500)
+    const { state } = other
+    if (state.kind !== 'conflict') throw new Error('no conflict')
+    expect(state.conflicts.map(({ paths }) => paths)).toEqual([[['road'], ['stops'], ['ride', 'nights']]])
+    expect(conflictInWords(state.conflicts[0]!, other.document!, state.there.trip)).toMatch(/line of the road/)
+    expect(sideInWords(state.conflicts[0]!, 'here', 'metric')).toMatch(/3 points, 2 stops/)
+    await other.resolve({ [state.conflicts[0]!.key]: 'there' })
+    await timers.pass(500)
+    expect(at().stops).toEqual([])
+    expect(at().road.points).toEqual([...road.points].reverse())
+  })
+
+  it('undo their own steps only: what was changed elsewhere since stays, and it is said', async () => {
+    dial(100)
+    await timers.pass(500)
+    await other.catchUp()
+    dial(200, other)
+    await timers.pass(500)
+    await session.catchUp()
+    session.undo()
+    expect(shown()).toBe(200)
+    expect(session.notice).toMatch(/changed elsewhere/)
+    expect(session.undoLabel).toBeUndefined()
+  })
+})
+
+describe('a server that went back to an older copy', () => {
+  it('asks what of it is right, and gets back what this device still has', async () => {
+    server.copy()
+    dial(100)
+    await timers.pass(500)
+    server.goBack()
+    await session.catchUp()
+    const { state } = session
+    if (state.kind !== 'conflict') throw new Error('no conflict')
+    await session.resolve(Object.fromEntries(state.conflicts.map(({ key }) => [key, 'here'])))
+    await timers.pass(500)
+    expect(at().dials.gramsPerHour).toBe(100)
+  })
+})
+
+describe('windows of one browser', () => {
+  let second: FakeWindow
+  let beside: TripSession
+  beforeEach(async () => {
+    second = new FakeWindow(device, server, timers)
+    beside = await open(second)
+  })
+
+  it('show the same document', async () => {
+    dial(100)
+    await settle()
+    expect(shown(beside)).toBe(100)
+    beside.edit('rename', { name: 'Beside' })
+    await settle()
+    expect(session.document!.name).toBe('Beside')
+  })
+
+  it('share one outbox: what the second edits the first brings to the server', async () => {
+    dial(100, beside)
+    await timers.pass(500)
+    await settle()
+    expect(at().dials.gramsPerHour).toBe(100)
+    expect(beside.state.kind).toBe('clean')
+    expect(server.saves).toHaveLength(1)
+  })
+
+  it('say the same of how it stands', async () => {
+    server.mood = 'refuses'
+    dial(100, beside)
+    await timers.pass(500)
+    await settle()
+    expect(beside.state).toEqual({ kind: 'refused', lines: ['not as it is'] })
+    server.mood = 'well'
+    await beside.tryAgain()
+    await rest()
+    expect(beside.state.kind).toBe('clean')
+    expect(at().dials.gramsPerHour).toBe(100)
+  })
+
+  it('hand the outbox over when its owner dies', async () => {
+    server.mood = 'unreachable'
+    dial(100)
+    dial(7, beside)
+    await settle()
+    window.die()
+    server.mood = 'well'
+    await timers.pass(1000)
+    await settle()
+    expect(at().dials.gramsPerHour).toBe(7)
+    expect(beside.state.kind).toBe('clean')
+  })
+
+  it('bring there what a dead window left, of a trip that none shows', async () => {
+    server.mood = 'unreachable'
+    const other = await open(second, 'u').catch(() => undefined)
+    expect(other).toBeUndefined()
+    server.mood = 'well'
+    const left = await open(second, 'u')
+    server.mood = 'unreachable'
+    dial(55, left)
+    await settle()
+    second.die()
+    server.mood = 'well'
+    await window.sessions.tryAgain()
+    await settle()
+    expect(at('u').dials.gramsPerHour).toBe(55)
+  })
+
+  it('may each settle a conflict', async () => {
+    const far = await open(another())
+    dial(300, far)
+    await timers.pass(500)
+    dial(100)
+    await timers.pass(500)
+    await settle()
+    expect(beside.state.kind).toBe('conflict')
+    if (beside.state.kind !== 'conflict') return
+    await beside.resolve({ [beside.state.conflicts[0]!.key]: 'here' })
+    await timers.pass(1000)
+    await settle()
+    expect([session.state.kind, beside.state.kind]).toEqual(['clean', 'clean'])
+    expect(at().dials.gramsPerHour).toBe(100)
+  })
+
+  it('put a step that another window made first before their own', async () => {
+    let letIn: () => void = () => undefined
+    const { append } = device.outbox
+    device.outbox.append = async (trip, step) => {
+      await new Promise<void>((go) => (letIn = go))
+      return append.call(device.outbox, trip, step)
+    }
+    session.edit('note', { name: 'First shown' })
+    await settle()
+    const mine = letIn
+    device.outbox.append = append.bind(device.outbox)
+    beside.edit('note', { name: 'First kept' })
+    await settle()
+    mine()
+    await settle()
+    expect([session.document!.name, beside.document!.name]).toEqual(['First shown', 'First shown'])
+  })
+})
+
+describe('a device that keeps nothing', () => {
+  it('says so, and what is edited still reaches the server', async () => {
+    device.outbox.append = () => Promise.reject(new Error('the disk is full'))
+    dial(100)
+    await settle()
+    expect(session.notice).toMatch(/keeps nothing on the device \(the disk is full\)/)
+    dial(200)
+    await timers.pass(500)
+    expect(at().dials.gramsPerHour).toBe(200)
+    expect(session.state.kind).toBe('clean')
+  })
+
+  it('is asked about before signing out', async () => {
+    device.outbox.append = () => Promise.reject(new Error('the disk is full'))
+    server.mood = 'unreachable'
+    dial(100)
+    await settle()
+    expect(await window.sessions.flush()).toEqual([{ trip: 't', name: 'Quern', steps: 1 }])
+  })
+})
+
+it('parts are named as people say them', () => {
+  expect(partsInWords(['bench'])).toBe('the bench')
+  expect(partsInWords(['bench', 'dials', 'name'])).toBe('the bench, the assumptions and the name of the trip')
+})
