@@ -7,6 +7,7 @@ import { explainKit } from '../../core/choose'
 import { fitView } from '../../core/fit'
 import { buildLedger } from '../../core/ledger'
 import { surveyRoad } from '../../core/road'
+import type { Trip } from '../../core/trip'
 import { linesOf, statusOf } from '~/composables/useApi'
 import { planLabels } from '~/composables/usePlanLabels'
 import { stages, useStageNeeds } from '~/composables/useStages'
@@ -15,7 +16,21 @@ import { useVerdicts } from '~/composables/useVerdicts'
 import { useKitStore } from '~/stores/kit'
 import { useSelection } from '~/stores/selection'
 import { useTripStore } from '~/stores/trip'
-import { refusal, ServerOfTrips } from './server-of-trips'
+import { FakeDevice, FakeServer, FakeTimers, FakeWindow } from './session/fake-world'
+
+/** Opens a trip in the store, from a server that has it. */
+async function open(trip: Trip): Promise<void> {
+  const server = new FakeServer()
+  server.begin('t', trip)
+  const { sessions } = new FakeWindow(new FakeDevice(), server, new FakeTimers())
+  vi.stubGlobal('useTripSessions', async () => sessions)
+  await useTripStore().open('t')
+}
+
+/** What the server answers when it refuses: a status, and data for the one who asked. */
+function refusal(status: number | undefined, data: object = {}): FetchError {
+  return Object.assign(new FetchError(`answered ${status}`), { statusCode: status, data: { data } })
+}
 
 vi.mock('comlink', () => ({ proxy: vi.fn(), wrap: vi.fn() }))
 
@@ -161,11 +176,10 @@ describe('stages', () => {
 
   it('say what they lack until it is there', async () => {
     const trip = demoTrip()
-    new ServerOfTrips({ ...trip, road: { ...trip.road, points: [] }, bench: [] })
     const store = useTripStore()
     const needs = useStageNeeds()
     expect(needs.value.road).toBe('no road yet')
-    await store.load('t')
+    await open({ ...trip, road: { ...trip.road, points: [] }, bench: [] })
     expect(needs.value).toEqual({ road: 'no road yet', bikes: '', bench: 'nothing on it', weigh: '' })
     store.edit('road', { road: trip.road, stops: [] })
     expect(needs.value.road).toBe('no stops yet')
@@ -183,8 +197,7 @@ describe('weighed things', () => {
   const kit = explainKit(built.ledger)
 
   beforeEach(async () => {
-    new ServerOfTrips(trip)
-    await useTripStore().load('t')
+    await open(trip)
     useKitStore().reckoning = {
       lengthKm: survey.lengthKm,
       climbM: survey.climbM,
