@@ -183,6 +183,13 @@ export class TripSession {
     )
   }
 
+  /** What was said has been read. */
+  dismiss(): void {
+    this.words = ''
+    this.taken = []
+    this.notify()
+  }
+
   /** Brings what waits to the server now, and says how it stands after. */
   async flush(): Promise<Standing> {
     return this.bringNow(false)
@@ -290,8 +297,6 @@ export class TripSession {
     const step: LoggedStep = { id: this.tools.newId(), changes, place: undefined }
     this.log = [...this.log, step]
     this.shown = next
-    this.words = this.alone ? this.words : ''
-    this.taken = []
     this.write(step)
     this.reconsider()
     if (this.standing.kind === 'clean' || this.standing.kind === 'refused') this.stand({ kind: 'dirty' })

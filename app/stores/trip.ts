@@ -107,6 +107,7 @@ export const useTripStore = defineStore('trip', () => {
     undo: () => session?.undo(),
     redo: () => session?.redo(),
     flush,
+    dismiss: () => session?.dismiss(),
     tryAgain: () => session?.tryAgain(),
     catchUp: () => session?.catchUp(),
     resolve: (choices: Choices) => session?.resolve(choices),

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
-import { expect, type Page } from '@playwright/test'
+import { expect, type APIRequestContext, type Page } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
+import type { Trip } from '../../core/trip'
 
 let people = 0
 
@@ -36,18 +37,42 @@ export async function openDemo(page: Page, stage: 'road' | 'bikes' | 'bench' | '
   await reckoned(page)
 }
 
+export interface Account {
+  readonly name: string
+  readonly email: string
+  readonly password: string
+}
+
+/** Signs up somebody new without a page. */
+export async function newAccount(request: APIRequestContext, name: string): Promise<Account> {
+  const email = `${name.toLowerCase()}-${process.pid}-${Date.now()}-${people++}@quern.example`
+  const account = { name, email, password: 'a bicycle of my own' }
+  expect((await request.post('/api/account', { data: account })).ok()).toBe(true)
+  return account
+}
+
+/** Begins a trip without a page. @returns its id */
+export async function newTrip(request: APIRequestContext, change: object = {}): Promise<string> {
+  const answer = await request.post('/api/trips', { data: { ...demoTrip(), ...change } })
+  expect(answer.ok(), await answer.text()).toBe(true)
+  return ((await answer.json()) as { id: string }).id
+}
+
+/** The trip as the server has it. */
+export async function onServer(request: APIRequestContext, id: string): Promise<Trip> {
+  const answer = await request.get(`/api/trips/${id}`)
+  expect(answer.ok(), await answer.text()).toBe(true)
+  return ((await answer.json()) as { trip: Trip }).trip
+}
+
 /** Signs up somebody new with the demo as a trip of their own, so that what is done to it is nobody else’s matter. */
 export async function openOwnDemo(
   page: Page,
   stage: 'road' | 'bikes' | 'bench' | 'weigh',
   change: object = {},
 ): Promise<void> {
-  const email = `own-${process.pid}-${Date.now()}-${people++}@quern.example`
-  const account = { name: 'Own', email, password: 'a bicycle of my own' }
-  expect((await page.request.post('/api/account', { data: account })).ok()).toBe(true)
-  const answer = await page.request.post('/api/trips', { data: { ...demoTrip(), ...change } })
-  expect(answer.ok(), await answer.text()).toBe(true)
-  const { id } = (await answer.json()) as { id: string }
+  await newAccount(page.request, 'Own')
+  const id = await newTrip(page.request, change)
   await page.goto(`/trips/${id}/${stage}`)
   await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
   await reckoned(page)

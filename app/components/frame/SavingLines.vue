@@ -38,11 +38,24 @@ async function asNew() {
 </script>
 
 <template>
-  <div class="empty:hidden">
-    <div v-if="state.kind === 'refused'" class="m-2 flex items-start gap-2">
+  <!-- Over the page and not in it: what comes and goes by itself must not push anything away from under a finger. -->
+  <div
+    class="pointer-events-none absolute inset-x-0 bottom-0 z-30 mx-auto flex max-w-3xl flex-col gap-2 p-2 empty:hidden [&>*]:pointer-events-auto"
+  >
+    <p v-if="store.takenIn.length" role="status" class="saving-line">
+      <span class="min-w-0 flex-1">
+        Changed on another device and taken in here: {{ partsInWords(store.takenIn) }}.
+      </span>
+      <button type="button" class="knob" @click="store.dismiss()">Read</button>
+    </p>
+    <p v-if="store.notice" role="status" class="saving-line">
+      <span class="min-w-0 flex-1">{{ store.notice }}</span>
+      <button type="button" class="knob" @click="store.dismiss()">Read</button>
+    </p>
+    <div v-if="state.kind === 'refused'" class="saving-line border-madder!">
       <FaultLines
         class="min-w-0 flex-1"
-        title="Not saved: the server refuses this as it is. What was saved before is safe, and your changes are kept on this device."
+        title="Not saved: the server refuses this as it is. Your changes are kept on this device."
         :lines="state.lines"
       />
       <button type="button" class="knob" :disabled="busy" @click="again">Try again</button>
@@ -67,17 +80,13 @@ async function asNew() {
       </p>
       <button type="button" class="knob" :disabled="busy" @click="asNew">Keep it as a new trip</button>
     </div>
-    <FaultLines v-if="lines.length" class="m-2" :lines="lines" />
-    <p v-if="store.notice" role="status" class="saving-line">{{ store.notice }}</p>
-    <p v-if="store.takenIn.length" role="status" class="saving-line">
-      Changed on another device and taken in here: {{ partsInWords(store.takenIn) }}.
-    </p>
+    <FaultLines v-if="lines.length" :lines="lines" />
   </div>
 </template>
 
 <style scoped>
 @reference '~/assets/tin.css';
 .saving-line {
-  @apply m-2 flex flex-wrap items-center gap-x-3 gap-y-2 rounded border border-line bg-well px-3 py-2 text-sm;
+  @apply flex flex-wrap items-center gap-x-3 gap-y-2 rounded border border-line bg-well px-3 py-2 text-sm shadow-lg;
 }
 </style>

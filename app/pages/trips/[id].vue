@@ -86,6 +86,11 @@ onBeforeRouteLeave(() => {
   })
 })
 
+/** Whether something is said over the foot of the page, so that it must go on below it. */
+const speaks = computed(
+  () => store.notice !== '' || store.takenIn.length > 0 || !['clean', 'dirty', 'saving'].includes(store.state.kind),
+)
+
 const stageName = computed(() => stages.find((stage) => route.path.endsWith(`/${stage.id}`))?.name ?? '')
 useHead({ title: () => `${stageName.value} · ${store.trip?.name ?? 'Trip'} · Rag Tin` })
 
@@ -122,12 +127,14 @@ const moveStop = (id: string, roadKm: number) =>
     <template v-else>
       <RoadStrip :editable="stageName === 'Road'" @move="moveStop" />
       <BalanceLine v-if="!wide" @click="showsBalance = true" />
-      <SavingLines />
       <div class="flex min-h-0 flex-1 max-md:flex-col">
         <StageNav />
-        <main class="min-h-0 min-w-0 flex-1 overflow-y-auto bg-paper">
-          <NuxtPage />
-        </main>
+        <div class="relative flex min-h-0 min-w-0 flex-1 flex-col">
+          <main class="min-h-0 flex-1 overflow-y-auto bg-paper" :class="speaks ? 'pb-28' : ''">
+            <NuxtPage />
+          </main>
+          <SavingLines />
+        </div>
         <aside
           v-if="wide"
           aria-label="Balance and claims"
