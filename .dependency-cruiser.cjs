@@ -9,7 +9,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/',
-          '^node_modules/(zod|geographiclib-geodesic|fast-xml-parser|saxes|highs|suncalc|opening_hours)/',
+          '^node_modules/(zod|geographiclib-geodesic|fast-xml-parser|saxes|highs|suncalc|opening_hours|@stdlib/math-base-special-gammainc)/',
         ],
       },
     },

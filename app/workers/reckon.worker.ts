@@ -85,7 +85,7 @@ export type ChangedParts = Omit<Partial<Trip>, 'road'> & { road?: RoadWithoutLin
 
 export type HoursReading =
   | { readonly ok: true; readonly tidy: string; readonly warnings: readonly string[]; readonly week: OpenDay[] }
-  | { readonly ok: false; readonly error: string }
+  | { readonly ok: false; readonly error: string; readonly guesses: readonly string[] }
 
 /** A line that was measured. */
 interface Measured {
@@ -224,10 +224,10 @@ async function missingTools(): Promise<Unlock[]> {
 
 /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */
 function readHours(text: string, roadKm: number): HoursReading {
-  if (!trip || !landscape) return { ok: false, error: 'there is no road yet' }
+  if (!trip || !landscape) return { ok: false, error: 'there is no road yet', guesses: [] }
   const locality = { ...positionAt(line.points, line.survey, roadKm), country: trip.ride.country }
   const opening = readOpening(text, locality)
-  if ('error' in opening) return { ok: false, error: opening.error }
+  if ('error' in opening) return { ok: false, error: opening.error, guesses: opening.guesses }
   const from = landscape.timetable?.clockAt(roadKm) ?? readWallClock(new Date().toISOString().slice(0, 16))
   return { ok: true, tidy: opening.tidy, warnings: opening.warnings, week: weekOf(opening, from) }
 }

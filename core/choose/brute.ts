@@ -28,7 +28,7 @@ export function chooseBrute(ledger: Ledger): Choice {
   const counts = problem.items.map((item) => item.min)
   for (;;) {
     const massG = counts.reduce((sum, n, i) => sum + n * problem.items[i]!.massG, 0)
-    if (massG <= problem.budgetG + slack) {
+    if (massG <= problem.budgetG) {
       const { savedH, chosen } = bestAnswers(problem, counts)
       const priceH = counts.reduce((sum, n, i) => sum + n * problem.items[i]!.priceH, 0)
       const netH = savedH - priceH

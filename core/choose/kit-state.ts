@@ -1,5 +1,5 @@
 import { Answering } from './answering'
-import { slack, type Problem } from './problem'
+import { type Problem } from './problem'
 
 /** A change of counts: so many more (or fewer) of an item. */
 export interface Change {
@@ -48,7 +48,7 @@ export class KitState {
 
   /** Whether the kit weighs more than it may. */
   get isOver(): boolean {
-    return this.massG > this.budgetG + slack
+    return this.massG > this.budgetG
   }
 
   /** What one of an item costs to carry, in hours. */
@@ -70,7 +70,7 @@ export class KitState {
       if (n < min || n > max) return false
       massG += each * by
     }
-    return massG <= this.budgetG + slack
+    return massG <= this.budgetG
   }
 
   /** Makes a change for good. */

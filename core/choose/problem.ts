@@ -60,6 +60,7 @@ export interface Problem {
   readonly rivals: readonly ReadonlySet<number>[]
   readonly providers: readonly (readonly number[])[]
   readonly suppliers: readonly (readonly number[])[]
+  /** The most the kit may weigh, with slack for rounding. */
   readonly budgetG: number
 }
 
@@ -89,10 +90,15 @@ export function problemOf(ledger: Ledger): Problem {
       units: stocks.map((stock) => item.units[stock]!),
     }
   })
-  const budgetG = ledger.budgetG ?? Infinity
+  // Three things of 0.1 g weigh 0.3 g, whatever their sum comes to in binary fractions.
+  const budgetG = (ledger.budgetG ?? Infinity) + slack
   const pinnedG = items.reduce((sum, item) => sum + item.min * item.massG, 0)
   if (pinnedG > budgetG) {
-    throw new Fault('budgetG', `${budgetG} g`, `at least the ${pinnedG} g that the pins ask for; unpin something`)
+    throw new Fault(
+      'budgetG',
+      `${ledger.budgetG} g`,
+      `at least the ${pinnedG} g that the pins ask for; unpin something`,
+    )
   }
 
   const providers = listOf(functionIndex.size)

@@ -2,39 +2,52 @@ import { headSchema, type Head } from '../bench'
 import { driveSchema, type Drive } from '../bike'
 import { Fault } from '../fault'
 
-/** Short names of drives: "hex8", "T25", "PH2", "PZ2", "slot4", "nut15", "nipple3.2". */
+/** Names of drives as they are typed and as they are shown: "hex8", "hex 8", "T25", "PH2", "nut 15", "nipple 3.2". */
 const driveNames: Readonly<Record<string, Drive['profile']>> = {
   hex: 'hex',
   t: 'hexalobular',
   ph: 'phillips',
+  phillips: 'phillips',
   pz: 'pozidriv',
+  pozidriv: 'pozidriv',
   slot: 'slot',
   nut: 'flats',
+  flats: 'flats',
   nipple: 'nipple',
 }
-/** Short names of heads: "hex8", "T25", "ring15", "open15", "adjustable16", "spoke3.2". */
+/** Names of heads as they are typed and as they are shown: "hex8", "ring 15", "adjustable to 16", "spoke key 3.2". */
 const headNames: Readonly<Record<string, Head['profile']>> = {
   hex: 'hex',
   t: 'hexalobular',
   ph: 'phillips',
+  phillips: 'phillips',
   pz: 'pozidriv',
+  pozidriv: 'pozidriv',
   slot: 'slot',
+  blade: 'slot',
   open: 'open-end',
+  'open end': 'open-end',
   ring: 'ring',
   socket: 'socket',
   adjustable: 'adjustable',
+  'adjustable to': 'adjustable',
   pliers: 'pliers',
+  'pliers to': 'pliers',
   spoke: 'spoke-key',
+  'spoke key': 'spoke-key',
 }
 
+/** A name and a size, as "hex8", "hex-8" or "hex 8"; or a size alone. */
+const named = /^([a-z]+(?:[ -][a-z]+)?)?[\s-]*(\d+(?:\.\d+)?)$/i
+
 function split(text: string, names: Readonly<Record<string, string>>): { profile: string; size: number } | undefined {
-  const match = /^([a-z]+)-?(\d+(?:\.\d+)?)$/i.exec(text.trim())
-  const profile = match && names[match[1]!.toLowerCase()]
+  const match = named.exec(text.trim())
+  const profile = match?.[1] && names[match[1].toLowerCase().replace('-', ' ')]
   return profile ? { profile, size: Number(match[2]) } : undefined
 }
 
 const examples = (names: Readonly<Record<string, string>>) =>
-  Object.keys(names)
+  [...new Map(Object.entries(names).map(([name, profile]) => [profile, name])).values()]
     .map((name) => (name.length === 1 ? name.toUpperCase() : name))
     .join(', ')
 
@@ -60,4 +73,20 @@ export function readHead(text: string, where: string, measures: Partial<Head> = 
   const head = headSchema.safeParse(named && { ...measures, ...named })
   if (!head.success) throw new Fault(where, `“${text}”`, `one of ${examples(headNames)} and a size: "hex8", "ring15"`)
   return head.data
+}
+
+/**
+ * Reads several heads, as one types them or as they are shown: "hex4 hex5 T25", "hex 2, 2.5, 3, ring 15".
+ *
+ * @throws Fault that names what is none
+ */
+export function readHeads(text: string, where: string): Head[] {
+  // A size alone goes with the name before it.
+  const words = text.match(/[a-z]+(?:[ -][a-z]+)?[\s-]*\d+(?:\.\d+)?|[^\s,;]+/gi) ?? []
+  let name = ''
+  return words.map((word) => {
+    const match = named.exec(word)
+    name = match?.[1] ?? name
+    return readHead(match && !match[1] && name ? `${name} ${word}` : word, where)
+  })
 }

@@ -1,5 +1,5 @@
 import type { Reference } from '../reference'
-import { keptBook, minutesPerDay, readWallClock, writeWallClock, type OpeningBook } from '../ride'
+import { keptBook, minutesPerDay, readWallClock, settleNight, writeWallClock, type OpeningBook } from '../ride'
 import type { Gap, Survey } from '../road'
 import { readClass, type Service } from '../supply'
 import { Resupply, type Supplied } from './resupply'
@@ -139,10 +139,8 @@ function withChange(trip: Supplied, change: Change, classId: string): Partial<Su
     case 'sleep': {
       const stop = stops.find((other) => other.id === change.stop)
       if (!stop) return {}
-      const nights = ride.nights.filter((night) => night.roadKm !== stop.roadKm)
-      return {
-        ride: { ...ride, nights: [...nights, { id: `night-${stop.id}`.slice(0, 60), roadKm: stop.roadKm, nights: 1 }] },
-      }
+      const bed = { roadKm: stop.roadKm, stop: stop.id }
+      return { ride: { ...ride, nights: settleNight(ride.nights, bed, 1, `night-${stop.id}`.slice(0, 60)) } }
     }
     case 'post':
       return atStop(change.stop, 'post', (old) => ({ ...old, parcel: { ...old.parcel, [classId]: 1 } }))

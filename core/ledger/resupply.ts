@@ -1,5 +1,5 @@
 import type { Reference } from '../reference'
-import { keptBook, Timetable, visitDuring, type Locality, type OpeningBook, type Visit } from '../ride'
+import { keptBook, readWallClock, Timetable, visitDuring, type Locality, type OpeningBook, type Visit } from '../ride'
 import { gapsBetween, positionAt, type Gap, type Survey } from '../road'
 import { stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
@@ -36,6 +36,8 @@ export class Resupply {
   /** The ride by date and clock; undefined while its start is unknown. */
   readonly timetable: Timetable | undefined
   private readonly visits = new Map<Service, Visit>()
+  /** Without a start: services that never open, and those whose hours cannot be read. */
+  private readonly undated = new Map<Service, 'shut' | 'uncertain'>()
   private readonly foundOf = new Map<string, Found[]>()
   private readonly offeringOf = new Map<string, Stop[]>()
   private readonly gapsOf = new Map<string, Gap[]>()
@@ -50,6 +52,22 @@ export class Resupply {
     if (supplied.ride.start !== null) {
       this.timetable = new Timetable(survey, supplied.road, supplied.ride)
       this.planVisits(this.timetable, survey, book)
+    } else this.lookForNever(survey, book)
+  }
+
+  /** On whichever day one comes by: a service that is shut for good is shut, and of hours nobody can read nobody knows. */
+  private lookForNever(survey: Survey, book: OpeningBook): void {
+    const { road, ride, stops } = this.supplied
+    const anyDay = readWallClock('2026-01-01T00:00')
+    for (const stop of stops) {
+      for (const service of stop.services) {
+        if (service.hours.trim() === '') continue
+        const locality: Locality = { ...positionAt(road.points, survey, stop.roadKm), country: ride.country }
+        const opening = book.find(service.hours, locality)
+        if (!opening) this.undated.set(service, 'uncertain')
+        else if (opening.opensFrom(anyDay) === undefined && opening.at(anyDay) === 'closed')
+          this.undated.set(service, 'shut')
+      }
     }
   }
 
@@ -86,21 +104,22 @@ export class Resupply {
     for (const service of stop.services) {
       const chance = stockChance(service, classId, services, families)
       const visit = this.visits.get(service)
-      const finding = this.findingOf(chance, visit)
+      const finding = this.findingOf(chance, visit, this.undated.get(service))
       const order = findings.indexOf(finding) - findings.indexOf(best.finding)
       if (order < 0 || (order === 0 && chance > best.chance)) best = { finding, service, chance, visit }
     }
     return best
   }
 
-  private findingOf(chance: number, visit: Visit | undefined): Finding {
+  private findingOf(chance: number, visit: Visit | undefined, undated: 'shut' | 'uncertain' | undefined): Finding {
     const { trust, waitH } = this.supplied.dials
     if (chance < doubtfulFrom && chance < trust) return 'none'
-    const opens = !visit || (visit.waitH !== null && visit.waitH <= waitH)
+    const opens = visit ? visit.waitH !== null && visit.waitH <= waitH : undated !== 'shut'
     if (chance < trust) return opens ? 'doubtful' : 'none'
     if (!opens) return 'shut'
-    // Without a start every place counts as open.
-    if (!visit || visit.found === 'open') return 'had'
+    // Without a start every place counts as open that ever is.
+    if (!visit) return undated ?? 'had'
+    if (visit.found === 'open') return 'had'
     return visit.found === 'uncertain' ? 'uncertain' : 'waited'
   }
 

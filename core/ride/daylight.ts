@@ -38,7 +38,9 @@ export interface Light {
  * sets after midnight.
  */
 export function nextLight(after: WallMinutes, { rises, sets }: Daylight & { kind: 'rises and sets' }): Light {
-  const days = Math.floor((after - sets) / minutesPerDay) + 1
+  let days = Math.floor((after - sets) / minutesPerDay) + 1
+  // By rounding, the very light that ends now may be found again.
+  if (sets + days * minutesPerDay <= after) days++
   return { begins: rises + days * minutesPerDay, ends: sets + days * minutesPerDay }
 }
 

@@ -35,3 +35,40 @@ function dayRanges(days: readonly WeekdayCode[]): string {
   }
   return runs.map((run) => (run.length > 2 ? `${run[0]}-${run.at(-1)}` : run.join(','))).join(',')
 }
+
+const day = 'Mo|Tu|We|Th|Fr|Sa|Su'
+const days = `(?:${day})(?:-(?:${day}))?`
+const time = String.raw`\d\d:\d\d`
+const span = `${time}-${time}`
+const rule = new RegExp(`^(?:(${days}(?:,\\s*${days})*) )?(${span}(?:,\\s*${span})?)$`)
+
+/**
+ * The rows of a form that say the same as some hours in the syntax; undefined where the form cannot say it: more than
+ * days of the week with one or two openings.
+ *
+ * @param tidy hours as the specification would have them written
+ */
+export function rowsOfHours(tidy: string): HoursRow[] | undefined {
+  const rows: { days: WeekdayCode[]; spans: { from: string; to: string }[] }[] = []
+  for (const part of tidy.split(';')) {
+    const match = rule.exec(part.trim())
+    if (!match) return undefined
+    const these = match[1] === undefined ? [...weekdayCodes] : match[1].split(',').flatMap(daysOfRange)
+    // What is said later of a day holds.
+    for (const row of rows) row.days = row.days.filter((code) => !these.includes(code))
+    const spans = (match[2] ?? '').split(',').map((each) => {
+      const [from = '', to = ''] = each.trim().split('-')
+      return { from, to: to === '24:00' ? '00:00' : to }
+    })
+    rows.push({ days: these, spans })
+  }
+  return rows.filter((row) => row.days.length > 0)
+}
+
+function daysOfRange(range: string): WeekdayCode[] {
+  const [first, last = first] = range.trim().split('-') as WeekdayCode[]
+  const from = weekdayCodes.indexOf(first as WeekdayCode)
+  const to = weekdayCodes.indexOf(last as WeekdayCode)
+  // A range may go round the end of the week: Sa-Mo.
+  return weekdayCodes.filter((_, i) => (from <= to ? i >= from && i <= to : i >= from || i <= to))
+}

@@ -1,31 +1,40 @@
 import type { Ride } from './schema'
 
 type Nights = Ride['nights']
+type Night = Nights[number]
 
 /** A place this near to where a night is spent is the same place. */
 export const sameNightKm = 1
 
-/** The stop one sleeps at, of those about a place: the nearest; undefined out on the road. */
-export function stopNear<T extends { readonly roadKm: number }>(stops: readonly T[], roadKm: number): T | undefined {
-  const away = (stop: T) => Math.abs(stop.roadKm - roadKm)
-  return stops.filter((stop) => away(stop) <= sameNightKm).sort((a, b) => away(a) - away(b))[0]
+/** Where somebody sleeps: at a stop, or out on the road. */
+export interface Bed {
+  readonly roadKm: number
+  /** The stop's id; null out on the road. */
+  readonly stop: string | null
 }
 
-/** The night that is settled at a place, if there is one. */
-export function nightAt(nights: Nights, roadKm: number): Nights[number] | undefined {
-  return nights.find((night) => Math.abs(night.roadKm - roadKm) <= sameNightKm)
+/** The nearest of some places to one of the road, no farther off than the same place may be. */
+export function nearestTo<T extends { readonly roadKm: number }>(places: readonly T[], roadKm: number): T | undefined {
+  const away = (place: T) => Math.abs(place.roadKm - roadKm)
+  return places.filter((place) => away(place) <= sameNightKm).sort((a, b) => away(a) - away(b))[0]
+}
+
+/** The night that is settled at a place: that of its own stop, else the nearest about it. */
+export function nightAt(nights: Nights, { roadKm, stop }: Bed): Night | undefined {
+  return (stop !== null ? nights.find((night) => night.stop === stop) : undefined) ?? nearestTo(nights, roadKm)
 }
 
 /**
- * The nights with so many at a place.
+ * The nights with so many at a place. One that was settled about it already is this one, and comes to lie here; a night
+ * at a stop holds on to it.
  *
  * @param count 0 to settle none there; more than one is days of rest
  * @param id a fresh id, for a night that is new
  */
-export function settleNight(nights: Nights, roadKm: number, count: number, id: string): Nights {
-  const here = nightAt(nights, roadKm)
+export function settleNight(nights: Nights, bed: Bed, count: number, id: string): Nights {
+  const here = nightAt(nights, bed)
   const others = nights.filter((night) => night !== here)
   if (count === 0) return others
-  const night = here ? { ...here, nights: count } : { id, roadKm, nights: count }
-  return [...others, night].sort((a, b) => a.roadKm - b.roadKm)
+  const place = bed.stop === null && here ? { roadKm: here.roadKm, stop: here.stop } : bed
+  return [...others, { id: here?.id ?? id, ...place, nights: count }].sort((a, b) => a.roadKm - b.roadKm)
 }

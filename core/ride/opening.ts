@@ -33,22 +33,45 @@ const readerSettings = {
   warnings_severity: 4,
 } as const
 
+/** Hours that cannot be read, or that could mean two things. */
+export interface Unreadable {
+  readonly error: string
+  /** What may be meant, in the specification's own way of writing. */
+  readonly guesses: readonly string[]
+}
+
+/** Whether the reader had to take a bare hour for one of the morning or of the evening: it says “could mean …”. */
+const isTwofold = (warning: string) => /could mean/.test(warning)
+
+/** "Mo-Fr 09:00-05:00" with its end in the afternoon: "Mo-Fr 09:00-17:00". */
+function byDay(tidy: string): string {
+  return tidy.replace(/(\d\d):(\d\d)-(\d\d):(\d\d)/g, (span, h1: string, m1: string, h2: string, m2: string) =>
+    Number(h2) < 12 && `${h2}${m2}` <= `${h1}${m1}` ? `${h1}:${m1}-${Number(h2) + 12}:${m2}` : span,
+  )
+}
+
 /**
  * Reads opening hours in the OpenStreetMap syntax
  * (https://wiki.openstreetmap.org/wiki/Key:opening_hours/specification), with
  * the reference library `opening_hours`.
  *
- * @returns the opening, or what could not be understood, in words
+ * @returns the opening, or what could not be understood, in words; hours that could mean two things are not guessed at
  */
-export function readOpening(text: string, locality: Locality): Opening | { readonly error: string } {
+export function readOpening(text: string, locality: Locality): Opening | Unreadable {
   const { lat, lon, country } = locality
-  if (country === null && /\b[PS]H\b/.test(text)) return { error: 'holidays depend on the country, which is not set' }
+  if (country === null && /\b[PS]H\b/.test(text))
+    return { error: 'holidays depend on the country, which is not set', guesses: [] }
   let rules: OpeningRules
   try {
     rules = new OpeningRules(text, { lat, lon, address: { country_code: country ?? '', state: '' } }, readerSettings)
   } catch (error) {
     const said = error instanceof Error ? error.message : String(error)
-    return { error: said.replace(/\s+/g, ' ').trim() }
+    return { error: said.replace(/\s+/g, ' ').trim(), guesses: [] }
+  }
+  const warnings = rules.getWarnings()
+  if (warnings.some(isTwofold)) {
+    const tidy = rules.prettifyValue()
+    return { error: 'an hour of it could be one of the morning or of the evening', guesses: [byDay(tidy), tidy] }
   }
   const at = (moment: WallMinutes): Openness => {
     const date = onMachine(moment)
@@ -69,7 +92,7 @@ export function readOpening(text: string, locality: Locality): Opening | { reado
       return now
     },
     tidy: rules.prettifyValue(),
-    warnings: rules.getWarnings(),
+    warnings,
   }
 }
 

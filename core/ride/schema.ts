@@ -6,6 +6,8 @@ import { isWallClock } from './wall-clock'
 export const nightSchema = z.object({
   id: z.string().min(1).max(60),
   roadKm: z.number().min(0),
+  /** The stop it is spent at, and goes along with; null out on the road. One that is not there any more counts as none. */
+  stop: z.string().min(1).max(60).nullable().default(null),
   nights: z.number().int().min(1).max(30).default(1),
 })
 

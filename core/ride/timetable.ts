@@ -1,5 +1,5 @@
 import { pointBefore, valueAt, type Road, type Survey } from '../road'
-import { sameNightKm } from './nights'
+import { nearestTo } from './nights'
 import { ridingAlong } from './pace'
 import type { Ride } from './schema'
 import { midnightBefore, minutesPerDay, readWallClock, type WallMinutes } from './wall-clock'
@@ -67,9 +67,11 @@ export class Timetable {
 
   /** From when to when one is at a place: over night where one sleeps, else just passing. */
   stayAt(roadKm: number): Stay {
-    const evening = this.days.findIndex(({ toKm }) => Math.abs(toKm - roadKm) <= sameNightKm)
-    const morning = this.days[evening + 1]
-    if (evening >= 0 && morning) return { arrives: this.days[evening]!.endsAt, leaves: morning.startsAt }
+    const evening = nearestTo(
+      this.days.slice(0, -1).map((day, i) => ({ roadKm: day.toKm, endsAt: day.endsAt, morning: this.days[i + 1]! })),
+      roadKm,
+    )
+    if (evening) return { arrives: evening.endsAt, leaves: evening.morning.startsAt }
     const passes = this.clockAt(roadKm)
     return { arrives: passes, leaves: passes }
   }

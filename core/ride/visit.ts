@@ -23,20 +23,41 @@ export function visitDuring(stay: Stay, opening: Opening | undefined): Visit {
   return { stay, found: 'shut', waitH: opens === undefined ? null : (opens - stay.leaves) / 60 }
 }
 
+/** So many openings are kept; each takes some tens of kilobytes. */
+const mostKept = 200
+/** Hours that go by the sun; for all others it does not matter where on the road they are read. */
+const goesByTheSun = /sun|dawn|dusk/i
+/** The sun is taken to be the same within so many degrees: half a minute at most. */
+const sunDegrees = 0.1
+
 /** Opening hours read once: the same words stand at many stops, and are asked for at every change of the plan. */
 export class OpeningBook {
+  /** The one used last at the end. */
   private readonly read = new Map<string, Opening | undefined>()
 
   /** The opening meant by some words; undefined where there are none, or none that can be read. */
-  find(text: string, locality: Locality): Opening | undefined {
+  find(text: string, { lat, lon, country }: Locality): Opening | undefined {
     if (text.trim() === '') return undefined
+    const rounded = (degrees: number) => Math.round(degrees / sunDegrees) * sunDegrees
+    const bySun = goesByTheSun.test(text)
+    const locality = bySun ? { lat: rounded(lat), lon: rounded(lon), country } : { lat: 0, lon: 0, country }
     const key = JSON.stringify([text, locality])
-    if (!this.read.has(key)) {
-      const opening = readOpening(text, locality)
-      this.read.set(key, 'error' in opening ? undefined : opening)
-    }
-    return this.read.get(key)
+    const opening = this.read.has(key) ? this.read.get(key) : readable(text, locality)
+    this.read.delete(key)
+    this.read.set(key, opening)
+    for (const oldest of [...this.read.keys()].slice(0, -mostKept)) this.read.delete(oldest)
+    return opening
   }
+
+  /** How many openings are kept. */
+  get size(): number {
+    return this.read.size
+  }
+}
+
+function readable(text: string, locality: Locality): Opening | undefined {
+  const opening = readOpening(text, locality)
+  return 'error' in opening ? undefined : opening
 }
 
 /** The book that is read from where nobody brings one: hours mean the same however often they are asked for. */

@@ -3,6 +3,7 @@ import type { Reference } from '../reference'
 import { kmAlong } from '../road'
 import { checkReferences } from './check'
 import { tripFrom1 } from './from-1'
+import { tripFrom2 } from './from-2'
 import { tripFormat, tripSchema, type Trip } from './schema'
 
 type Document = Record<string, unknown>
@@ -10,6 +11,7 @@ type Document = Record<string, unknown>
 /** Steps from each older format to the next one; `rag-tin.trip/1` is the first. */
 const migrations: ReadonlyMap<number, (document: Document, reference: Reference) => Document> = new Map([
   [1, tripFrom1],
+  [2, tripFrom2],
 ])
 const newest = Number(tripFormat.split('/')[1])
 

@@ -2,6 +2,9 @@ import { kmAlong, positionAt, surveyRoad, valueAt, type GpxRoad, type RoadPoint,
 import { inOrder, waypointStops } from './import-road'
 import type { Trip } from './schema'
 
+/** A shorter stretch is a remnant of rounding. */
+const leastStretchKm = 1e-6
+
 /** The parts of a trip that hang on its line. */
 export type Along = Pick<Trip, 'road' | 'ride' | 'stops'>
 
@@ -45,17 +48,12 @@ export function cut({ road, ride, stops }: Along, survey: Survey, fromKm: number
     places
       .filter(({ roadKm }) => roadKm >= fromKm && roadKm <= toKm)
       .map((place) => ({ ...place, roadKm: shifted(place.roadKm) }))
-  const stretches = road.stretches.filter((stretch) => stretch.toKm > fromKm && stretch.fromKm < toKm)
+  const stretches = road.stretches
+    .map((stretch) => ({ ...stretch, fromKm: shifted(stretch.fromKm), toKm: shifted(stretch.toKm) }))
+    // What lies outside, or ends where the cut begins, has no length any more.
+    .filter((stretch) => stretch.toKm - stretch.fromKm > leastStretchKm)
   return {
-    road: {
-      ...road,
-      points,
-      stretches: stretches.map((stretch) => ({
-        ...stretch,
-        fromKm: shifted(stretch.fromKm),
-        toKm: shifted(stretch.toKm),
-      })),
-    },
+    road: { ...road, points, stretches },
     ride: { ...ride, nights: kept(ride.nights) },
     stops: kept(stops),
     leftOut: stops.filter(({ roadKm }) => roadKm < fromKm || roadKm > toKm).map((stop) => stop.name),

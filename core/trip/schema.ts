@@ -8,7 +8,7 @@ import { stopSchema } from '../supply'
 import { forecastSchema } from '../weather'
 import { dialsSchema } from './dials'
 
-export const tripFormat = 'rag-tin.trip/2'
+export const tripFormat = 'rag-tin.trip/3'
 
 /** The parts of a trip that are saved one by one, in the order of the work. */
 export const partSchemas = {

@@ -15,7 +15,7 @@ import {
 const units = {
   mass: { g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: GRAMS_PER_POUND, lbs: GRAMS_PER_POUND },
   distance: { km: 1, m: 0.001, mi: KM_PER_MILE, ft: METRES_PER_FOOT / 1000 },
-  time: { h: 1, min: 1 / 60, d: 24 },
+  time: { h: 1, min: 1 / 60, s: 1 / 3600, d: 24 },
   speed: { 'km/h': 1, mph: KM_PER_MILE },
   height: { m: 1, ft: METRES_PER_FOOT },
   pressure: { bar: 1, psi: BAR_PER_PSI, kpa: 0.01 },
@@ -39,12 +39,26 @@ export type Quantity = keyof typeof units
 /** Where a scale has its zero, in the core's unit. */
 const zeros: Readonly<Record<string, number>> = { '°f': FAHRENHEIT_ZERO_C, f: FAHRENHEIT_ZERO_C }
 
+/** A number without marks between thousands, and a unit. */
 const written = /^\s*([+−-]?(?:\d+(?:[.,]\d+)?|[.,]\d+))\s*([a-z%°][a-z/· ]*)?\s*$/i
+/** Thousands set apart by spaces of any width or by apostrophes, as they are shown: "1 184". */
+const spacedThousands = /(\d{1,3}(?:[\s'’]\d{3})+)(?!\d)/
+/** Thousands set apart by commas, "1,200" and "12,345.6"; nobody writes a decimal comma with just three figures after a whole number. */
+const commaThousands = /^(\s*[+−-]?)([1-9]\d{0,2}(?:,\d{3})+)(?![\d,])/
+/** Thousands set apart by points, which shows by the comma behind them: "1.234,5". */
+const pointThousands = /^(\s*[+−-]?)([1-9]\d{0,2}(?:\.\d{3})+)(?=,\d)/
+
+function withoutThousands(text: string): string {
+  return text
+    .replace(spacedThousands, (digits) => digits.replace(/[\s'’]/g, ''))
+    .replace(commaThousands, (_, sign: string, digits: string) => sign + digits.replaceAll(',', ''))
+    .replace(pointThousands, (_, sign: string, digits: string) => sign + digits.replaceAll('.', ''))
+}
 
 export type Measured = { value: number } | { error: string }
 
 /**
- * Reads a number as people type it: "2 oz", "1,2 lb", "45 psi", "8 mi", "140".
+ * Reads a number as people type it: "2 oz", "1,2 lb", "45 psi", "8 mi", "140", "1,200 g"; and as it is shown: "1 184 g".
  *
  * @param text what was typed
  * @param quantity what it measures; the answer is in the core's unit for it
@@ -54,7 +68,7 @@ export type Measured = { value: number } | { error: string }
  */
 export function readMeasure(text: string, quantity: Quantity, plainUnit: string): Measured {
   const known: Record<string, number> = units[quantity]
-  const match = written.exec(text)
+  const match = written.exec(withoutThousands(text))
   if (!match) return { error: `“${text.trim()}” is not a number; try “${`12 ${plainUnit}`.trim()}”` }
   const unit = (match[2] ?? plainUnit).trim().toLowerCase()
   const factor = known[unit]

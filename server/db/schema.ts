@@ -135,6 +135,8 @@ export const nights = mysqlTable(
     id: partId('id'),
     position: position(),
     roadKm: double('road_km').notNull(),
+    /** The stop it holds on to; no foreign key, for a night outlives its stop. */
+    stop: varchar('stop_id', { length: 60 }),
     nights: int('nights').notNull(),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],

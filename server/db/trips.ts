@@ -202,9 +202,10 @@ async function readAllButRoad(db: Connection, tripId: string) {
 async function revisionsOf(db: Connection, tripId: string): Promise<Revisions> {
   const rows = await db.select().from(partVersions).where(eq(partVersions.tripId, tripId))
   const revisions = new Map(rows.map(({ part, version, save }) => [part, { number: version, save }]))
-  return Object.fromEntries(
-    partNames.map((part) => [part, revisions.get(part) ?? { number: 0, save: '' }]),
-  ) as Record<PartName, Revision>
+  return Object.fromEntries(partNames.map((part) => [part, revisions.get(part) ?? { number: 0, save: '' }])) as Record<
+    PartName,
+    Revision
+  >
 }
 
 const madeSchema = z.partialRecord(z.enum(partNames), revisionSchema)

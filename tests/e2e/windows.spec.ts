@@ -269,7 +269,7 @@ test('two devices in conflict: side by side, nothing is overwritten unseen, and 
   await expect(other.getByLabel('Name of the trip')).toHaveValue('Named on the first')
   await expect(other.getByText('taken in here: the name of the trip')).toBeVisible()
 
-  await other.getByRole('button', { name: 'Read' }).click()
+  await other.getByRole('button', { name: 'Close' }).click()
 
   /** The first device changes the count by one, the other by two. @returns what the first made of it */
   async function bothChange(): Promise<number> {
@@ -290,7 +290,7 @@ test('two devices in conflict: side by side, nothing is overwritten unseen, and 
   // The same thing is: theirs is taken, and mine comes back with undo.
   const first = await bothChange()
   await expectNoAxeViolations(other)
-  await dialog.getByRole('button', { name: 'all as on the other' }).click()
+  await dialog.getByRole('row').filter({ hasText: thing }).getByRole('radio').last().check()
   await dialog.getByRole('button', { name: 'Go on with these' }).click()
   await expect(dialog).toHaveCount(0)
   await expect(countIn(other)).toHaveText(String(first))

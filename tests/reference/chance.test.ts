@@ -37,6 +37,18 @@ describe('chances', () => {
       for (const x of [0.01, 0.4, 1, 5, 40, 120]) expect(gammaP(a, x)).toBeCloseTo(gammaCdf(x, a, 1), 10)
     }
   })
+  // A series cut off after 1000 terms gave 1 here; reference library as above.
+  it('holds for large shapes, where a thousand terms of the series are not enough', () => {
+    for (const [a, x] of [
+      [1e6, 1e6],
+      [4e6, 4e6 + 3000],
+      [1e8, 1e8],
+    ] as const) {
+      expect(gammaP(a, x)).toBeCloseTo(gammaCdf(x, a, 1), 8)
+    }
+    // Central limit theorem: half of a Gamma distribution lies below its mean, but for a third of its skewness.
+    expect(gammaP(1e8, 1e8)).toBeCloseTo(0.5, 4)
+  })
   it('wears a part out by a Gamma process with the mean and spread it is given', () => {
     const [lives, left, spread] = [0.8, 0.5, 0.4]
     const shape = lives / spread ** 2

@@ -66,7 +66,20 @@ describe('opening hours of the specification', () => {
     expect(shop.at(readWallClock('2027-05-18T12:00'))).toBe('open')
     expect(readOpening('Mo-Fr 09:00-18:00; PH off', nowhere)).toEqual({
       error: 'holidays depend on the country, which is not set',
+      guesses: [],
     })
+  })
+  // What people write where they do not know the syntax; which of two readings is meant nobody can tell but them.
+  it.each([
+    ['9 to 5 weekdays', 'Mo-Fr 09:00-17:00', 'Mo-Fr 09:00-05:00'],
+    ['daily 9-5', 'Mo-Su 09:00-17:00', 'Mo-Su 09:00-05:00'],
+  ])('“%s” is not guessed at, and what may be meant is offered', (text, byDay, byNight) => {
+    const read = readOpening(text, nowhere)
+    expect(read).toMatchObject({ error: expect.stringMatching(/morning or of the evening/), guesses: [byDay, byNight] })
+    for (const guess of [byDay, byNight]) expect(readOpening(guess, nowhere)).not.toHaveProperty('error')
+  })
+  it.each(['Mo-Fr 9-17', '9am-5pm', 'Mo-Fr 22:00-02:00'])('“%s” can only mean one thing', (text) => {
+    expect(readOpening(text, nowhere)).not.toHaveProperty('error')
   })
 })
 

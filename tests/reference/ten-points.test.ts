@@ -55,7 +55,7 @@ const reference: Reference = {
   bikes: [],
 }
 const trip = tripSchema.parse({
-  format: 'rag-tin.trip/2',
+  format: 'rag-tin.trip/3',
   name: 'ten points',
   road: { points },
   stops: [

@@ -14,9 +14,25 @@ describe('tyre markings', () => {
     [' 100-559 ', 100, 559],
   ])('%s', (marking, widthMm, beadMm) => expect(readTyreSize(marking)).toEqual({ widthMm, beadMm }))
 
-  it.each(['50', '50-623', '622-50', '28x1.75', '', '5-622', 'abc'])('%s is no such marking', (marking) => {
-    expect(readTyreSize(marking)).toBeUndefined()
-  })
+  it.each(['50', '50-623', '622-50', '28x7', '26 x 1 3/8', '700C', '700x40A', '13 x 2.0', '', '5-622', 'abc'])(
+    '%s is no such marking',
+    (marking) => {
+      expect(readTyreSize(marking)).toBeUndefined()
+    },
+  )
+
+  // What is written on the side beside the marking of ISO 5775; common practice, no source.
+  it.each([
+    ['29 × 2.25', 57, 622],
+    ['29x2.25"', 57, 622],
+    ['28 x 1.75', 44, 622],
+    ['27.5 x 2.4', 61, 584],
+    ['26 x 1,95', 50, 559],
+    ['20 × 1.75', 44, 406],
+    ['700x40C', 40, 622],
+    ['700 × 28', 28, 622],
+    ['650x47b', 47, 584],
+  ])('“%s” is %i-%i', (marking, widthMm, beadMm) => expect(readTyreSize(marking)).toEqual({ widthMm, beadMm }))
 
   it('knows the beads of road, mountain and small wheels', () => {
     for (const bead of [622, 584, 559, 507, 451, 406, 349, 305]) expect(beadDiametersMm).toContain(bead)

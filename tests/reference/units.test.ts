@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { BAR_PER_PSI, readMeasure } from '../../core/units'
+import { BAR_PER_PSI, readMeasure, wordsForGrams, wordsForHours, wordsForKm } from '../../core/units'
 
 const value = (text: string, quantity: Parameters<typeof readMeasure>[1], unit: string) => {
   const read = readMeasure(text, quantity, unit)
@@ -26,7 +26,39 @@ describe('units as people type them', () => {
     ['212', 'temperature', '°F', 100],
     ['-40 f', 'temperature', '°C', -40],
     ['−7,5 °C', 'temperature', '°F', -7.5],
+    // Thousands as they are set apart: SI brochure (2019) 5.4.4 by spaces, and by commas, points and apostrophes as people do.
+    ['1,200 g', 'mass', 'g', 1200],
+    ['12,345.6', 'mass', 'g', 12_345.6],
+    ['1.234,5', 'mass', 'g', 1234.5],
+    ['1 184', 'mass', 'g', 1184],
+    ['1’184', 'mass', 'g', 1184],
+    ['-1,200 g', 'mass', 'g', -1200],
+    // A decimal comma stays one: before one or two figures, and after a nought.
+    ['1,20 kg', 'mass', 'g', 1200],
+    ['0,125', 'mass', 'g', 0.125],
+    ['1.200 kg', 'mass', 'g', 1200],
+    ['20 s', 'time', 'h', 20 / 3600],
   ] as const)('%s', (text, quantity, unit, expected) => expect(value(text, quantity, unit)).toBeCloseTo(expected, 5))
+
+  it('reads back what the app itself writes, to the figures that are shown', () => {
+    for (const system of ['metric', 'imperial'] as const) {
+      for (const grams of [0.3, 7, 99.6, 1184, 12_345, 1_234_567]) {
+        const read = readMeasure(wordsForGrams(grams, system), 'mass', 'g')
+        expect('value' in read ? read.value : read.error).toSatisfy(
+          (back: number) => Math.abs(back - grams) <= 1.5 + grams * 0.05,
+        )
+      }
+      for (const km of [0.4, 9.9, 212, 1184, 12_345]) {
+        const read = readMeasure(wordsForKm(km, system), 'distance', 'km')
+        expect('value' in read ? read.value : read.error).toSatisfy((back: number) => Math.abs(back - km) <= 0.9)
+      }
+    }
+    for (const hours of [0.001, 0.4, 5.2, 1184]) {
+      const read = readMeasure(wordsForHours(hours), 'time', 'h')
+      expect('value' in read ? read.value : read.error).toSatisfy((back: number) => Math.abs(back - hours) <= 0.5)
+    }
+    expect(readMeasure(wordsForGrams(1184, 'metric'), 'mass', 'g')).toEqual({ value: 1184 })
+  })
 
   it('has the pound per square inch of SP 811', () => expect(BAR_PER_PSI * 100).toBeCloseTo(6.894757, 6))
 
@@ -35,5 +67,7 @@ describe('units as people type them', () => {
     ['3 stone', 'is not a unit of mass'],
     ['', 'is not a number'],
     ['1.2.3', 'is not a number'],
+    ['1,2,3', 'is not a number'],
+    ['1 20 g', 'is not a number'],
   ])('“%s” is refused with a way to mend it', (text, message) => expect(value(text, 'mass', 'g')).toContain(message))
 })

@@ -200,7 +200,7 @@ describe('tyre markings', () => {
     ['100-559', 100, 559],
     [' 47 – 507 ', 47, 507],
   ])('%s', (marking, widthMm, beadMm) => expect(readTyreSize(marking)).toEqual({ widthMm, beadMm }))
-  it.each(['28 x 1.75', '700C', '50-623', '0-622', '-50-622', '622-50', ''])('“%s” is none', (marking) =>
+  it.each(['28 x 1 3/8', '700C', '50-623', '0-622', '-50-622', '622-50', ''])('“%s” is none', (marking) =>
     expect(readTyreSize(marking)).toBeUndefined(),
   )
 })

@@ -33,7 +33,7 @@ function detailed(): Trip {
         }
       : stop,
   )
-  return { ...trip, stops, ride: { ...trip.ride, nights: [{ id: 'n', roadKm: 196, nights: 2 }] } }
+  return { ...trip, stops, ride: { ...trip.ride, nights: [{ id: 'n', roadKm: 196, stop: null, nights: 2 }] } }
 }
 
 describe('what is said of stops and of the weather', () => {

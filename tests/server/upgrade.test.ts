@@ -74,7 +74,7 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
   expect(trip.bikes).toMatchObject([{ name: 'Old folder', kind: 'folder', speeds: 9, racks: { rear: true } }])
   expect(trip.bikes[0]!.fasteners.map(({ name }) => name)).toContain('Axle nuts, rear')
   expect(trip.bench).toMatchObject([{ provides: ['grip'], heads: [{ profile: 'hex', size: 5 }] }])
-  const ride = { ...trip.ride, start: '2026-06-12T08:30', nights: [{ id: 'n', roadKm: 40, nights: 2 }] }
+  const ride = { ...trip.ride, start: '2026-06-12T08:30', nights: [{ id: 'n', roadKm: 40, stop: null, nights: 2 }] }
   await saveParts(db, 'u', 't', 'first save', [{ part: 'ride', base: { number: 1, save: '' }, value: ride }])
   const after = await readTripDocument(db, 'u', 't')
   expect(after.trip.ride).toEqual(ride)
@@ -85,5 +85,26 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
     { part: 'bench', base: asBegun, value: trip.bench },
   ])
   expect((await readTripDocument(db, 'u', 't')).trip).toMatchObject({ bikes: trip.bikes, bench: trip.bench })
+  await close()
+})
+
+it('nights that were settled before they held on to stops come to lie at theirs', async () => {
+  await migrateDatabase(mariadb.url)
+  const connection = await createConnection(mariadb.url)
+  // Back to how it was before: nights have no stop.
+  await connection.query('DELETE FROM __drizzle_migrations ORDER BY created_at DESC LIMIT 1')
+  await connection.query('ALTER TABLE nights DROP COLUMN stop_id')
+  await connection.query(`INSERT INTO users VALUES ('n', 'night@quern.example', 'Night', 'x', NOW())`)
+  await connection.query(
+    `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('n', 'n', 'Nights', NOW(), NOW())`,
+  )
+  await connection.query(`INSERT INTO stops (trip_id, id, position, name, road_km, off_road_m, note) VALUES
+    ('n', 'a', 0, 'A', 10, 0, ''), ('n', 'b', 1, 'B', 11.5, 0, ''), ('t', 'c', 0, 'Of another trip', 30, 0, '')`)
+  await connection.query(`INSERT INTO nights VALUES ('n', 'x', 0, 10.9, 1), ('n', 'y', 1, 30, 2)`)
+  await connection.end()
+  await migrateDatabase(mariadb.url)
+  const { db, close } = openDatabase(mariadb.url)
+  const { trip } = await readTripDocument(db, 'n', 'n')
+  expect(trip.ride.nights).toEqual([])
   await close()
 })

@@ -34,7 +34,7 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
     expect(start(['gaps', '-'], JSON.stringify(demoTrip())).stdout).toBe(fromFile.stdout)
   })
   it('as a program prints what was wrong to standard error only, and ends with 2', () => {
-    expect(start(['kit', '-'], '{"format":"rag-tin.trip/2"}')).toMatchObject({
+    expect(start(['kit', '-'], '{"format":"rag-tin.trip/3"}')).toMatchObject({
       status: 2,
       stdout: '',
       stderr: expect.stringMatching(/^name: nothing; expected /),
@@ -179,13 +179,13 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
       'a negative mass',
       () => [
         'kit',
-        file('neg.json', '{"format":"rag-tin.trip/2","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
+        file('neg.json', '{"format":"rag-tin.trip/3","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
       ],
       /^bench\[0\]\.massG: -3; expected more than 0\n$/,
     ],
     [
       'a trip without a road',
-      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/2","name":"x"}')],
+      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/3","name":"x"}')],
       /road\.points: no road/,
     ],
     ['a broken GPX', () => ['gpx', file('broken.gpx', '<gpx><trk>')], /not XML/],

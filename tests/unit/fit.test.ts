@@ -2,8 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { bikeFrom, catalogue } from '../../catalogue'
 import { demoTrip } from '../../catalogue/demo'
-import { thingSchema, type Head, type Thing } from '../../core/bench'
-import { bikeKinds, placesFor, usualFasteners, type Bike, type BikeKind, type Fastener } from '../../core/bike'
+import { headInWords, headsInWords, thingSchema, type Head, type Thing } from '../../core/bench'
+import {
+  bikeKinds,
+  driveInWords,
+  placesFor,
+  usualFasteners,
+  type Bike,
+  type BikeKind,
+  type Fastener,
+} from '../../core/bike'
 import {
   bigWrench,
   compareTurnings,
@@ -13,6 +21,7 @@ import {
   lightestAddition,
   readDrive,
   readHead,
+  readHeads,
   spareFit,
   sparesOf,
   thatWouldTurn,
@@ -217,6 +226,19 @@ describe('short names', () => {
     expect(readDrive('T25', 'x')).toEqual({ profile: 'hexalobular', size: 25 })
     expect(readDrive('nipple3.2', 'x')).toEqual({ profile: 'nipple', size: 3.2 })
     expect(readHead('ring15', 'x', { leverMm: 150 })).toMatchObject({ profile: 'ring', size: 15, leverMm: 150 })
+    // As they are shown, they can be typed.
+    for (const drive of [
+      { profile: 'hex', size: 8 },
+      { profile: 'flats', size: 15 },
+      { profile: 'hexalobular', size: 25 },
+    ] as const)
+      expect(readDrive(driveInWords(drive), 'x')).toEqual(drive)
+    expect(readHeads('hex4 hex 5, T25 ring-15', 'x').map(headInWords)).toEqual(['hex 4', 'hex 5', 'T25', 'ring 15'])
+    const [shown = ''] = [headsInWords(readHeads('hex2 hex2.5 hex3 adjustable16 spoke3.2 slot4', 'x')).join(', ')]
+    expect(shown).toBe('hex 2, 2.5, 3, adjustable to 16, spoke key 3.2, blade 4')
+    expect(headsInWords(readHeads(shown, 'x')).join(', ')).toBe(shown)
+    expect(() => readHeads('hex5 banana', 'Ends')).toThrow(/Ends: “banana”/)
+    expect(() => readHeads('5', 'Ends')).toThrow(/Ends: “5”/)
     expect(() => readDrive('ring15', '--fastener')).toThrow(/--fastener: “ring15”; expected one of hex/)
     expect(() => readHead('hex', '--head')).toThrow(/--head: “hex”/)
     expect(() => readHead('hex900', '--head')).toThrow(/--head/)

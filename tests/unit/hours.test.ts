@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { hoursInSyntax, readOpening, readWallClock, weekInRuns, weekOf, type Opening } from '../../core/ride'
+import {
+  hoursInSyntax,
+  readOpening,
+  rowsOfHours,
+  readWallClock,
+  weekInRuns,
+  weekOf,
+  type Opening,
+} from '../../core/ride'
 
 const here = { lat: 57, lon: -33, country: null }
 /** A Monday. */
@@ -34,6 +42,31 @@ describe('hours put together day by day', () => {
       { days: 'Sun', words: 'shut' },
     ])
   })
+})
+
+describe('hours that are there, laid open day by day', () => {
+  it.each([
+    'Mo-Fr 09:00-12:00,14:00-17:30; Sa 09:00-13:00',
+    'Mo,We 22:00-24:00',
+    'Mo-Su 09:00-18:00',
+    'Sa,Su 10:00-16:00; Mo-Fr 08:00-12:00',
+  ])('“%s” says the same when it is written again', (hours) => {
+    const rows = rowsOfHours(hours)
+    expect(rows).toBeDefined()
+    expect(week(hoursInSyntax(rows ?? []))).toEqual(week(hours))
+  })
+  it('holds what is said last of a day, and goes round the end of the week', () => {
+    expect(rowsOfHours('Mo-Su 09:00-18:00; We 09:00-12:00')?.map(({ days }) => days)).toEqual([
+      ['Mo', 'Tu', 'Th', 'Fr', 'Sa', 'Su'],
+      ['We'],
+    ])
+    expect(rowsOfHours('Sa-Mo 09:00-18:00')?.[0]?.days).toEqual(['Mo', 'Sa', 'Su'])
+    expect(rowsOfHours('09:00-18:00')?.[0]?.days).toHaveLength(7)
+  })
+  it.each(['24/7', 'Mo-Fr 09:00-18:00; PH off', 'Apr-Sep: Mo 09:00-12:00', 'sunrise-sunset', '', 'Mo 09:00+'])(
+    '“%s” is more than the form can show',
+    (hours) => expect(rowsOfHours(hours)).toBeUndefined(),
+  )
 })
 
 describe('a week as it is understood', () => {

@@ -46,7 +46,7 @@ function landscape(
   change: { stops?: object[]; stretches?: object[]; dials?: object; ride?: object; forecast?: object } = {},
 ): Landscape {
   const trip = tripSchema.parse({
-    format: 'rag-tin.trip/2',
+    format: 'rag-tin.trip/3',
     name: 'by hand',
     road: { points, stretches: change.stretches ?? [] },
     ride: change.ride,
@@ -288,7 +288,7 @@ describe('the way to help of any kind', () => {
 
 it('the strip is given the gaps of every class the trip has to do with, tiling the road', () => {
   const trip = tripSchema.parse({
-    format: 'rag-tin.trip/2',
+    format: 'rag-tin.trip/3',
     name: 'strip',
     road: { points },
     stops,

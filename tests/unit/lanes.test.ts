@@ -29,7 +29,7 @@ const points: RoadPoint[] = Array.from({ length: 101 }, (_, i) => [0, i / kmOfDe
 const survey = surveyRoad(points)
 const book = new OpeningBook()
 const bare: Trip = tripSchema.parse({
-  format: 'rag-tin.trip/2',
+  format: 'rag-tin.trip/3',
   name: 'level',
   road: { points, stretches: [{ id: 'all', fromKm: 0, toKm: survey.lengthKm, surface: 'asphalt' }] },
   ride: { start: '2026-06-12T08:00', pauseH: 0, ridingH: 10 },
@@ -162,6 +162,12 @@ describe('what would shorten a gap', () => {
       }),
       { numRuns: 40 },
     )
+  })
+  it('to sleep at a stop moves the night that is settled half a kilometre off, and makes no second one', () => {
+    const trip = tripWith(stop('inn', 50, service('bike-shop')))
+    const nights = [{ id: 'n', roadKm: 50.5, stop: null, nights: 2 }]
+    const slept = withChanges({ ...trip, ride: { ...trip.ride, nights } }, [{ kind: 'sleep', stop: 'inn' }], 'chain')
+    expect(slept.ride.nights).toEqual([{ id: 'n', roadKm: 50, stop: 'inn', nights: 1 }])
   })
   it('a change to a plan that has no such place or no start changes nothing', () => {
     const undated = { ...bare, ride: { ...bare.ride, start: null } }

@@ -52,7 +52,7 @@ const reference: Reference = {
 }
 function trip(change: Partial<Trip> = {}): Trip {
   const base = tripSchema.parse({
-    format: 'rag-tin.trip/2',
+    format: 'rag-tin.trip/3',
     name: 'by hand',
     road: { points: line },
     stops: [{ id: 'town', name: 'Town', roadKm: 40, services: [{ kind: 'shop' }] }],

@@ -10,27 +10,41 @@ const demo = demoTrip()
 const nightsOf = (...places: [roadKm: number, nights: number][]) =>
   rideSchema.parse({ nights: places.map(([roadKm, nights], i) => ({ id: `n${i}`, roadKm, nights })) }).nights
 
+const outside = (roadKm: number) => ({ roadKm, stop: null })
+
 describe('a night at a place', () => {
   it('is settled, made longer, and left open again', () => {
-    const one = settleNight(nightsOf([200, 1]), 143.2, 1, 'new')
+    const one = settleNight(nightsOf([200, 1]), outside(143.2), 1, 'new')
     expect(one.map(({ roadKm, nights }) => [roadKm, nights])).toEqual([
       [143.2, 1],
       [200, 1],
     ])
-    const rest = settleNight(one, 143.9, 3, 'not needed')
-    expect(nightAt(rest, 143)).toEqual({ id: 'new', roadKm: 143.2, nights: 3 })
-    expect(settleNight(rest, 143.2, 0, 'not needed')).toEqual(nightsOf([200, 1]))
+    const rest = settleNight(one, outside(143.9), 3, 'not needed')
+    expect(nightAt(rest, outside(143))).toEqual({ id: 'new', roadKm: 143.2, stop: null, nights: 3 })
+    expect(settleNight(rest, outside(143.2), 0, 'not needed')).toEqual(nightsOf([200, 1]))
+  })
+  it('is the nearest of those about', () => {
+    expect(nightAt(nightsOf([142.5, 1], [143.4, 2]), outside(143.2))?.nights).toBe(2)
+    expect(nightAt(nightsOf([143.4, 2], [142.5, 1]), outside(142.6))?.nights).toBe(1)
+  })
+  it('at a stop is that stop’s own before a nearer one, and one about it comes to lie there', () => {
+    const own = [{ id: 'a', roadKm: 20, stop: 'inn', nights: 3 }, ...nightsOf([20.4, 1])]
+    expect(nightAt(own, { roadKm: 20.5, stop: 'inn' })?.id).toBe('a')
+    // Half a kilometre off, somebody had settled it before there was a stop.
+    expect(settleNight(nightsOf([20.5, 2]), { roadKm: 20, stop: 'inn' }, 2, 'not needed')).toEqual([
+      { id: 'n0', roadKm: 20, stop: 'inn', nights: 2 },
+    ])
   })
   it('leaves the others as they are, wherever it is', () => {
     const places = fc.uniqueArray(fc.integer({ min: 0, max: 40 }), { selector: (km) => km })
     fc.assert(
       fc.property(places, fc.integer({ min: 0, max: 120 }), fc.integer({ min: 0, max: 5 }), (kms, at, count) => {
         const before = nightsOf(...kms.map((km): [number, number] => [3 * km, 1]))
-        const after = settleNight(before, at, count, 'new')
-        const here = nightAt(before, at)
+        const after = settleNight(before, outside(at), count, 'new')
+        const here = nightAt(before, outside(at))
         const others = (nights: typeof before) => new Set(nights.filter(({ id }) => id !== (here?.id ?? 'new')))
         expect(others(after)).toEqual(others(before))
-        expect(nightAt(after, at)?.nights ?? 0).toBe(count)
+        expect(nightAt(after, outside(at))?.nights ?? 0).toBe(count)
       }),
     )
   })
@@ -41,17 +55,26 @@ describe('a stop that is moved', () => {
     stopSchema.parse({ id: 'a', name: 'A', roadKm: 10 }),
     stopSchema.parse({ id: 'b', name: 'B', roadKm: 20 }),
   ]
-  it('takes its place among the others, and the night there goes with it', () => {
-    const ride = { ...demo.ride, nights: nightsOf([10, 2], [20, 1]) }
-    const moved = moveStop({ stops, ride }, stops[0]!, 35)
+  it('takes its place among the others, and the night that holds on to it goes with it', () => {
+    const nights = [{ id: 'x', roadKm: 10, stop: 'a', nights: 2 }, ...nightsOf([20, 1])]
+    const moved = moveStop({ stops, ride: { ...demo.ride, nights } }, stops[0]!, 35)
     expect(moved.stops.map(({ id, roadKm }) => [id, roadKm])).toEqual([
       ['b', 20],
       ['a', 35],
     ])
-    expect(moved.ride!.nights.map(({ roadKm, nights }) => [roadKm, nights])).toEqual([
-      [35, 2],
+    expect(moved.ride!.nights.map(({ roadKm, nights: count }) => [roadKm, count])).toEqual([
       [20, 1],
+      [35, 2],
     ])
+  })
+  it('dragged past another night leaves that one where it is', () => {
+    const ride = { ...demo.ride, nights: nightsOf([15, 1], [20, 2]) }
+    let trip = { stops, ride }
+    for (let roadKm = 10; roadKm <= 30; roadKm += 0.5) {
+      const dragged = trip.stops.find(({ id }) => id === 'a')!
+      trip = { ...trip, ...moveStop(trip, dragged, roadKm) }
+    }
+    expect(trip.ride.nights).toEqual(ride.nights)
   })
   it('without a night leaves the ride alone', () => {
     expect(moveStop({ stops, ride: { ...demo.ride, nights: nightsOf([50, 1]) } }, stops[0]!, 5)).not.toHaveProperty(

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { demoTrip } from '../../catalogue/demo'
 import { catalogue } from '../../catalogue'
 import { Landscape, readOut } from '../../core/ledger'
-import { outBy, readWallClock, writeWallClock, type Daylight } from '../../core/ride'
+import { nextLight, outBy, readWallClock, writeWallClock, type Daylight } from '../../core/ride'
 import { surveyRoad } from '../../core/road'
 import { stopSchema } from '../../core/supply'
 
@@ -16,6 +16,24 @@ const out = (from: string, walkH: number, most = 10, daylight: Daylight = sun) =
   const { at, hours, nights } = outBy(readWallClock(`2026-06-${from}`), walkH, daylight, most)
   return [writeWallClock(at).slice(8), Math.round(hours * 100) / 100, nights]
 }
+
+describe('the light that is next to end', () => {
+  it('always ends later than the moment, whatever the fractions of a minute', () => {
+    const minutes = fc.double({ min: 25_000_000, max: 35_000_000, noNaN: true })
+    fc.assert(
+      fc.property(minutes, fc.double({ min: 1, max: 1439, noNaN: true }), fc.nat(40), (sets, length, days) => {
+        const daylight = { kind: 'rises and sets', rises: sets - length, sets } as const
+        let at = sets + days * 1440
+        for (let i = 0; i < 5; i++) {
+          const { ends } = nextLight(at, daylight)
+          expect(ends).toBeGreaterThan(at)
+          at = ends
+        }
+      }),
+      { numRuns: 2000 },
+    )
+  })
+})
 
 describe('when one is out, walking by day', () => {
   it('the same day while the light lasts', () => {

@@ -4,7 +4,7 @@ import { catalogue } from '../../catalogue'
 import { demoTrip } from '../../catalogue/demo'
 import { classesOf, Landscape } from '../../core/ledger'
 import { readGpx, surveyRoad, withLines, type RoadPoint } from '../../core/road'
-import { cut, gpxOf, joined, reversed, symbolOf, tripSchema, type Trip } from '../../core/trip'
+import { cut, gpxOf, joined, readTrip, reversed, symbolOf, tripSchema, type Trip } from '../../core/trip'
 
 const demo = demoTrip()
 const survey = surveyRoad(demo.road.points)
@@ -86,7 +86,7 @@ describe('a road carried on by another file', () => {
     '<wpt lat="0" lon="0.25"><name>Well</name></wpt>',
   )
   it('has what lies between taken as straight, and the file’s places on it', () => {
-    const along = tripSchema.parse({ format: 'rag-tin.trip/2', name: 't', road: { points: first.points } })
+    const along = tripSchema.parse({ format: 'rag-tin.trip/3', name: 't', road: { points: first.points } })
     const next = joined(along, second, () => 'w')
     expect(next.road.points).toHaveLength(4)
     const degree = (Math.PI * 6378.137) / 180
@@ -113,6 +113,24 @@ describe('a road carried on by another file', () => {
     expect(at('2026-06-12T08:30:00.500+02:00')).toBe('2026-06-12T06:30:00Z')
     expect(at('yesterday')).toBeNull()
     expect(first.recordedAt).toBeNull()
+  })
+})
+
+describe('a cut', () => {
+  it('at the very end of a stretch leaves no stretch without a length, and the trip can be read again', () => {
+    const [first] = demo.road.stretches
+    if (!first) throw new Error('the demo has stretches')
+    for (const [fromKm, toKm] of [
+      [first.toKm, survey.lengthKm],
+      [first.toKm - 1e-9, survey.lengthKm],
+      [0, first.fromKm + 1e-9],
+      [0, survey.lengthKm - 1e-9],
+    ] as const) {
+      if (toKm <= fromKm) continue
+      const next = cut(demo, survey, fromKm, toKm)
+      for (const stretch of next.road.stretches) expect(stretch.toKm - stretch.fromKm).toBeGreaterThan(1e-6)
+      expect(readTrip({ ...demo, ...next, leftOut: undefined }, catalogue).road.stretches).toEqual(next.road.stretches)
+    }
   })
 })
 

@@ -157,6 +157,28 @@ describe('pins and budgets', () => {
     const ledger = { ...workedExample(100), pins: { keys: { min: 1, max: 1 }, patches: { min: 0, max: 0 } } }
     expect(chooseFast(ledger).counts).toMatchObject({ keys: 1, patches: 0 })
   })
+  it('three things of 0.1 g fit into 0.3 g, for every solver', () => {
+    const claim = (i: number) => ({
+      id: `loose/k${i}`,
+      legs: [0],
+      probability: 0.5,
+      lossH: 5,
+      fixes: [{ id: 'tie', needs: [], uses: { tie: 1 }, success: 1, residualH: 0 }],
+    })
+    const ledger: Ledger = {
+      ...workedExample(1000, 0.3),
+      items: [{ id: 'tie', massG: 0.1, max: 9, provides: [], units: { tie: 1 } }],
+      stocks: [{ id: 'tie', gaps: [[0]] }],
+      claims: [1, 2, 3, 4].map(claim),
+    }
+    // In binary fractions three tenths are more than 0.3.
+    expect(0.1 + 0.1 + 0.1).toBeGreaterThan(0.3)
+    expect(chooseFast(ledger).counts).toEqual({ tie: 3 })
+    expect(chooseBrute(ledger).counts).toEqual({ tie: 3 })
+    const pinned = { ...ledger, pins: { tie: { min: 3, max: 3 } } }
+    expect(chooseFast(pinned).counts).toEqual({ tie: 3 })
+    expect(prove(ledger, chooseFast(ledger), highs, { seconds: 5 }).gap).toBeCloseTo(0, 6)
+  })
   it('pins heavier than the budget are refused with the way out', () => {
     const ledger = { ...workedExample(100, 50), pins: { keys: { min: 1, max: 1 } } }
     expect(() => chooseFast(ledger)).toThrow(Fault)

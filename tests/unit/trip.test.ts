@@ -31,7 +31,7 @@ describe('reading a trip document', () => {
     expect(readTripText(JSON.stringify(trip), catalogue)).toEqual(trip)
   })
   it('fills in what a short document leaves out', () => {
-    const trip = readTrip({ format: 'rag-tin.trip/2', name: 'short' }, catalogue)
+    const trip = readTrip({ format: 'rag-tin.trip/3', name: 'short' }, catalogue)
     expect(trip.dials.trust).toBe(0.6)
     expect(trip.road.points).toEqual([])
   })
@@ -46,7 +46,7 @@ describe('reading a trip document', () => {
       (d) => (loose(d).format = 'rag-tin.trip/7'),
       /format: "rag-tin.trip\/7".*a newer Rag Tin wrote this/,
     ],
-    ['no version', (d) => delete loose(d).format, /format: nothing; expected "rag-tin.trip\/2"/],
+    ['no version', (d) => delete loose(d).format, /format: nothing; expected "rag-tin.trip\/3"/],
     ['a negative mass', (d) => (loose(d).bench[5].massG = -12), /bench\[5\]\.massG: -12; expected more than 0/],
     [
       'a stop beyond the road',

@@ -17,6 +17,7 @@ import {
   type Visit,
 } from '../../core/ride'
 import { surveyRoad } from '../../core/road'
+import { stopSchema } from '../../core/supply'
 import type { Trip } from '../../core/trip'
 
 const book = new OpeningBook()
@@ -26,6 +27,45 @@ const stay = (arrives: string, leaves = arrives): Stay => ({
   leaves: readWallClock(`2026-06-${leaves}`),
 })
 const visit = (hours: string, when: Stay): Visit => visitDuring(when, book.find(hours, here))
+
+describe('without a start', () => {
+  const classId = 'tube-622'
+  const trip = (hours: string): Trip => {
+    const demo = demoTrip()
+    const stops = [stopSchema.parse({ id: 's', name: 'S', roadKm: 50, services: [{ kind: 'bike-shop', hours }] })]
+    return { ...demo, ride: { ...demo.ride, start: null, nights: [] }, stops }
+  }
+  const finding = (hours: string) => {
+    const undated = trip(hours)
+    return new Landscape(undated, surveyRoad(undated.road.points), catalogue).found(classId)[0]?.finding
+  }
+  it('a shop counts as open whatever its hours, if it ever is', () => {
+    for (const hours of ['', 'Mo-Fr 09:00-18:00', 'Su 10:00-11:00', '24/7']) expect(finding(hours)).toBe('had')
+  })
+  it('one that is shut for good is shut', () => {
+    for (const hours of ['off', 'closed', 'Mo-Su off']) expect(finding(hours)).toBe('shut')
+  })
+  it('of hours that nobody can read nobody knows', () => {
+    for (const hours of ['whenever', '9 to 5 weekdays']) expect(finding(hours)).toBe('uncertain')
+  })
+})
+
+describe('openings that are kept', () => {
+  it('are one for the same words, wherever a stop is dragged to, unless they go by the sun', () => {
+    const kept = new OpeningBook()
+    for (let i = 0; i < 300; i++) kept.find('Mo-Fr 09:00-18:00', { ...here, lat: 57 + i / 100 })
+    expect(kept.size).toBe(1)
+    for (let i = 0; i < 300; i++) kept.find('sunrise-sunset', { ...here, lat: 57 + i / 10_000 })
+    expect(kept.size).toBe(2)
+    expect(kept.find('sunrise-sunset', here)).not.toBe(kept.find('sunrise-sunset', { ...here, lat: 20 }))
+  })
+  it('are never more than a few hundred', () => {
+    const kept = new OpeningBook()
+    for (let i = 0; i < 400; i++)
+      kept.find(`Mo 09:00-${String(10 + (i % 14)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}`, here)
+    expect(kept.size).toBeLessThanOrEqual(200)
+  })
+})
 
 /** 2026-06-12 is a Friday. */
 describe('a visit', () => {

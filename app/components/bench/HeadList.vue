@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
 import { headInWords, headSchema, type Head } from '~~/core/bench'
-import { readHead } from '~~/core/fit'
+import { readHeads } from '~~/core/fit'
 import { faultLines } from '~~/core/trip'
 
 /** The ends of a tool that get hold of something: each with its lever and how far it reaches. */
@@ -27,10 +27,9 @@ const plain: Record<string, Head> = {
 }
 
 function add() {
-  const words = typed.value.split(/[\s,;]+/).filter(Boolean)
-  if (words.length === 0) return
+  if (typed.value.trim() === '') return
   try {
-    emit('change', [...props.heads, ...words.map((word) => readHead(word, 'Ends'))])
+    emit('change', [...props.heads, ...readHeads(typed.value, 'Ends')])
     typed.value = ''
     fault.value = ''
   } catch (error) {

@@ -20,6 +20,7 @@ const rows = computed(() => {
     : []
 })
 const sides: Side[] = ['here', 'there']
+const columns: Record<Side, string> = { here: 'on this device', there: 'on the other' }
 const chosen = ref<Record<string, Side>>({})
 const sideOf = (key: string): Side => chosen.value[key] ?? 'here'
 const allOn = (side: Side) => (chosen.value = Object.fromEntries(rows.value.map(({ key }) => [key, side])))
@@ -56,11 +57,7 @@ async function keepBoth() {
       <thead>
         <tr class="text-left align-bottom text-xs text-soft">
           <th scope="col" class="w-1/3 py-1 pr-3 font-normal">what</th>
-          <th v-for="side in sides" :key="side" scope="col" class="pr-2 font-normal">
-            <button type="button" class="min-h-9 underline max-md:min-h-11" @click="allOn(side)">
-              all as {{ side === 'here' ? 'on this device' : 'on the other' }}
-            </button>
-          </th>
+          <th v-for="side in sides" :key="side" scope="col" class="pr-2 font-normal">{{ columns[side] }}</th>
         </tr>
       </thead>
       <tbody>
@@ -84,6 +81,11 @@ async function keepBoth() {
         </tr>
       </tbody>
     </table>
+    <div v-if="rows.length > 1" class="mt-3 flex flex-wrap gap-2">
+      <button v-for="side in sides" :key="side" type="button" class="knob" @click="allOn(side)">
+        All as {{ columns[side] }}
+      </button>
+    </div>
     <div class="mt-4 flex flex-wrap justify-end gap-2">
       <button type="button" class="knob" :disabled="busy" @click="go(keepBoth)">Keep mine as a new trip</button>
       <button type="button" class="knob knob-main" :disabled="busy" @click="go(take)">Go on with these</button>

@@ -46,11 +46,11 @@ async function asNew() {
       <span class="min-w-0 flex-1">
         Changed on another device and taken in here: {{ partsInWords(store.takenIn) }}.
       </span>
-      <button type="button" class="knob" @click="store.dismiss()">Read</button>
+      <button type="button" class="knob" @click="store.dismiss()">Close</button>
     </p>
     <p v-if="store.notice" role="status" class="saving-line">
       <span class="min-w-0 flex-1">{{ store.notice }}</span>
-      <button type="button" class="knob" @click="store.dismiss()">Read</button>
+      <button type="button" class="knob" @click="store.dismiss()">Close</button>
     </p>
     <div v-if="state.kind === 'refused'" class="saving-line border-madder!">
       <FaultLines

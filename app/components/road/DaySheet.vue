@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dateOf, dayInWords, type LitDay } from '~~/core/ride'
+import { dateOf, dayInWords, nearestTo, type LitDay } from '~~/core/ride'
 import type { Amount } from '~~/core/units'
 import { forgetWeather, sayWeather, type WeatherDay } from '~~/core/weather'
 
@@ -7,6 +7,11 @@ import { forgetWeather, sayWeather, type WeatherDay } from '~~/core/weather'
 const props = defineProps<{ day: LitDay; place: string; last: boolean }>()
 const store = useTripStore()
 
+/** Where the day ends: at the stop that is about there, else out on the road. */
+const bed = computed(() => {
+  const stop = nearestTo(store.trip!.stops, props.day.toKm)
+  return stop ? { roadKm: stop.roadKm, stop: stop.id } : { roadKm: props.day.toKm, stop: null }
+})
 const date = computed(() => dateOf(props.day.startsAt))
 const weather = computed(() => store.trip!.forecast.days.find((day) => day.date === date.value))
 
@@ -30,7 +35,7 @@ function forget() {
 
 <template>
   <div class="flex flex-wrap items-end gap-x-4 gap-y-2 px-4 py-3">
-    <NightSelect v-if="!last" :road-km="day.toKm" :place="place" />
+    <NightSelect v-if="!last" :road-km="bed.roadKm" :stop="bed.stop" :place="place" />
     <MeasureField
       v-for="field in fields"
       :key="field.key"

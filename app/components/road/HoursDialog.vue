@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
-import { hoursInSyntax, weekdayCodes, type WeekdayCode } from '~~/core/ride'
+import { hoursInSyntax, rowsOfHours, weekdayCodes, type WeekdayCode } from '~~/core/ride'
 
-/** Puts opening hours together for somebody who does not know the syntax. */
-defineProps<{ title: string }>()
+/** Puts opening hours together for somebody who does not know the syntax, from those that are there. */
+const props = defineProps<{ title: string; hours: string; tidy: string | undefined }>()
 const emit = defineEmits<{ put: [hours: string]; close: [] }>()
 
 interface Row {
@@ -19,10 +19,16 @@ const names: Record<WeekdayCode, string> = {
   Sa: 'Sat',
   Su: 'Sun',
 }
-const rows = ref<Row[]>([
+const usual: Row[] = [
   { days: ['Mo', 'Tu', 'We', 'Th', 'Fr'], spans: [{ from: '09:00', to: '18:00' }] },
   { days: [], spans: [{ from: '09:00', to: '13:00' }] },
-])
+]
+const there = props.tidy === undefined ? undefined : rowsOfHours(props.tidy)
+/** Whether there are hours that this form cannot show, and would write over. */
+const isBeyond = props.hours !== '' && there === undefined
+const rows = ref<Row[]>(
+  there ? there.map(({ days, spans }) => ({ days: [...days], spans: spans.map((span) => ({ ...span })) })) : usual,
+)
 const written = computed(() => hoursInSyntax(rows.value))
 
 function toggle(row: Row, code: WeekdayCode) {
@@ -40,6 +46,10 @@ function put(hours: string) {
 <template>
   <TinDialog open wide :title="title" @close="emit('close')">
     <div class="space-y-3">
+      <p v-if="isBeyond" class="text-sm text-brass">
+        The hours that are there say more than this form can: <code class="figures">{{ hours }}</code>. Taking hours
+        here writes over them.
+      </p>
       <fieldset v-for="(row, r) in rows" :key="r" class="flex flex-wrap items-center gap-x-4 gap-y-2">
         <legend class="sr-only">Days kept alike, {{ r + 1 }}</legend>
         <div class="flex gap-1">

@@ -45,7 +45,20 @@ function put(hours: string) {
       </button>
     </div>
     <p v-if="reading && !reading.ok" :id="`${id}-read`" role="alert" class="mt-1 text-xs text-madder">
-      Not understood, so it counts as open: {{ reading.error }} “Day by day” writes it for you.
+      Not understood, so its hours count as unknown: {{ reading.error }}.
+      <template v-if="reading.guesses.length">
+        Which is meant?
+        <button
+          v-for="guess in reading.guesses"
+          :key="guess"
+          type="button"
+          class="knob figures mr-1 mt-1 min-h-7! py-0.5! max-md:min-h-11!"
+          @click="put(guess)"
+        >
+          {{ guess }}
+        </button>
+      </template>
+      <template v-else>“Day by day” writes it for you.</template>
     </p>
     <p v-else-if="reading?.ok" :id="`${id}-read`" class="mt-1 text-xs text-soft">
       <span v-for="run in runs" :key="run.days" class="mr-3 inline-block"
@@ -53,6 +66,13 @@ function put(hours: string) {
       >
       <span v-if="reading.warnings.length">Read with some guessing; tidier: {{ reading.tidy }}</span>
     </p>
-    <HoursDialog v-if="helping" :title="label" @close="helping = false" @put="put" />
+    <HoursDialog
+      v-if="helping"
+      :title="label"
+      :hours="modelValue"
+      :tidy="reading?.ok ? reading.tidy : undefined"
+      @close="helping = false"
+      @put="put"
+    />
   </div>
 </template>

@@ -2,16 +2,17 @@
 import { nightAt, settleNight } from '~~/core/ride'
 
 /** How many nights are spent at a place of the road; settled, the days are planned round them. */
-const props = defineProps<{ roadKm: number; place: string }>()
+const props = defineProps<{ roadKm: number; place: string; stop: string | null }>()
 const store = useTripStore()
 
-const nights = computed(() => nightAt(store.trip!.ride.nights, props.roadKm)?.nights ?? 0)
+const bed = computed(() => ({ roadKm: props.roadKm, stop: props.stop }))
+const nights = computed(() => nightAt(store.trip!.ride.nights, bed.value)?.nights ?? 0)
 function settle(event: Event) {
   const count = Number((event.target as HTMLSelectElement).value)
   const { ride } = store.trip!
   const id = `night-${crypto.randomUUID().slice(0, 8)}`
   store.edit(`nights at ${props.place}`, {
-    ride: { ...ride, nights: settleNight(ride.nights, props.roadKm, count, id) },
+    ride: { ...ride, nights: settleNight(ride.nights, bed.value, count, id) },
   })
 }
 </script>

@@ -2,7 +2,7 @@
 import { Tent } from '@lucide/vue'
 import { useThrottleFn } from '@vueuse/core'
 import type { ReadOut, WayOut } from '~~/core/ledger'
-import { momentInWords, nightAt, settleNight, timeOf } from '~~/core/ride'
+import { momentInWords, nearestTo, nightAt, settleNight, timeOf } from '~~/core/ride'
 import { wordsForHours } from '~~/core/units'
 
 /** All that is to be said of the place the cursor stands at: every way out, and the light there is for it. */
@@ -21,12 +21,18 @@ const read = useThrottleFn(
 )
 watch(() => [selection.cursorKm, kit.reckoning], read, { immediate: true })
 
-const night = computed(() => place.value && nightAt(store.trip!.ride.nights, place.value.roadKm))
+/** Where one would sleep: at the stop that is about here, else at this very place. */
+const bed = computed(() => {
+  const roadKm = Math.round((place.value?.roadKm ?? 0) * 10) / 10
+  const stop = nearestTo(store.trip!.stops, roadKm)
+  return stop ? { roadKm: stop.roadKm, stop: stop.id } : { roadKm, stop: null }
+})
+const night = computed(() => (place.value ? nightAt(store.trip!.ride.nights, bed.value) : undefined))
 function sleepHere() {
-  const roadKm = Math.round(place.value!.roadKm * 10) / 10
+  const { roadKm } = bed.value
   const { ride } = store.trip!
   const id = `night-${crypto.randomUUID().slice(0, 8)}`
-  const nights = settleNight(ride.nights, roadKm, night.value ? 0 : 1, id)
+  const nights = settleNight(ride.nights, bed.value, night.value ? 0 : 1, id)
   store.edit(night.value ? `no night at ${km(roadKm)}` : `a night at ${km(roadKm)}`, { ride: { ...ride, nights } })
 }
 

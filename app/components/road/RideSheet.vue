@@ -5,8 +5,7 @@ import {
   dayInWords,
   daylightInWords,
   hoursOfTime,
-  nightAt,
-  stopNear,
+  nearestTo,
   timeOf,
   timeOfHours,
   type LitDay,
@@ -26,11 +25,11 @@ const doubt = computed(() => kit.reckoning?.ride?.clockDoubt)
 const ofClock = (hours: number) =>
   hours === 0 ? 'of UTC' : `${Math.abs(hours)} h ${hours > 0 ? 'ahead of' : 'behind'} UTC`
 /** Where a day ends: at a stop, or out on the road. */
-const placeOf = ({ toKm }: LitDay) => stopNear(store.trip!.stops, toKm)?.name ?? km(toKm)
+const placeOf = ({ toKm }: LitDay) => nearestTo(store.trip!.stops, toKm)?.name ?? km(toKm)
 function ending(day: LitDay): string {
   const far = km(day.toKm - day.fromKm)
-  if (nightAt(ride.value.nights, day.toKm)) return `${far}, night settled at ${placeOf(day)}`
-  return stopNear(store.trip!.stops, day.toKm) ? `${far} to ${placeOf(day)}` : far
+  if (nearestTo(ride.value.nights, day.toKm)) return `${far}, night settled at ${placeOf(day)}`
+  return nearestTo(store.trip!.stops, day.toKm) ? `${far} to ${placeOf(day)}` : far
 }
 const inTheDark = ({ darkH }: LitDay) => `${darkH.toFixed(1)} h in the dark`
 const opened = ref(0)

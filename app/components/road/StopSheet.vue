@@ -11,7 +11,7 @@ const { change } = useStopEdits()
     <p v-if="!stop.services.length" class="text-soft">Say first, with a click above, what {{ stop.name }} offers.</p>
     <ServiceSheet v-for="service in stop.services" :key="service.kind" :stop="stop" :service="service" />
     <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
-      <NightSelect :road-km="stop.roadKm" :place="stop.name" />
+      <NightSelect :road-km="stop.roadKm" :stop="stop.id" :place="stop.name" />
       <MeasureField
         v-if="stop.exit"
         class="w-32"
