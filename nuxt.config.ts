@@ -10,7 +10,7 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   telemetry: false,
   // The tests of stores and composables are checked with what they test.
-  typescript: { tsConfig: { include: ['../tests/app/**/*'] } },
+  typescript: { tsConfig: { include: ['../tests/app/**/*', '../tests/judge/**/*', '../tests/fake-world.ts'] } },
   vite: {
     plugins: [tailwindcss()],
     worker: { format: 'es' },

@@ -20,6 +20,17 @@ export default defineConfig({
           fileParallelism: false,
         },
       },
+      {
+        // Seeded and long: the whole of it is `npm run judge`, and a tenth is tried here.
+        resolve: { alias: { '~~': at('.'), '~': at('app') } },
+        test: {
+          name: 'judge',
+          include: ['tests/judge/**/*.test.ts'],
+          setupFiles: ['tests/app/automatic-imports.ts'],
+          testTimeout: 1_800_000,
+          hookTimeout: 120_000,
+        },
+      },
       { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 30_000 } },
       {
         test: {

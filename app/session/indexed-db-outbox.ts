@@ -1,5 +1,15 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import { partNames, sameRevision, type PartName, type Revisions, type Trip } from '~~/core/trip'
+import { catalogue } from '~~/catalogue'
+import {
+  migrate,
+  partNames,
+  sameRevision,
+  tripFormat,
+  tripSchema,
+  type PartName,
+  type Revisions,
+  type Trip,
+} from '~~/core/trip'
 import type { KeptTrip, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 
 interface TripRow {
@@ -9,6 +19,8 @@ interface TripRow {
   readonly settledUpTo: number
   readonly sending: Sending | undefined
   readonly openedAt: number
+  /** The format of the parts that are kept. */
+  readonly format: string
 }
 
 interface PartRow {
@@ -58,6 +70,7 @@ export class IndexedDbOutbox implements Outbox {
   }
 
   async read(trip: string, known?: Revisions): Promise<KeptTrip | undefined> {
+    await this.bringUp(trip)
     const tx = this.db.transaction(everything)
     const row = await tx.objectStore('trips').get([this.person, trip])
     if (!row) return undefined
@@ -80,7 +93,15 @@ export class IndexedDbOutbox implements Outbox {
     const row = await tx.objectStore('trips').get([this.person, trip])
     if (!row) {
       const { person } = this
-      const fresh = { person, trip, revisions, settledUpTo: 0, sending: undefined, openedAt: Date.now() }
+      const fresh = {
+        person,
+        trip,
+        revisions,
+        settledUpTo: 0,
+        sending: undefined,
+        openedAt: Date.now(),
+        format: document.format,
+      }
       await Promise.all([
         tx.objectStore('trips').put(fresh),
         ...partNames.map((part) => tx.objectStore('parts').put({ person, trip, part, value: document[part] })),
@@ -196,6 +217,22 @@ export class IndexedDbOutbox implements Outbox {
     this.db.close()
   }
 
+  /** Brings a trip that an older Rag Tin kept here to this one's format, as the server does with its own. */
+  private async bringUp(trip: string): Promise<void> {
+    const key: [string, string] = [this.person, trip]
+    const row = await this.db.get('trips', key)
+    if (!row || row.format === tripFormat) return
+    const parts = await this.db.getAll('parts', IDBKeyRange.bound(key, [...key, []]))
+    const document = { format: row.format, ...Object.fromEntries(parts.map(({ part, value }) => [part, value])) }
+    const next = tripSchema.parse(migrate(document, catalogue))
+    const tx = this.db.transaction(everything, 'readwrite', onDisk)
+    await Promise.all([
+      tx.objectStore('trips').put({ ...row, format: tripFormat }),
+      ...this.putParts(tx.objectStore('parts'), trip, next),
+      tx.done,
+    ])
+  }
+
   /** Keys of this person's trips; an empty list comes after every text. */
   private get allTrips(): IDBKeyRange {
     return IDBKeyRange.bound([this.person], [this.person, []])
@@ -203,7 +240,9 @@ export class IndexedDbOutbox implements Outbox {
 
   private putParts(shelf: { put(row: PartRow): Promise<unknown> }, trip: string, parts: Parts): Promise<unknown>[] {
     const { person } = this
-    return (Object.keys(parts) as PartName[]).map((part) => shelf.put({ person, trip, part, value: parts[part] }))
+    return partNames
+      .filter((part) => part in parts)
+      .map((part) => shelf.put({ person, trip, part, value: parts[part] }))
   }
 
   private async forgetOld(opened: string): Promise<void> {

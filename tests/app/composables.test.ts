@@ -16,7 +16,7 @@ import { useVerdicts } from '~/composables/useVerdicts'
 import { useKitStore } from '~/stores/kit'
 import { useSelection } from '~/stores/selection'
 import { useTripStore } from '~/stores/trip'
-import { FakeDevice, FakeServer, FakeTimers, FakeWindow } from './session/fake-world'
+import { FakeDevice, FakeServer, FakeTimers, FakeWindow } from '../fake-world'
 
 /** Opens a trip in the store, from a server that has it. */
 async function open(trip: Trip): Promise<void> {

@@ -1,7 +1,7 @@
 import { reactive } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { useTripStore } from '~/stores/trip'
-import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, smallTrip } from './session/fake-world'
+import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, smallTrip } from '../fake-world'
 
 let server: FakeServer
 let timers: FakeTimers

@@ -77,6 +77,11 @@ export class Person {
     return { status: answer.status, body: text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text }
   }
 
+  /** What this person's browser sends to be known by. */
+  get cookies(): string {
+    return this.cookie
+  }
+
   async newTrip(document: unknown): Promise<string> {
     return (await this.ask('POST', '/api/trips', document)).body.id
   }

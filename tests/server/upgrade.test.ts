@@ -100,11 +100,18 @@ it('nights that were settled before they held on to stops come to lie at theirs'
   )
   await connection.query(`INSERT INTO stops (trip_id, id, position, name, road_km, off_road_m, note) VALUES
     ('n', 'a', 0, 'A', 10, 0, ''), ('n', 'b', 1, 'B', 11.5, 0, ''), ('t', 'c', 0, 'Of another trip', 30, 0, '')`)
+  await connection.query(
+    `INSERT INTO rides (trip_id, utc_offset_h, day_starts_h, riding_h, pause_h, climb_m_per_h, pace)
+     VALUES ('n', 0, 8, 7, 0.25, 700, '{}')`,
+  )
   await connection.query(`INSERT INTO nights VALUES ('n', 'x', 0, 10.9, 1), ('n', 'y', 1, 30, 2)`)
   await connection.end()
   await migrateDatabase(mariadb.url)
   const { db, close } = openDatabase(mariadb.url)
   const { trip } = await readTripDocument(db, 'n', 'n')
-  expect(trip.ride.nights).toEqual([])
+  expect(trip.ride.nights).toEqual([
+    { id: 'x', roadKm: 11.5, stop: 'b', nights: 1 },
+    { id: 'y', roadKm: 30, stop: null, nights: 2 },
+  ])
   await close()
 })

@@ -25,7 +25,7 @@ async function load() {
   missing.value = false
   signedOut.value = false
   lines.value = []
-  const opened = await store.open(tripId)
+  const opened = await store.open(tripId).catch((error: unknown) => ({ kind: 'away' as const, lines: linesOf(error) }))
   missing.value = opened.kind === 'gone'
   signedOut.value = opened.kind === 'signed out'
   lines.value = opened.kind === 'away' ? [...opened.lines] : []

@@ -1,10 +1,10 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { partNames, type Revision, type Revisions } from '../../../core/trip'
+import { partNames, type Revision, type Revisions, type Trip } from '../../../core/trip'
 import { IndexedDbOutbox } from '~/session/indexed-db-outbox'
 import { MemoryOutbox } from '~/session/memory-outbox'
 import type { Outbox, Step } from '~/session/outbox'
-import { smallTrip } from './fake-world'
+import { smallTrip } from '../../fake-world'
 
 const trip = smallTrip('Kept')
 const revisionsAt = (revision: Revision) =>
@@ -135,6 +135,20 @@ describe('the browser’s database', () => {
     outbox.close()
     const again = await IndexedDbOutbox.open('maren', 'again')
     expect((await again.read('t'))!.steps.map(({ id }) => id)).toEqual(['a'])
+  })
+
+  it('brings a trip that an older Rag Tin kept to its own format, and the steps that wait stay', async () => {
+    const outbox = await IndexedDbOutbox.open('maren', 'older')
+    const [first_, second] = trip.stops
+    const nights = [{ id: 'n', roadKm: first_!.roadKm + 0.0001, nights: 1 }]
+    const older = { ...trip, format: 'rag-tin.trip/2', ride: { ...trip.ride, nights } } as unknown as Trip
+    await outbox.keep('t', older, first)
+    await outbox.append('t', step('a'))
+    const kept = (await outbox.read('t'))!
+    expect(kept.parts.ride!.nights).toMatchObject([{ id: 'n', stop: first_!.id }])
+    expect(kept.parts.stops).toHaveLength(second ? 2 : 1)
+    expect(kept.steps).toHaveLength(1)
+    expect(kept.revisions).toEqual(first)
   })
 
   it('shows nobody another person’s trips', async () => {

@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, it } from 'vitest'
 import type { Trip } from '../../../core/trip'
 import { conflictInWords, partsInWords, sideInWords } from '~/session/words'
 import type { TripSession } from '~/session/trip-session'
-import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, settle, smallTrip } from './fake-world'
+import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, settle, smallTrip } from '../../fake-world'
 
 let server: FakeServer
 let timers: FakeTimers

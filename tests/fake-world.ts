@@ -1,5 +1,5 @@
-import { demoTrip } from '../../../catalogue/demo'
-import { partNames, sameRevision, type Revision, type Revisions, type Trip } from '../../../core/trip'
+import { demoTrip } from '../catalogue/demo'
+import { partNames, sameRevision, type Revision, type Revisions, type Trip } from '../core/trip'
 import { MemoryOutbox } from '~/session/memory-outbox'
 import type { Loaded, PartChange, Saved, TripServer } from '~/session/trip-server'
 import { TripSessions } from '~/session/trip-sessions'
@@ -237,7 +237,8 @@ export function smallTrip(name: string): Trip {
     ...trip,
     name,
     road: { ...trip.road, points: trip.road.points.slice(0, 3), stretches: [] },
-    stops: trip.stops.slice(0, 2),
+    // Within the length of a short line.
+    stops: trip.stops.slice(0, 2).map((stop, i) => ({ ...stop, roadKm: i / 1000 })),
     bikes: [],
     crew: [],
     bench: trip.bench.slice(0, 3),

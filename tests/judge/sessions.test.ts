@@ -1,13 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Trip } from '../../../core/trip'
+import type { Trip } from '../../core/trip'
 import { type Choices, type Side } from '~/session/conflicts'
 import type { TripSession } from '~/session/trip-session'
-import { FakeDevice, FakeServer, FakeTimers, FakeWindow, drain, settle, smallTrip, type Mood } from './fake-world'
+import { FakeDevice, FakeServer, FakeTimers, FakeWindow, drain, settle, smallTrip, type Mood } from '../fake-world'
+import { judged, seed, tries } from './judged'
 
-/** How many sequences are run: a tenth, or all of them in `npm run judge`. */
-const runs = Number(process.env.RUNS ?? 0) || (process.env.RAG_TIN_JUDGE ? 2000 : 200)
-const seed = 20260601
+const runs = tries(2000)
 
 const tripIds = ['t0', 't1', 't2'] as const
 type TripId = (typeof tripIds)[number]
@@ -371,8 +370,10 @@ describe('sessions of several trips in several windows', () => {
     ['in windows of one browser, even where the server forgets', [...commands, ...backups], [0, 0, 0], runs / 2],
   ])(
     'lose no edit, %s',
-    async (_, possible, browsers, numRuns) => {
+    async (how, possible, browsers, numRuns) => {
       let asked = 0
+      let saves = 0
+      let steps = 0
       await fc.assert(
         fc.asyncProperty(fc.commands(possible, { maxCommands: 60, size: '+1' }), async (sequence) => {
           const world = new World(browsers)
@@ -399,11 +400,16 @@ describe('sessions of several trips in several windows', () => {
           }
           for (const device of world.devices) expect(await device.outbox.waiting()).toEqual([])
           asked += world.conflicts
+          saves += world.server.saves.length
+          steps += commandsRun
         }),
         { numRuns, seed },
       )
       // The sequences do lead into what they are meant to try.
       expect(asked).toBeGreaterThan(numRuns / 20)
+      judged(`sessions ${new Set(browsers).size}`, [
+        `${numRuns} sequences ${how}: ${steps} things done, ${saves} saves, ${asked} conflicts settled; no edit lost, none on another trip, each undo and redo exact.`,
+      ])
     },
     1_800_000,
   )

@@ -1,0 +1,51 @@
+import { spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { cpus } from 'node:os'
+import { buildIfStale } from './build'
+import { ensurePrograms, mariadb } from './debian'
+import { Stop } from './stop'
+
+const folder = '.data/judge'
+const chapters: Readonly<Record<string, string>> = {
+  'sessions 1': 'Sessions of one browser',
+  'sessions 2': 'Sessions of two browsers',
+  kills: 'Servers killed and stalled',
+  load: 'Many at a time',
+}
+
+/** Tries everything that is seeded and long, and writes down what came of it. */
+function judge(): void {
+  ensurePrograms(...mariadb)
+  buildIfStale()
+  rmSync(folder, { recursive: true, force: true })
+  const begun = Date.now()
+  const { status } = spawnSync('npx', ['--no-install', 'vitest', 'run', '--project', 'judge'], {
+    stdio: 'inherit',
+    env: { ...process.env, RAG_TIN_JUDGE: 'full' },
+  })
+  if (status !== 0) throw new Stop('Not everything held; docs/judged.md is left as it was.')
+  const minutes = Math.round((Date.now() - begun) / 60_000)
+  const found = existsSync(folder) ? readdirSync(folder).map((file) => file.replace(/\.json$/, '')) : []
+  const missing = Object.keys(chapters).filter((chapter) => !found.includes(chapter))
+  if (missing.length > 0) throw new Stop(`Nothing was written down of ${missing.join(', ')}.`)
+  const text = Object.entries(chapters).map(([chapter, title]) => {
+    const lines = JSON.parse(readFileSync(`${folder}/${chapter}.json`, 'utf8')) as string[]
+    return [`## ${title}`, ...lines.map((line) => `- ${line}`)].join('\n')
+  })
+  writeFileSync(
+    'docs/judged.md',
+    [
+      '# Judged',
+      `What \`npm run judge\` found: seeded, ${minutes} minutes on ${cpus().length} cores with Node.js ${process.version}. \`./test\` runs a tenth of each.`,
+      ...text,
+    ].join('\n\n') + '\n',
+  )
+  console.log(`docs/judged.md written after ${minutes} minutes.`)
+}
+
+try {
+  judge()
+} catch (error) {
+  console.error(error instanceof Stop ? error.message : error)
+  process.exit(1)
+}

@@ -1,0 +1,36 @@
+import { ofetch } from 'ofetch'
+import { vi } from 'vitest'
+import { fetchServer } from '~/session/fetch-server'
+import { MemoryOutbox } from '~/session/memory-outbox'
+import { browserTimers } from '~/session/timers'
+import { TripSessions } from '~/session/trip-sessions'
+import type { Windows } from '~/session/windows'
+
+/** A window that is alone on its device, and brings its own things to the server. */
+const alone: Windows = {
+  tell: () => undefined,
+  listen: () => () => undefined,
+  own: (owned) => queueMicrotask(owned),
+  close: () => undefined,
+}
+
+/** Has the app's own way to the server go to an address that may change, as one person. */
+export function goTo(address: () => string, cookie: () => string): void {
+  vi.stubGlobal('$fetch', (path: string, options: object) =>
+    ofetch(path, { ...options, baseURL: address(), headers: { cookie: cookie() }, retry: 0 }),
+  )
+}
+
+/** The sessions of a device of its own, over the network and by the real clock. */
+export function newDevice(): TripSessions {
+  return new TripSessions(
+    {
+      outbox: new MemoryOutbox(),
+      server: fetchServer,
+      windows: alone,
+      timers: browserTimers,
+      newId: () => crypto.randomUUID(),
+    },
+    () => undefined,
+  )
+}
