@@ -61,12 +61,14 @@ const places = computed(() => {
         <thead>
           <tr class="border-b border-line text-left text-xs text-soft">
             <th class="py-1.5 pr-3 font-normal">on the bench</th>
-            <th v-for="bike in bikes" :key="bike.id" class="px-2 py-1.5 font-normal">{{ bike.name }}</th>
+            <th v-for="bike in bikes" :key="bike.id" class="min-w-28 px-2 py-1.5 font-normal [overflow-wrap:anywhere]">
+              {{ bike.name }}
+            </th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="row in rows" :key="row.thing.id" class="border-b border-line align-top">
-            <th scope="row" class="py-1.5 pr-3 text-left font-semibold">
+            <th scope="row" class="min-w-36 py-1.5 pr-3 text-left font-semibold [overflow-wrap:anywhere]">
               {{ row.thing.name
               }}<span v-if="row.thing.count > 1" class="figures text-soft"> × {{ row.thing.count }}</span>
               <span v-if="row.useless" class="block text-xs font-semibold text-madder">serves no bike here</span>

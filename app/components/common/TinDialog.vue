@@ -16,11 +16,13 @@ const emit = defineEmits<{ close: [] }>()
         :class="wide ? 'max-w-3xl' : 'max-w-md'"
       >
         <div class="flex items-center justify-between rounded-t-md bg-tin px-4 py-2 text-tin-ink">
-          <DialogTitle as="h2" class="text-base font-semibold">{{ title }}</DialogTitle>
+          <DialogTitle as="h2" class="min-w-0 text-base font-semibold [overflow-wrap:anywhere]">{{
+            title
+          }}</DialogTitle>
           <button
             v-if="!mustAnswer"
             type="button"
-            class="rounded p-1 hover:bg-white/15"
+            class="shrink-0 rounded p-1 hover:bg-white/15"
             aria-label="Close"
             @click="emit('close')"
           >

@@ -327,7 +327,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
       </svg>
       <p
         v-if="view"
-        class="pointer-events-none absolute top-1 bg-paper/80 px-1 text-xs text-soft"
+        class="pointer-events-none absolute top-1 max-w-[calc(100%-0.5rem)] truncate sm:max-w-[45%] bg-paper/80 px-1 text-xs text-soft"
         :class="titleOnLeft ? 'right-3' : 'left-1'"
         aria-hidden="true"
       >

@@ -107,7 +107,7 @@ async function takeBack() {
   <div class="flex min-h-full flex-col">
     <TinHeader />
     <main
-      class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-8 p-6 lg:grid-cols-[1.4fr_1fr]"
+      class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-8 p-6 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]"
       :class="over ? 'outline-4 outline-dashed -outline-offset-8 outline-petrol' : ''"
     >
       <section aria-labelledby="trips-title">
@@ -117,9 +117,8 @@ async function takeBack() {
           role="status"
           class="mt-3 flex items-center justify-between rounded border border-line bg-well px-3 py-2 text-sm"
         >
-          “{{ thrownAway.name }}” was thrown away.<button type="button" class="knob" @click="takeBack">
-            Take it back
-          </button>
+          <span class="min-w-0 [overflow-wrap:anywhere]">“{{ thrownAway.name }}” was thrown away.</span
+          ><button type="button" class="knob" @click="takeBack">Take it back</button>
         </p>
         <p v-if="signedOut" role="status" class="mt-3 flex items-center justify-between gap-3 text-sm">
           <span>Your sign-in has ended. What lies on this device can be read.</span>
