@@ -1,4 +1,5 @@
 import OpeningRules from 'opening_hours'
+import { holidayCountries } from './holiday-countries'
 import { writeWallClock, type WallMinutes } from './wall-clock'
 
 /** Where opening hours are read: the sun needs a position, public holidays a country. */
@@ -59,8 +60,13 @@ function byDay(tidy: string): string {
  */
 export function readOpening(text: string, locality: Locality): Opening | Unreadable {
   const { lat, lon, country } = locality
-  if (country === null && /\b[PS]H\b/.test(text))
-    return { error: 'holidays depend on the country, which is not set', guesses: [] }
+  // The library knows school holidays by region only, and complains to the console instead of saying so.
+  if (/SH/.test(text)) return { error: 'school holidays depend on the region, which nobody can set here', guesses: [] }
+  if (/PH/.test(text)) {
+    if (country === null) return { error: 'holidays depend on the country, which is not set', guesses: [] }
+    if (!holidayCountries.has(country))
+      return { error: `the public holidays of “${country}” are not known here`, guesses: [] }
+  }
   let rules: OpeningRules
   try {
     rules = new OpeningRules(text, { lat, lon, address: { country_code: country ?? '', state: '' } }, readerSettings)
@@ -73,17 +79,18 @@ export function readOpening(text: string, locality: Locality): Opening | Unreada
     const tidy = rules.prettifyValue()
     return { error: 'an hour of it could be one of the morning or of the evening', guesses: [byDay(tidy), tidy] }
   }
+  // Some rules that make no sense are found out only when they are asked about a moment.
   const at = (moment: WallMinutes): Openness => {
     const date = onMachine(moment)
-    if (rules.getUnknown(date)) return 'uncertain'
-    return rules.getState(date) ? 'open' : 'closed'
+    return attempt(() => (rules.getUnknown(date) ? 'uncertain' : rules.getState(date) ? 'open' : 'closed'), 'uncertain')
   }
   return {
     at,
     opensFrom(moment) {
       let now = moment
       while (at(now) !== 'open') {
-        const next = rules.getNextChange(onMachine(now), onMachine(moment + aYear))
+        const begins = onMachine(now)
+        const next = attempt(() => rules.getNextChange(begins, onMachine(moment + aYear)), undefined)
         if (!next) return undefined
         const changed = offMachine(next)
         if (changed <= now || changed > moment + aYear) return undefined
@@ -93,6 +100,14 @@ export function readOpening(text: string, locality: Locality): Opening | Unreada
     },
     tidy: rules.prettifyValue(),
     warnings,
+  }
+}
+
+function attempt<T>(work: () => T, otherwise: T): T {
+  try {
+    return work()
+  } catch {
+    return otherwise
   }
 }
 

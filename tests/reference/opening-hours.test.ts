@@ -1,5 +1,6 @@
-import { describe, expect, it } from 'vitest'
-import { readOpening, readWallClock, writeWallClock, type Opening } from '../../core/ride'
+import OpeningRules from 'opening_hours'
+import { describe, expect, it, vi } from 'vitest'
+import { holidayCountries, readOpening, readWallClock, writeWallClock, type Opening } from '../../core/ride'
 
 const nowhere = { lat: 52, lon: 0, country: null }
 function opening(text: string, country: string | null = null): Opening {
@@ -68,6 +69,45 @@ describe('opening hours of the specification', () => {
       error: 'holidays depend on the country, which is not set',
       guesses: [],
     })
+  })
+  it('of a country whose holidays the library does not know are not asked for, and nothing is written to the console', () => {
+    const said = vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    expect(readOpening('Mo-Fr 09:00-18:00; PH off', { ...nowhere, country: 'is' })).toMatchObject({
+      error: expect.stringMatching(/public holidays of “is” are not known/),
+    })
+    expect(readOpening('SH 09:00-18:00', { ...nowhere, country: 'de' })).toMatchObject({
+      error: expect.stringMatching(/school holidays/),
+    })
+    for (const text of ['Mo-Fr 09:00-18:00; PH off', '09:00-18:00', 'PH off', 'Mo[1] 10:00-12:00', 'week 1-53/2 Mo']) {
+      const read = readOpening(text, { ...nowhere, country: 'no' })
+      if (!('error' in read)) read.opensFrom(readWallClock('2026-06-12T10:00'))
+    }
+    expect(said).not.toHaveBeenCalled()
+    said.mockRestore()
+  })
+  // Reference: the library itself, asked for each code of ISO 3166-1 that two letters can make.
+  it('are known for the very countries whose holidays the library has', () => {
+    const said = vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    const letters = 'abcdefghijklmnopqrstuvwxyz'.split('')
+    const known = letters
+      .flatMap((a) => letters.map((b) => a + b))
+      .filter((code) => {
+        try {
+          new OpeningRules('PH off', { lat: 0, lon: 0, address: { country_code: code, state: '' } }).getState(
+            new Date(2026, 0, 1),
+          )
+          return true
+        } catch {
+          return false
+        }
+      })
+    said.mockRestore()
+    expect(known).toEqual([...holidayCountries].sort())
+  })
+  it('that make no sense the library finds out only later are uncertain, and never open', () => {
+    const odd = opening('Jun 12 PH', 'no')
+    expect(() => odd.at(readWallClock('2026-06-12T10:00'))).not.toThrow()
+    expect(odd.opensFrom(readWallClock('2026-06-12T10:00'))).toBeUndefined()
   })
   // What people write where they do not know the syntax; which of two readings is meant nobody can tell but them.
   it.each([
