@@ -68,15 +68,17 @@ export function readOpening(text: string, locality: Locality): Opening | Unreada
       return { error: `the public holidays of “${country}” are not known here`, guesses: [] }
   }
   let rules: OpeningRules
+  let warnings: string[]
+  let tidy: string
   try {
     rules = new OpeningRules(text, { lat, lon, address: { country_code: country ?? '', state: '' } }, readerSettings)
+    warnings = rules.getWarnings()
+    tidy = rules.prettifyValue()
   } catch (error) {
     const said = error instanceof Error ? error.message : String(error)
     return { error: said.replace(/\s+/g, ' ').trim(), guesses: [] }
   }
-  const warnings = rules.getWarnings()
   if (warnings.some(isTwofold)) {
-    const tidy = rules.prettifyValue()
     return { error: 'an hour of it could be one of the morning or of the evening', guesses: [byDay(tidy), tidy] }
   }
   // Some rules that make no sense are found out only when they are asked about a moment.
@@ -98,7 +100,7 @@ export function readOpening(text: string, locality: Locality): Opening | Unreada
       }
       return now
     },
-    tidy: rules.prettifyValue(),
+    tidy,
     warnings,
   }
 }
