@@ -158,7 +158,7 @@ export class FakeServer implements TripServer {
 
 /** One browser: its outbox, and its windows that hear one another. */
 export class FakeDevice {
-  readonly outbox = new MemoryOutbox()
+  readonly outbox = new MemoryOutbox(true)
   private readonly ears = new Map<FakeWindow, (message: Message) => void>()
   private queue: { window: FakeWindow; owned: () => void }[] = []
   private owner: FakeWindow | undefined

@@ -17,6 +17,7 @@ interface Request {
   readonly method?: 'GET' | 'POST' | 'PATCH' | 'DELETE'
   readonly body?: object
   readonly signal?: AbortSignal
+  readonly headers?: Record<string, string>
 }
 
 /** Asks the server; the caller says what the answer is. */

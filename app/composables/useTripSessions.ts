@@ -3,7 +3,7 @@ import { IndexedDbOutbox } from '~/session/indexed-db-outbox'
 import { MemoryOutbox } from '~/session/memory-outbox'
 import { browserTimers } from '~/session/timers'
 import { TripSessions } from '~/session/trip-sessions'
-import { BrowserWindows } from '~/session/windows'
+import { BrowserWindows, loneWindow } from '~/session/windows'
 
 let current: { readonly person: string; readonly sessions: Promise<TripSessions> } | undefined
 
@@ -35,16 +35,14 @@ export async function wipeDevice(): Promise<void> {
 
 async function openSessions(person: string, signedOut: () => void): Promise<TripSessions> {
   const outbox = await IndexedDbOutbox.open(person).catch(() => new MemoryOutbox())
-  const sessions = new TripSessions(
+  return new TripSessions(
     {
       outbox,
-      server: fetchServer,
-      windows: new BrowserWindows(person),
+      server: fetchServer(person),
+      windows: outbox.lasts ? new BrowserWindows(person) : loneWindow,
       timers: browserTimers,
       newId: () => crypto.randomUUID(),
     },
     signedOut,
   )
-  window.addEventListener('online', () => void sessions.tryAgain())
-  return sessions
 }

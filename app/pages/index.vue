@@ -86,6 +86,10 @@ const stepIn = () => void attempt(() => api('/api/session/demo', { method: 'POST
             or with an account
           </p>
         </template>
+        <template v-if="person && standing !== 'signed in'">
+          <NuxtLink to="/trips" class="knob w-full">Go on with what is on this device, {{ person.name }}</NuxtLink>
+          <p class="mb-5 mt-2 text-sm text-soft">Nothing is saved on the server until you sign in again.</p>
+        </template>
         <h2 id="door" class="mb-3 text-xl">{{ mode === 'in' ? 'Sign in' : 'Sign up' }}</h2>
         <form class="space-y-3" @submit.prevent="submit">
           <label v-if="mode === 'up'" class="block text-sm text-soft"

@@ -9,6 +9,11 @@ const patienceMs = 30_000
 /** Answers that say the same request may go better later. */
 const passing = new Set([408, 425, 429])
 
+const asking = (person: string) => ({
+  signal: AbortSignal.timeout(patienceMs),
+  headers: { 'x-rag-tin-person': person },
+})
+
 function unreached(error: unknown): Unreached {
   const status = statusOf(error)
   if (status === 401) return { kind: 'signed out' }
@@ -16,11 +21,11 @@ function unreached(error: unknown): Unreached {
   return { kind: 'away', lines: linesOf(error) }
 }
 
-/** The server, asked over the network. */
-export const fetchServer: TripServer = {
+/** The server, asked over the network as one person: where somebody else has signed in since, it answers nobody is. */
+export const fetchServer = (person: string): TripServer => ({
   async load(trip): Promise<Loaded> {
     try {
-      const answer = await api<{ trip: Trip; revisions: Revisions }>(`/api/trips/${trip}`, signal())
+      const answer = await api<{ trip: Trip; revisions: Revisions }>(`/api/trips/${trip}`, asking(person))
       return { kind: 'loaded', ...answer }
     } catch (error) {
       return unreached(error)
@@ -29,7 +34,7 @@ export const fetchServer: TripServer = {
 
   async revisions(trip) {
     try {
-      return { kind: 'known', revisions: await api<Revisions>(`/api/trips/${trip}/revisions`, signal()) }
+      return { kind: 'known', revisions: await api<Revisions>(`/api/trips/${trip}/revisions`, asking(person)) }
     } catch (error) {
       return unreached(error)
     }
@@ -41,7 +46,7 @@ export const fetchServer: TripServer = {
       const made = await api<{ made: Partial<Revisions>; revisions: Revisions }>(`/api/trips/${trip}`, {
         method: 'PATCH',
         body,
-        ...signal(),
+        ...asking(person),
       })
       return { kind: 'saved', ...made }
     } catch (error) {
@@ -53,6 +58,4 @@ export const fetchServer: TripServer = {
       return unreached(error)
     }
   },
-}
-
-const signal = () => ({ signal: AbortSignal.timeout(patienceMs) })
+})

@@ -50,6 +50,8 @@ const mostKept = 12
 
 /** The outbox of one person in this browser's own database. */
 export class IndexedDbOutbox implements Outbox {
+  readonly lasts = true
+
   private constructor(
     private readonly db: IDBPDatabase<Shelves>,
     private readonly person: string,

@@ -14,6 +14,8 @@ export class MemoryOutbox implements Outbox {
   private readonly steps = new Map<string, PlacedStep[]>()
   private lastPlace = 0
 
+  constructor(readonly lasts = false) {}
+
   async read(trip: string, known?: Revisions): Promise<KeptTrip | undefined> {
     const kept = this.trips.get(trip)
     if (!kept) return undefined

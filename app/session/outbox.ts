@@ -44,6 +44,8 @@ export interface Waiting {
  * handed over at the call itself, so that a window that is closed in the next moment does not take it along.
  */
 export interface Outbox {
+  /** Whether it outlives this window. */
+  readonly lasts: boolean
   read(trip: string, known?: Revisions): Promise<KeptTrip | undefined>
   /** Keeps a trip as the server sent it, where none is kept yet; steps that were left behind stay. */
   keep(trip: string, document: Trip, revisions: Revisions): Promise<void>

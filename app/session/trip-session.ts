@@ -115,7 +115,7 @@ export class TripSession {
   }
   /** Whether what is edited here is kept by nothing but this window. */
   get isAlone(): boolean {
-    return this.alone
+    return !this.outbox.lasts
   }
 
   /** How it stands with what has been edited here. */
@@ -262,6 +262,7 @@ export class TripSession {
   }
 
   private async find(): Promise<Opened> {
+    if (this.isAlone) this.words = keepsNothing('it opened no database')
     if (await this.openKept()) return { kind: 'opened' }
     const loaded = await this.tools.server.load(this.id)
     if (loaded.kind !== 'loaded') return loaded
@@ -323,8 +324,7 @@ export class TripSession {
     const memory = new MemoryOutbox()
     this.alone = true
     this.outbox = memory
-    const why = error instanceof Error ? error.message : String(error)
-    this.words = `This browser keeps nothing on the device (${why}): wait for “saved” before you close the page.`
+    this.words = keepsNothing(error instanceof Error ? error.message : String(error))
     await memory.keep(this.id, this.base.trip, this.base.revisions)
     for (const step of this.log) step.place = await memory.append(this.id, step)
     this.base = { ...this.base, settledUpTo: 0 }
@@ -593,6 +593,9 @@ export class TripSession {
     for (const listener of [...this.listeners]) listener()
   }
 }
+
+const keepsNothing = (why: string) =>
+  `This browser keeps nothing on the device (${why}): wait for “saved” before you close the page.`
 
 function pick(trip: Trip, parts: readonly PartName[]): Parts {
   return Object.fromEntries(parts.map((part) => [part, trip[part]]))

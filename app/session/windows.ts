@@ -40,6 +40,14 @@ export interface Windows {
   close(): void
 }
 
+/** A window that shares nothing with others: it brings its own things to the server. */
+export const loneWindow: Windows = {
+  tell: () => undefined,
+  listen: () => () => undefined,
+  own: (owned) => queueMicrotask(owned),
+  close: () => undefined,
+}
+
 /** The windows of this browser: a channel between them, and a lock that the owner holds until its window dies. */
 export class BrowserWindows implements Windows {
   private readonly channel: BroadcastChannel

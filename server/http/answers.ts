@@ -42,9 +42,20 @@ export function answering<T>(handler: (event: H3Event) => Promise<T>) {
   })
 }
 
-/** The signed-in person's id; 401 for anybody else. */
+/**
+ * The signed-in person's id; 401 for anybody else, and for a page of somebody who was signed in before: what they still
+ * have to save is not for the one who is now.
+ */
 export async function personOf(event: H3Event): Promise<string> {
   const { user } = await requireUserSession(event)
+  const meant = getHeader(event, 'x-rag-tin-person')
+  if (meant && meant !== user.id) {
+    throw createError({
+      statusCode: 401,
+      statusMessage: 'Unauthorized',
+      data: { lines: ['Somebody else has signed in here since.'] },
+    })
+  }
   return user.id
 }
 

@@ -78,6 +78,24 @@ test.describe('a page that is left with a change loses nothing', () => {
   }
 })
 
+test('what is typed in a field and not yet left counts, by whichever way the page is left', async ({ page }) => {
+  await newAccount(page.request, 'Typer')
+  const id = await newTrip(page.request, small())
+  await page.goto('/trips')
+  await page.getByRole('link', { name: /Across the Quern/ }).click()
+  const name = page.getByLabel('Name of the trip')
+  await name.fill('Typed, then Back')
+  await page.goBack()
+  await expect(page.getByRole('link', { name: /Typed, then Back|Across the Quern/ })).toBeVisible()
+  await expect.poll(async () => (await onServer(page.request, id)).name).toBe('Typed, then Back')
+  await openBench(page, id)
+  await name.fill('Typed, then loaded anew')
+  page.on('dialog', (dialog) => void dialog.accept())
+  await page.reload()
+  await expect(name).toHaveValue('Typed, then loaded anew')
+  await expect.poll(async () => (await onServer(page.request, id)).name).toBe('Typed, then loaded anew')
+})
+
 test.describe('a server that is away', () => {
   test('loses nothing, and everything is brought there once it is back', async ({ page, context }) => {
     await newAccount(page.request, 'Away')
@@ -192,6 +210,34 @@ test.describe('a sign-in', () => {
     await page.goto(`/trips/${id}/bench`)
     await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
   })
+})
+
+test('somebody else who signs in sees nothing of the one before, whose changes wait for them', async ({
+  page,
+  context,
+}) => {
+  const before = await newAccount(page.request, 'Before')
+  const id = await newTrip(page.request, small())
+  await openBench(page, id)
+  await saved(page)
+  await context.clearCookies()
+  await more(page).click()
+  await expect(page.getByText('Your sign-in has ended.')).toBeVisible()
+  const other = await context.newPage()
+  await signUp(other, 'After')
+  await expect(page.getByText('None yet.')).toBeVisible()
+  await expect(page.getByRole('link', { name: /Across the Quern/ })).toHaveCount(0)
+  await page.goto(`/trips/${id}/bench`)
+  await expect(page.getByRole('heading', { name: 'There is no such trip' })).toBeVisible()
+  // Back again, the first finds and saves what they changed.
+  await other.close()
+  await context.clearCookies()
+  await page.goto('/')
+  await page.getByLabel('E-mail address').fill(before.email)
+  await page.getByLabel('Password').fill(before.password)
+  await page.locator('form').getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('link', { name: /Across the Quern/ })).toBeVisible()
+  await reaches(page, id, 2)
 })
 
 test.describe('two windows of one browser', () => {

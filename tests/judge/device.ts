@@ -4,15 +4,7 @@ import { fetchServer } from '~/session/fetch-server'
 import { MemoryOutbox } from '~/session/memory-outbox'
 import { browserTimers } from '~/session/timers'
 import { TripSessions } from '~/session/trip-sessions'
-import type { Windows } from '~/session/windows'
-
-/** A window that is alone on its device, and brings its own things to the server. */
-const alone: Windows = {
-  tell: () => undefined,
-  listen: () => () => undefined,
-  own: (owned) => queueMicrotask(owned),
-  close: () => undefined,
-}
+import { loneWindow } from '~/session/windows'
 
 /** Has the app's own way to the server go to an address that may change, as one person. */
 export function goTo(address: () => string, cookie: () => string): void {
@@ -26,8 +18,8 @@ export function newDevice(): TripSessions {
   return new TripSessions(
     {
       outbox: new MemoryOutbox(),
-      server: fetchServer,
-      windows: alone,
+      server: fetchServer(''),
+      windows: loneWindow,
       timers: browserTimers,
       newId: () => crypto.randomUUID(),
     },

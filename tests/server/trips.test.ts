@@ -263,3 +263,14 @@ describe('trips', () => {
     expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.name).toBe('Away')
   })
 })
+
+it('a page of somebody who was signed in before saves nothing as the one who is now', async () => {
+  const id = await maren.newTrip(demoTrip())
+  const before = { 'x-rag-tin-person': 'somebody-else' }
+  expect((await maren.ask('GET', `/api/trips/${id}`, undefined, before)).status).toBe(401)
+  const change = { part: 'name', base: { number: 1, save: '' }, value: 'x' }
+  const saved = await maren.ask('PATCH', `/api/trips/${id}`, { save: randomUUID(), changes: [change] }, before)
+  expect(saved.status).toBe(401)
+  expect(saved.body.data.lines).toEqual(['Somebody else has signed in here since.'])
+  expect((await maren.read(id)).body.trip.name).toBe('Across the Quern, June')
+})

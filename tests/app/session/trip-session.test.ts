@@ -1,7 +1,10 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Trip } from '../../../core/trip'
 import { conflictInWords, partsInWords, sideInWords } from '~/session/words'
+import { MemoryOutbox } from '~/session/memory-outbox'
 import type { TripSession } from '~/session/trip-session'
+import { TripSessions } from '~/session/trip-sessions'
+import { loneWindow } from '~/session/windows'
 import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, settle, smallTrip } from '../../fake-world'
 
 let server: FakeServer
@@ -598,4 +601,20 @@ describe('a device that keeps nothing', () => {
 it('parts are named as people say them', () => {
   expect(partsInWords(['bench'])).toBe('the bench')
   expect(partsInWords(['bench', 'dials', 'name'])).toBe('the bench, the assumptions and the name of the trip')
+})
+
+it('a browser that opened no database says so, and each of its windows brings its own things to the server', async () => {
+  const sessions = new TripSessions(
+    { outbox: new MemoryOutbox(), server, windows: loneWindow, timers, newId: () => crypto.randomUUID() },
+    () => undefined,
+  )
+  const { session: lone } = await sessions.open('t')
+  expect(lone.notice).toMatch(/keeps nothing on the device/)
+  dial(77, lone)
+  await timers.pass(500)
+  expect(at().dials.gramsPerHour).toBe(77)
+  server.mood = 'unreachable'
+  dial(78, lone)
+  await timers.pass(500)
+  expect(await sessions.waiting()).toEqual([{ trip: 't', name: 'Quern', steps: 1 }])
 })
