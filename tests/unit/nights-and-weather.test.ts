@@ -67,14 +67,15 @@ describe('a stop that is moved', () => {
       [35, 2],
     ])
   })
-  it('dragged past another night leaves that one where it is', () => {
-    const ride = { ...demo.ride, nights: nightsOf([15, 1], [20, 2]) }
-    let trip = { stops, ride }
+  it('dragged past other nights takes its own along, and leaves those where they are', () => {
+    const own = { id: 'own', roadKm: 10, stop: 'a', nights: 1 }
+    const others = nightsOf([15, 1], [20, 2])
+    let trip = { stops, ride: { ...demo.ride, nights: [own, ...others] } }
     for (let roadKm = 10; roadKm <= 30; roadKm += 0.5) {
       const dragged = trip.stops.find(({ id }) => id === 'a')!
       trip = { ...trip, ...moveStop(trip, dragged, roadKm) }
     }
-    expect(trip.ride.nights).toEqual(ride.nights)
+    expect(trip.ride.nights).toEqual([...others, { ...own, roadKm: 30 }])
   })
   it('without a night leaves the ride alone', () => {
     expect(moveStop({ stops, ride: { ...demo.ride, nights: nightsOf([50, 1]) } }, stops[0]!, 5)).not.toHaveProperty(

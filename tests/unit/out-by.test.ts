@@ -19,7 +19,11 @@ const out = (from: string, walkH: number, most = 10, daylight: Daylight = sun) =
 
 describe('the light that is next to end', () => {
   it('always ends later than the moment, whatever the fractions of a minute', () => {
-    const minutes = fc.double({ min: 25_000_000, max: 35_000_000, noNaN: true })
+    // Where a sum passes a power of two, such as 2²⁵ minutes in 2033, a fraction is rounded.
+    const minutes = fc.oneof(
+      fc.double({ min: 0, max: 2000, noNaN: true }),
+      fc.double({ min: 2 ** 25 - 20_000, max: 2 ** 25, noNaN: true }),
+    )
     fc.assert(
       fc.property(minutes, fc.double({ min: 1, max: 1439, noNaN: true }), fc.nat(40), (sets, length, days) => {
         const daylight = { kind: 'rises and sets', rises: sets - length, sets } as const
