@@ -40,6 +40,8 @@ async function list() {
   }
 }
 void list()
+const onlyHere = (id: string) =>
+  `${unsavedOf(id) === 1 ? 'One change is' : `${unsavedOf(id)} changes are`} on this device only`
 const unsavedOf = (id: string) => waiting.value.find(({ trip }) => trip === id)?.steps ?? 0
 
 const name = ref('')
@@ -129,6 +131,9 @@ async function takeBack() {
             <NuxtLink :to="`/trips/${trip.trip}/weigh`" class="block py-1.5">
               <span class="block break-words text-lg font-bold [font-stretch:108%]">{{ trip.name }}</span>
               <span class="text-sm text-soft">on this device</span>
+              <span v-if="unsavedOf(trip.trip)" class="block text-sm font-semibold text-madder">{{
+                onlyHere(trip.trip)
+              }}</span>
             </NuxtLink>
           </li>
         </ul>
@@ -146,8 +151,7 @@ async function takeBack() {
                 {{ new Date(trip.updatedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'long' }) }}</span
               >
               <span v-if="unsavedOf(trip.id)" class="block text-sm font-semibold text-madder">
-                {{ unsavedOf(trip.id) === 1 ? 'One change is' : `${unsavedOf(trip.id)} changes are` }} on this device
-                only
+                {{ onlyHere(trip.id) }}
               </span>
             </NuxtLink>
             <button
