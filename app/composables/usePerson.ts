@@ -1,10 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
-
-interface Person {
-  readonly id: string
-  readonly name: string
-  readonly email: string
-}
+import { forgetPerson, recallPerson, rememberPerson } from '~/session/device-person'
+import type { Person } from '~/session/shelves'
 
 /** Whether the server knows who this is; unknown while it does not answer. */
 const standing = ref<'not asked' | 'signed in' | 'signed out' | 'unknown'>('not asked')
@@ -18,7 +14,7 @@ export function usePerson() {
     serializer: { read: (text) => JSON.parse(text) as Person | null, write: (value) => JSON.stringify(value) },
   })
 
-  /** Asks the server who this is. */
+  /** Asks the server who this is, and the device where it does not answer. */
   async function ask(): Promise<void> {
     try {
       const { user } = await api<{ user?: Person }>('/api/_auth/session')
@@ -27,11 +23,16 @@ export function usePerson() {
     } catch {
       standing.value = 'unknown'
     }
+    // A browser that keeps no database is one that has nothing to read either.
+    const kept = person.value ? rememberPerson({ ...person.value }) : recallPerson()
+    const known = await kept.catch(() => undefined)
+    if (!person.value && known) person.value = known
   }
 
-  function forget(): void {
+  async function forget(): Promise<void> {
     person.value = null
     standing.value = 'signed out'
+    await forgetPerson().catch(() => undefined)
   }
 
   return { person, standing, ask, forget }

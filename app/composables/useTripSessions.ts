@@ -17,8 +17,7 @@ export function useTripSessions(): Promise<TripSessions> {
       person: id,
       sessions: openSessions(id, () => {
         current = undefined
-        forget()
-        void navigateTo('/')
+        void forget().then(async () => void (await navigateTo('/')))
       }),
     }
   }
@@ -30,7 +29,7 @@ export async function wipeDevice(): Promise<void> {
   const sessions = await useTripSessions()
   current = undefined
   await sessions.wipe()
-  usePerson().forget()
+  await usePerson().forget()
 }
 
 async function openSessions(person: string, signedOut: () => void): Promise<TripSessions> {

@@ -1,4 +1,4 @@
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { IDBPDatabase } from 'idb'
 import { catalogue } from '~~/catalogue'
 import {
   migrate,
@@ -11,40 +11,9 @@ import {
   type Trip,
 } from '~~/core/trip'
 import type { KeptTrip, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
-
-interface TripRow {
-  readonly person: string
-  readonly trip: string
-  readonly revisions: Revisions
-  readonly settledUpTo: number
-  readonly sending: Sending | undefined
-  readonly openedAt: number
-  /** The format of the parts that are kept. */
-  readonly format: string
-}
-
-interface PartRow {
-  readonly person: string
-  readonly trip: string
-  readonly part: PartName
-  readonly value: unknown
-}
-
-interface StepRow extends Step {
-  readonly person: string
-  readonly trip: string
-  readonly place?: number
-}
-
-interface Shelves extends DBSchema {
-  trips: { key: [string, string]; value: TripRow }
-  parts: { key: [string, string, string]; value: PartRow }
-  steps: { key: number; value: StepRow; indexes: { trip: [string, string] } }
-}
+import { onDisk, openShelves, type PartRow, type Shelves } from './shelves'
 
 const everything = ['trips', 'parts', 'steps'] as const
-/** What was acknowledged lies on the disk, not in a cache that a flat battery empties. */
-const onDisk = { durability: 'strict' } as const
 /** So many trips are kept without anything waiting; those opened longest ago go first. */
 const mostKept = 12
 
@@ -57,17 +26,8 @@ export class IndexedDbOutbox implements Outbox {
     private readonly person: string,
   ) {}
 
-  static async open(person: string, name = 'rag-tin'): Promise<IndexedDbOutbox> {
-    const db = await openDB<Shelves>(name, 1, {
-      upgrade(database) {
-        database.createObjectStore('trips', { keyPath: ['person', 'trip'] })
-        database.createObjectStore('parts', { keyPath: ['person', 'trip', 'part'] })
-        const steps = database.createObjectStore('steps', { keyPath: 'place', autoIncrement: true })
-        steps.createIndex('trip', ['person', 'trip'])
-      },
-      // Another window brings a newer Rag Tin: this one lets go, and says at its next edit that it keeps nothing here.
-      blocking: (_, __, event) => (event.target as IDBDatabase).close(),
-    })
+  static async open(person: string, name?: string): Promise<IndexedDbOutbox> {
+    const db = await openShelves(name)
     return new IndexedDbOutbox(db, person)
   }
 

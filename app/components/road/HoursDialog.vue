@@ -47,8 +47,9 @@ function put(hours: string) {
   <TinDialog open wide :title="title" @close="emit('close')">
     <div class="space-y-3">
       <p v-if="isBeyond" class="text-sm text-brass">
-        The hours that are there say more than this form can: <code class="figures">{{ hours }}</code>. Taking hours
-        here writes over them.
+        {{
+          tidy === undefined ? 'What is there cannot be read' : 'The hours that are there say more than this form can'
+        }}: <code class="figures">{{ hours }}</code>. Taking hours here writes over them.
       </p>
       <fieldset v-for="(row, r) in rows" :key="r" class="flex flex-wrap items-center gap-x-4 gap-y-2">
         <legend class="sr-only">Days kept alike, {{ r + 1 }}</legend>

@@ -9,13 +9,15 @@ const emit = defineEmits<{ 'update:modelValue': [hours: string] }>()
 const kit = useKitStore()
 const id = useId()
 
-const reading = shallowRef<HoursReading>()
+/** What was read, and of which hours. */
+const read = shallowRef<{ hours: string; reading: HoursReading | undefined }>()
+const reading = computed(() => (read.value?.hours === props.modelValue ? read.value.reading : undefined))
 const helping = ref(false)
 watch(
   () => [props.modelValue, kit.reckoning?.ride] as const,
   async ([hours]) => {
-    const read = hours === '' ? undefined : await kit.readHours(hours, props.roadKm)
-    if (props.modelValue === hours) reading.value = read
+    const next = hours === '' ? undefined : await kit.readHours(hours, props.roadKm)
+    if (props.modelValue === hours) read.value = { hours, reading: next }
   },
   { immediate: true },
 )
@@ -67,7 +69,7 @@ function put(hours: string) {
       <span v-if="reading.warnings.length">Read with some guessing; tidier: {{ reading.tidy }}</span>
     </p>
     <HoursDialog
-      v-if="helping"
+      v-if="helping && read?.hours === modelValue"
       :title="label"
       :hours="modelValue"
       :tidy="reading?.ok ? reading.tidy : undefined"

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { partNames, type Revision, type Revisions, type Trip } from '../../../core/trip'
+import { forgetPerson, recallPerson, rememberPerson } from '~/session/device-person'
 import { IndexedDbOutbox } from '~/session/indexed-db-outbox'
 import { MemoryOutbox } from '~/session/memory-outbox'
 import type { Outbox, Step } from '~/session/outbox'
@@ -124,6 +125,15 @@ describe.each<[string, () => Promise<Outbox>]>([
     expect(await outbox.read('u')).toBeUndefined()
     expect(await outbox.waiting()).toEqual([])
   })
+})
+
+it('whose device this is is remembered until it is forgotten', async () => {
+  const maren = { id: 'm', name: 'Maren', email: 'maren@quern.example' }
+  expect(await recallPerson('whose')).toBeUndefined()
+  await rememberPerson(maren, 'whose')
+  expect(await recallPerson('whose')).toEqual(maren)
+  await forgetPerson('whose')
+  expect(await recallPerson('whose')).toBeUndefined()
 })
 
 describe('the browser’s database', () => {

@@ -1,0 +1,67 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { chromium, expect, test, type Page } from '@playwright/test'
+import { demoTrip } from '../../catalogue/demo'
+import { newAccount, newTrip } from './steps'
+
+/** A browser of its own, whose every process can be killed at once. */
+async function startBrowser(folder: string, flags: readonly string[]): Promise<{ process: ChildProcess; page: Page }> {
+  const note = join(folder, 'DevToolsActivePort')
+  rmSync(note, { force: true })
+  const process = spawn(
+    '/usr/bin/chromium',
+    [...flags, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${folder}`],
+    { stdio: 'ignore', detached: true },
+  )
+  await expect.poll(() => existsSync(note) && readFileSync(note, 'utf8').includes('\n'), { timeout: 30_000 }).toBe(true)
+  const [port] = readFileSync(note, 'utf8').split('\n')
+  const browser = await chromium.connectOverCDP(`http://127.0.0.1:${port}`)
+  const [context] = browser.contexts()
+  if (!context) throw new Error('the browser has no window')
+  return { process, page: await context.newPage() }
+}
+
+function killAll({ pid }: ChildProcess): void {
+  // The whole group of processes, as when the battery is empty.
+  if (pid !== undefined) process.kill(-pid, 'SIGKILL')
+}
+
+test('a browser that dies in the moment after an edit has it when it is started again', async ({
+  request,
+  baseURL,
+  launchOptions,
+}) => {
+  const { road, bench } = demoTrip()
+  const account = await newAccount(request, 'Battery')
+  const id = await newTrip(request, {
+    road: { ...road, points: [], stretches: [] },
+    stops: [],
+    bench: bench.slice(0, 2),
+  })
+  const folder = mkdtempSync(join(tmpdir(), 'rag-tin-battery-'))
+  const flags = launchOptions.args ?? []
+  try {
+    const first = await startBrowser(folder, flags)
+    const signedIn = await first.page.request.post(`${baseURL}/api/session`, { data: account })
+    expect(signedIn.ok()).toBe(true)
+    await first.page.goto(`${baseURL}/trips/${id}/bench`)
+    await expect(first.page.getByText('saved', { exact: true })).toBeVisible()
+    // Nothing reaches the server any more; what is kept is kept on the device only.
+    await first.page.route('**/api/**', (route) => route.abort())
+    await first.page.getByLabel('Name of the trip').fill('Written as the light went out')
+    await first.page.keyboard.press('Enter')
+    await first.page.waitForTimeout(150)
+    killAll(first.process)
+
+    const second = await startBrowser(folder, flags)
+    await second.page.route('**/api/**', (route) => route.abort())
+    await second.page.goto(`${baseURL}/trips/${id}/bench`)
+    await expect(second.page.getByLabel('Name of the trip')).toHaveValue('Written as the light went out')
+    killAll(second.process)
+  } finally {
+    await new Promise((later) => setTimeout(later, 300))
+    rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 })
+  }
+})
