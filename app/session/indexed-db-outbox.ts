@@ -1,15 +1,6 @@
 import type { IDBPDatabase } from 'idb'
 import { catalogue } from '~~/catalogue'
-import {
-  migrate,
-  partNames,
-  sameRevision,
-  tripFormat,
-  tripSchema,
-  type PartName,
-  type Revisions,
-  type Trip,
-} from '~~/core/trip'
+import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '~~/core/trip'
 import type { KeptTrip, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 import { onDisk, openShelves, type PartRow, type Shelves } from './shelves'
 

@@ -589,6 +589,22 @@ describe('a device that keeps nothing', () => {
     expect(session.state.kind).toBe('clean')
   })
 
+  it.each(['begin', 'settle', 'read'] as const)(
+    'and fails on the way, at “%s”: what is edited still reaches the server',
+    async (at_) => {
+      device.outbox[at_] = () => Promise.reject(new Error('the database is closed'))
+      dial(100)
+      await timers.pass(500)
+      expect(session.notice).toMatch(/the database is closed/)
+      await timers.pass(4000)
+      expect(at().dials.gramsPerHour).toBe(100)
+      expect(session.state.kind).toBe('clean')
+      dial(200)
+      await timers.pass(500)
+      expect(at().dials.gramsPerHour).toBe(200)
+    },
+  )
+
   it('is asked about before signing out', async () => {
     device.outbox.append = () => Promise.reject(new Error('the disk is full'))
     server.mood = 'unreachable'
