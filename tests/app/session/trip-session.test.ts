@@ -592,7 +592,7 @@ describe('a device that keeps nothing', () => {
   it.each(['begin', 'settle', 'read'] as const)(
     'and fails on the way, at “%s”: what is edited still reaches the server',
     async (at_) => {
-      device.outbox[at_] = () => Promise.reject(new Error('the database is closed'))
+      Object.assign(device.outbox, { [at_]: () => Promise.reject(new Error('the database is closed')) })
       dial(100)
       await timers.pass(500)
       expect(session.notice).toMatch(/the database is closed/)
