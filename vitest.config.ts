@@ -5,8 +5,10 @@ const at = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
 
 export default defineConfig({
   test: {
+    // Of two cores Vitest would use one by itself.
+    maxWorkers: 2,
     projects: [
-      { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'] } },
+      { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'], testTimeout: 30_000 } },
       {
         // Nuxt's own aliases, and by the set-up file its automatic imports.
         resolve: { alias: { '~~': at('.'), '~': at('app') } },

@@ -52,7 +52,7 @@ test('a browser that dies in the moment after an edit has it when it is started 
     await first.page.route('**/api/**', (route) => route.abort())
     await first.page.getByLabel('Name of the trip').fill('Written as the light went out')
     await first.page.keyboard.press('Enter')
-    await first.page.waitForTimeout(150)
+    await expect(first.page.getByText('kept on this device', { exact: true })).toBeVisible()
     killAll(first.process)
 
     const second = await startBrowser(folder, flags)

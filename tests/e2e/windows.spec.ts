@@ -31,6 +31,13 @@ async function takeServerAway(context: BrowserContext): Promise<() => Promise<vo
   return () => context.unroute('**/api/**')
 }
 
+/** From the trips to the bench within one page, so that there is something to go back to. */
+async function comeByLinks(page: Page): Promise<void> {
+  await page.goto('/trips')
+  await page.getByRole('link', { name: /Across the Quern/ }).click()
+  await page.getByRole('link', { name: /Bench/ }).click()
+}
+
 test.describe('a page that is left with a change loses nothing', () => {
   const ways: Record<string, (page: Page) => Promise<void>> = {
     'by a link': async (page) => {
@@ -59,9 +66,8 @@ test.describe('a page that is left with a change loses nothing', () => {
       for (const ms of [0, 150, 300, 1000]) {
         const errors: string[] = []
         page.on('pageerror', (error) => errors.push(error.message))
-        await page.goto('/trips')
-        await page.getByRole('link', { name: /Across the Quern/ }).click()
-        await page.getByRole('link', { name: /Bench/ }).click()
+        if (way === 'by Back') await comeByLinks(page)
+        else await openBench(page, id)
         await more(page).click()
         await expect(countIn(page)).toHaveText(String(++count))
         await page.waitForTimeout(ms)
