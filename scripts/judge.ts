@@ -10,6 +10,7 @@ const chapters: Readonly<Record<string, string>> = {
   'sessions 1': 'Sessions of one browser',
   'sessions 2': 'Sessions of two browsers',
   kills: 'Servers killed and stalled',
+  hostile: 'What makes no sense',
   load: 'Many at a time',
 }
 

@@ -2,7 +2,8 @@ import { afterAll, beforeAll, expect, it } from 'vitest'
 import { smallTrip } from '../fake-world'
 import { Setting, type Person } from '../server/setting'
 import { goTo, newDevice } from './device'
-import { judged, seed, seeded, tries } from './judged'
+import { seeded } from '../ledgers'
+import { judged, seed, tries } from './judged'
 
 let setting: Setting
 let person: Person

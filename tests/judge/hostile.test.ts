@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { demoTrip } from '../../catalogue/demo'
 import { seeded } from '../ledgers'
-import { Setting, type Person } from './setting'
+import { Setting, type Person } from '../server/setting'
+import { judged, tries } from './judged'
 
 let setting: Setting
 let maren: Person
@@ -55,8 +56,9 @@ it('roads, rides, stops and weather that are hurt anywhere are refused or taken 
   const sound = { ...trip, stops, road: { ...trip.road, stretches } }
   const id = await maren.newTrip(sound)
   const read = async () => (await maren.read(id)).body
+  const cases = tries(300)
   let refused = 0
-  for (let case_ = 1; case_ <= 300; case_++) {
+  for (let case_ = 1; case_ <= cases; case_++) {
     const random = seeded(case_)
     const part = (['road', 'ride', 'stops', 'forecast'] as const)[case_ % 4]!
     const before = await read()
@@ -69,6 +71,9 @@ it('roads, rides, stops and weather that are hurt anywhere are refused or taken 
       expect(await read()).toEqual(before)
     }
   }
-  expect(refused).toBeGreaterThan(100)
-  expect(refused).toBeLessThan(300)
+  expect(refused).toBeGreaterThan(cases / 3)
+  expect(refused).toBeLessThan(cases)
+  judged('hostile', [
+    `${cases} roads, rides, stops and forecasts hurt somewhere inside: ${refused} refused with the place named, the others taken whole; nothing that was there was touched.`,
+  ])
 })
