@@ -25,7 +25,7 @@ export type Opened = { readonly kind: 'opened' } | Unreached
 /** What does not pass by itself, whichever window has found it. */
 const needsSomebody: ReadonlySet<Standing['kind']> = new Set(['conflict', 'signed out', 'gone'])
 /** So long an edit of the same mark goes on with the one before. */
-const mergeMs = 1500
+const mergeMs = 5000
 /** So long one waits for another window to bring things to the server. */
 const patienceMs = 8000
 

@@ -78,7 +78,7 @@ describe('edits', () => {
     dial(410, session, 'dial')
     session.edit('rename', { name: 'Other' })
     dial(420, session, 'dial')
-    await timers.pass(2000)
+    await timers.pass(6000)
     dial(430, session, 'dial')
     session.undo()
     expect(shown()).toBe(420)
