@@ -1,15 +1,14 @@
-import { useLocalStorage } from '@vueuse/core'
+import { createGlobalState, useLocalStorage } from '@vueuse/core'
 import { forgetPerson, recallPerson, rememberPerson } from '~/session/device-person'
 import type { Person } from '~/session/shelves'
-
-/** Whether the server knows who this is; unknown while it does not answer. */
-const standing = ref<'not asked' | 'signed in' | 'signed out' | 'unknown'>('not asked')
 
 /**
  * Whose device this is. It is remembered here until they sign out, so that their trips can be read while the server is
  * away or their session has ended.
  */
-export function usePerson() {
+export const usePerson = createGlobalState(() => {
+  /** Whether the server knows who this is; unknown while it does not answer. */
+  const standing = ref<'not asked' | 'signed in' | 'signed out' | 'unknown'>('not asked')
   const person = useLocalStorage<Person | null>('rag-tin.person', null, {
     serializer: { read: (text) => JSON.parse(text) as Person | null, write: (value) => JSON.stringify(value) },
   })
@@ -36,4 +35,4 @@ export function usePerson() {
   }
 
   return { person, standing, ask, forget }
-}
+})

@@ -1,4 +1,4 @@
-import type { PartName, Revisions, Trip } from '~~/core/trip'
+import { partNames, sameRevision, type PartName, type Revisions, type Trip } from '~~/core/trip'
 import type { Change } from './changes'
 
 /** An edit as it is offered to the server: made once, known by an id. */
@@ -85,7 +85,5 @@ export interface Outbox {
 
 /** Parts that some revisions say otherwise than others. */
 export function partsThatDiffer(a: Revisions, b: Revisions): PartName[] {
-  return (Object.keys(a) as PartName[]).filter(
-    (part) => a[part].number !== b[part].number || a[part].save !== b[part].save,
-  )
+  return partNames.filter((part) => !sameRevision(a[part], b[part]))
 }

@@ -19,6 +19,12 @@ export function nearestTo<T extends { readonly roadKm: number }>(places: readonl
   return places.filter((place) => away(place) <= sameNightKm).sort((a, b) => away(a) - away(b))[0]
 }
 
+/** Where somebody sleeps who stays about a place: at the nearest stop there is, else out on the road. */
+export function bedAt(stops: readonly { readonly id: string; readonly roadKm: number }[], roadKm: number): Bed {
+  const stop = nearestTo(stops, roadKm)
+  return stop ? { roadKm: stop.roadKm, stop: stop.id } : { roadKm, stop: null }
+}
+
 /** The night that is settled at a place: that of its own stop, else the nearest about it. */
 export function nightAt(nights: Nights, { roadKm, stop }: Bed): Night | undefined {
   return (stop !== null ? nights.find((night) => night.stop === stop) : undefined) ?? nearestTo(nights, roadKm)

@@ -23,9 +23,28 @@ async function startBrowser(folder: string, flags: readonly string[]): Promise<{
   return { process, page: await context.newPage() }
 }
 
-function killAll({ pid }: ChildProcess): void {
-  // The whole group of processes, as when the battery is empty.
-  if (pid !== undefined) process.kill(-pid, 'SIGKILL')
+/** Ends a browser with its whole group of processes, as when the battery is empty; one that is gone stays gone. */
+function killAll(browser: ChildProcess): void {
+  if (browser.pid !== undefined && browser.exitCode === null && browser.signalCode === null)
+    process.kill(-browser.pid, 'SIGKILL')
+}
+
+/** Steps that lie in the device's outbox. */
+function stepsKept(page: Page): Promise<number> {
+  return page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const opening = indexedDB.open('rag-tin')
+        opening.onerror = () => reject(new Error('not opened'))
+        opening.onsuccess = () => {
+          const counting = opening.result.transaction('steps').objectStore('steps').count()
+          counting.onsuccess = () => {
+            opening.result.close()
+            resolve(counting.result)
+          }
+        }
+      }),
+  )
 }
 
 test('a browser that dies in the moment after an edit has it when it is started again', async ({
@@ -42,25 +61,31 @@ test('a browser that dies in the moment after an edit has it when it is started 
   })
   const folder = mkdtempSync(join(tmpdir(), 'rag-tin-battery-'))
   const flags = launchOptions.args ?? []
+  const started: ChildProcess[] = []
+  const start = async () => {
+    const { process, page } = await startBrowser(folder, flags)
+    started.push(process)
+    return page
+  }
   try {
-    const first = await startBrowser(folder, flags)
-    const signedIn = await first.page.request.post(`${baseURL}/api/session`, { data: account })
+    const first = await start()
+    const signedIn = await first.request.post(`${baseURL}/api/session`, { data: account })
     expect(signedIn.ok()).toBe(true)
-    await first.page.goto(`${baseURL}/trips/${id}/bench`)
-    await expect(first.page.getByText('saved', { exact: true })).toBeVisible()
+    await first.goto(`${baseURL}/trips/${id}/bench`)
+    await expect(first.getByText('saved', { exact: true })).toBeVisible()
     // Nothing reaches the server any more; what is kept is kept on the device only.
-    await first.page.route('**/api/**', (route) => route.abort())
-    await first.page.getByLabel('Name of the trip').fill('Written as the light went out')
-    await first.page.keyboard.press('Enter')
-    await expect(first.page.getByText('kept on this device', { exact: true })).toBeVisible()
-    killAll(first.process)
+    await first.route('**/api/**', (route) => route.abort())
+    await first.getByLabel('Name of the trip').fill('Written as the light went out')
+    await first.keyboard.press('Enter')
+    await expect.poll(() => stepsKept(first), { intervals: [10] }).toBe(1)
+    started.forEach(killAll)
 
-    const second = await startBrowser(folder, flags)
-    await second.page.route('**/api/**', (route) => route.abort())
-    await second.page.goto(`${baseURL}/trips/${id}/bench`)
-    await expect(second.page.getByLabel('Name of the trip')).toHaveValue('Written as the light went out')
-    killAll(second.process)
+    const second = await start()
+    await second.route('**/api/**', (route) => route.abort())
+    await second.goto(`${baseURL}/trips/${id}/bench`)
+    await expect(second.getByLabel('Name of the trip')).toHaveValue('Written as the light went out')
   } finally {
+    started.forEach(killAll)
     await new Promise((later) => setTimeout(later, 300))
     rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 })
   }

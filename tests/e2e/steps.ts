@@ -51,6 +51,13 @@ export async function newAccount(request: APIRequestContext, name: string): Prom
   return account
 }
 
+/** Signs in at the door. */
+export async function signIn(page: Page, { email, password }: Account): Promise<void> {
+  await page.getByLabel('E-mail address').fill(email)
+  await page.getByLabel('Password').fill(password)
+  await page.locator('form').getByRole('button', { name: 'Sign in' }).click()
+}
+
 /** Begins a trip without a page. @returns its id */
 export async function newTrip(request: APIRequestContext, change: object = {}): Promise<string> {
   const answer = await request.post('/api/trips', { data: { ...demoTrip(), ...change } })

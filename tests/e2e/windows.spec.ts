@@ -1,6 +1,6 @@
 import { expect, test, type BrowserContext, type Page } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
-import { expectNoAxeViolations, newAccount, newTrip, onServer, saved, signUp, type Account } from './steps'
+import { expectNoAxeViolations, newAccount, newTrip, onServer, saved, signIn, signUp, type Account } from './steps'
 
 const thing = 'CO2 head'
 /** A trip that is opened in a moment: three things on the bench, and no road to work out. */
@@ -22,7 +22,7 @@ async function openBench(page: Page, id: string): Promise<void> {
   await page.goto(`/trips/${id}/bench`)
   await expect(more(page)).toBeVisible()
 }
-async function signIn(page: Page, { email, password }: Account): Promise<void> {
+async function comeIn(page: Page, { email, password }: Account): Promise<void> {
   expect((await page.request.post('/api/session', { data: { email, password } })).ok()).toBe(true)
 }
 /** The server does not answer anything, until it is let. */
@@ -76,7 +76,7 @@ test.describe('a page that is left with a change loses nothing', () => {
           page = await context.newPage()
           await page.goto('/trips')
         }
-        if (way === 'by signing out') await signIn(page, account)
+        if (way === 'by signing out') await comeIn(page, account)
         await reaches(page, id, count)
         expect(errors).toEqual([])
       }
@@ -183,8 +183,7 @@ test.describe('a sign-in', () => {
 
     await page.getByRole('link', { name: 'Sign in again' }).click()
     await expect(page.getByLabel('E-mail address')).toHaveValue(account.email)
-    await page.getByLabel('Password').fill(account.password)
-    await page.locator('form').getByRole('button', { name: 'Sign in' }).click()
+    await signIn(page, account)
     await saved(page)
     await reaches(page, id, 2)
   })
@@ -239,9 +238,7 @@ test('somebody else who signs in sees nothing of the one before, whose changes w
   await other.close()
   await context.clearCookies()
   await page.goto('/')
-  await page.getByLabel('E-mail address').fill(before.email)
-  await page.getByLabel('Password').fill(before.password)
-  await page.locator('form').getByRole('button', { name: 'Sign in' }).click()
+  await signIn(page, before)
   await expect(page.getByRole('link', { name: /Across the Quern/ })).toBeVisible()
   await reaches(page, id, 2)
 })
@@ -307,7 +304,7 @@ test('two devices in conflict: side by side, nothing is overwritten unseen, and 
   const device = await browser.newContext()
   const other = await device.newPage()
   await other.goto('/')
-  await signIn(other, account)
+  await comeIn(other, account)
   await openBench(other, id)
   const dialog = other.getByRole('dialog', { name: 'Changed on two devices' })
 

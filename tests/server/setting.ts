@@ -18,8 +18,14 @@ export class Setting {
   static async start(): Promise<Setting> {
     const folder = mkdtempSync(join(tmpdir(), 'rag-tin-test-'))
     const mariadb = await startMariadb(join(folder, 'mariadb'))
-    await migrateDatabase(mariadb.url)
-    return new Setting(folder, mariadb, await Setting.serve(folder, mariadb))
+    try {
+      await migrateDatabase(mariadb.url)
+      return new Setting(folder, mariadb, await Setting.serve(folder, mariadb))
+    } catch (error) {
+      // Nobody else could stop it.
+      await mariadb.stop()
+      throw error
+    }
   }
 
   private static async serve(folder: string, mariadb: RunningMariadb): Promise<RunningApp> {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { demoTrip } from '../../catalogue/demo'
-import { nightAt, rideSchema, settleNight } from '../../core/ride'
+import { bedAt, nightAt, rideSchema, settleNight } from '../../core/ride'
 import { stopSchema } from '../../core/supply'
 import { moveStop } from '../../core/trip'
 import { forecastSchema, forgetWeather, mildDay, sayWeather, type Forecast } from '../../core/weather'
@@ -26,6 +26,14 @@ describe('a night at a place', () => {
   it('is the nearest of those about', () => {
     expect(nightAt(nightsOf([142.5, 1], [143.4, 2]), outside(143.2))?.nights).toBe(2)
     expect(nightAt(nightsOf([143.4, 2], [142.5, 1]), outside(142.6))?.nights).toBe(1)
+  })
+  it('is slept at the nearest stop about, else out on the road', () => {
+    const stops = [
+      { id: 'far', roadKm: 19.2 },
+      { id: 'near', roadKm: 20.3 },
+    ]
+    expect(bedAt(stops, 20)).toEqual({ roadKm: 20.3, stop: 'near' })
+    expect(bedAt(stops, 25)).toEqual({ roadKm: 25, stop: null })
   })
   it('at a stop is that stop’s own before a nearer one, and one about it comes to lie there', () => {
     const own = [{ id: 'a', roadKm: 20, stop: 'inn', nights: 3 }, ...nightsOf([20.4, 1])]

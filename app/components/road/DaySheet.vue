@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dateOf, dayInWords, nearestTo, type LitDay } from '~~/core/ride'
+import { bedAt, dateOf, dayInWords, type LitDay } from '~~/core/ride'
 import type { Amount } from '~~/core/units'
 import { forgetWeather, sayWeather, type WeatherDay } from '~~/core/weather'
 
@@ -7,11 +7,7 @@ import { forgetWeather, sayWeather, type WeatherDay } from '~~/core/weather'
 const props = defineProps<{ day: LitDay; place: string; last: boolean }>()
 const store = useTripStore()
 
-/** Where the day ends: at the stop that is about there, else out on the road. */
-const bed = computed(() => {
-  const stop = nearestTo(store.trip!.stops, props.day.toKm)
-  return stop ? { roadKm: stop.roadKm, stop: stop.id } : { roadKm: props.day.toKm, stop: null }
-})
+const bed = computed(() => bedAt(store.trip!.stops, props.day.toKm))
 const date = computed(() => dateOf(props.day.startsAt))
 const weather = computed(() => store.trip!.forecast.days.find((day) => day.date === date.value))
 

@@ -2,7 +2,7 @@
 import { Tent } from '@lucide/vue'
 import { useThrottleFn } from '@vueuse/core'
 import type { ReadOut, WayOut } from '~~/core/ledger'
-import { momentInWords, nearestTo, nightAt, settleNight, timeOf } from '~~/core/ride'
+import { bedAt, momentInWords, nightAt, settleNight, timeOf } from '~~/core/ride'
 import { wordsForHours } from '~~/core/units'
 
 /** All that is to be said of the place the cursor stands at: every way out, and the light there is for it. */
@@ -21,12 +21,7 @@ const read = useThrottleFn(
 )
 watch(() => [selection.cursorKm, kit.reckoning], read, { immediate: true })
 
-/** Where one would sleep: at the stop that is about here, else at this very place. */
-const bed = computed(() => {
-  const roadKm = Math.round((place.value?.roadKm ?? 0) * 10) / 10
-  const stop = nearestTo(store.trip!.stops, roadKm)
-  return stop ? { roadKm: stop.roadKm, stop: stop.id } : { roadKm, stop: null }
-})
+const bed = computed(() => bedAt(store.trip!.stops, Math.round((place.value?.roadKm ?? 0) * 10) / 10))
 const night = computed(() => (place.value ? nightAt(store.trip!.ride.nights, bed.value) : undefined))
 function sleepHere() {
   const { roadKm } = bed.value
