@@ -41,6 +41,8 @@ export default defineNuxtConfig({
   },
   security: {
     rateLimiter: false,
+    // A page that fails says so; without the console it would fail in silence.
+    removeLoggers: false,
     // A road of a quarter of a million points is about 10 MB of JSON.
     requestSizeLimiter: { maxRequestSizeInBytes: 24_000_000, maxUploadFileRequestInBytes: 24_000_000 },
     headers: {

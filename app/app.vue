@@ -5,4 +5,5 @@ useHead({ htmlAttrs: { 'data-scheme': scheme } })
 
 <template>
   <NuxtPage />
+  <PageFailure />
 </template>

@@ -2,6 +2,9 @@ import { z } from 'zod'
 import { surfaces, type Surface } from '../road'
 import { isWallClock } from './wall-clock'
 
+/** The starts a ride can have. A year outside them is one that is still being typed, or a slip. */
+export const startsBetween = { first: '1900-01-01T00:00', last: '2199-12-31T23:59' } as const
+
 /** A night at a place that is settled beforehand; more than one means days of rest. */
 export const nightSchema = z.object({
   id: z.string().min(1).max(60),
@@ -29,6 +32,9 @@ export const rideSchema = z.object({
   start: z
     .string()
     .refine(isWallClock, { message: 'a date and a time such as 2026-06-12T08:00' })
+    .refine((start) => start >= startsBetween.first && start <= startsBetween.last, {
+      message: 'a date of the years 1900 to 2199',
+    })
     .nullable()
     .default(null),
   /** Hours by which the clocks there are ahead of universal time; for the sun. */

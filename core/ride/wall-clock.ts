@@ -56,9 +56,9 @@ export function midnightBefore(at: WallMinutes): WallMinutes {
   return Math.floor(at / minutesPerDay) * minutesPerDay
 }
 
-const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'] as const
+const weekday = new Intl.DateTimeFormat('en', { weekday: 'long', timeZone: 'UTC' })
 
-export function weekdayOf(at: WallMinutes): (typeof weekdays)[number] {
-  // 1970-01-01 was a Thursday.
-  return weekdays[(Math.floor(at / minutesPerDay) + 4) % 7]!
+/** The weekday's name: "Friday". */
+export function weekdayOf(at: WallMinutes): string {
+  return weekday.format(at * 60_000)
 }

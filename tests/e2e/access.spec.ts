@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './rig'
 import { beginTrip, expectNoAxeViolations, openDemo, rowOf, signUp } from './steps'
 
 test.describe('axe finds nothing, by day or by night,', () => {
@@ -69,8 +69,8 @@ test.describe('axe finds nothing, by day or by night,', () => {
     await expectNoAxeViolations(page)
   })
 
-  test('on a small screen, its balance and its claims', async ({ browser }) => {
-    const context = await browser.newContext({
+  test('on a small screen, its balance and its claims', async ({ newDevice }) => {
+    const context = await newDevice({
       viewport: { width: 390, height: 844 },
       hasTouch: true,
       isMobile: true,
@@ -86,7 +86,6 @@ test.describe('axe finds nothing, by day or by night,', () => {
     await expect(page.getByRole('dialog').getByRole('heading', { name: 'Claims' })).toBeVisible()
     await expect(page.getByRole('button', { name: 'Close' })).toHaveCount(1)
     await expectNoAxeViolations(page)
-    await context.close()
   })
 })
 
@@ -106,8 +105,8 @@ test('the first page stays light: at most 250 kB of JavaScript, and no solver', 
   expect(gzipped).toBeLessThan(250_000)
 })
 
-test('the road can be used on a small screen with one thumb', async ({ browser }) => {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+test('the road can be used on a small screen with one thumb', async ({ newDevice }) => {
+  const context = await newDevice({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
   const page = await context.newPage()
   await openDemo(page, 'road')
   await expect(page.getByRole('slider', { name: 'Stop Quillby' })).toBeVisible()

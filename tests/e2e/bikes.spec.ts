@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
 import { sums } from '../../core/sums'
+import { expect, test } from './rig'
 import { beginTrip, openOwnDemo, reckoned, rowOf, saved, signUp, takeFromCatalogue } from './steps'
 
 const room = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()

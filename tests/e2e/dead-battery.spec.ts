@@ -2,8 +2,9 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium, expect, test, type Page } from '@playwright/test'
+import { chromium, type Page } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
+import { expect, test } from './rig'
 import { newAccount, newTrip } from './steps'
 
 /** A browser of its own, whose every process can be killed at once. */

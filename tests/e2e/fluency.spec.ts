@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './rig'
 import { openOwnDemo, rowOf, saved } from './steps'
 
 /** Where the work is done; how long it keeps the page waiting is measured by npm run bench:page. */

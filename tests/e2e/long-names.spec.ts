@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
+import { expect, test } from './rig'
 import { newAccount, newTrip, reckoned } from './steps'
 
 const long = (name: string) => name.padEnd(118, 'x')
@@ -35,9 +36,9 @@ for (const [width, height] of [
   [1280, 800],
   [390, 844],
 ] as const) {
-  test(`names as long as they may be push nothing off a page ${width} wide`, async ({ browser }) => {
+  test(`names as long as they may be push nothing off a page ${width} wide`, async ({ newDevice }) => {
     const isMobile = width < 500
-    const context = await browser.newContext({ viewport: { width, height }, isMobile, hasTouch: isMobile })
+    const context = await newDevice({ viewport: { width, height }, isMobile, hasTouch: isMobile })
     const page = await context.newPage()
     await newAccount(page.request, 'N'.repeat(100))
     const id = await newTrip(page.request, longNames())
@@ -67,6 +68,5 @@ for (const [width, height] of [
     await expect(page.getByRole('heading', { name: 'A new trip' })).toBeVisible()
     await expect(page.getByRole('link', { name: /Tripxxx/ })).toBeVisible()
     await holds('trips')
-    await context.close()
   })
 }

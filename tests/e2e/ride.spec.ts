@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './rig'
 import { expectNoAxeViolations, openOwnDemo, saved } from './steps'
 
 test('a shop shut on the day one comes by makes the gap grow, and undo opens it again', async ({ page }) => {
@@ -87,6 +87,37 @@ test('without a start there are no days, and every place is open', async ({ page
   await page.getByRole('heading', { name: 'Road', exact: true }).click()
   await page.keyboard.press('Control+z')
   await expect(page.getByRole('region', { name: 'Days' })).toBeVisible()
+  await saved(page)
+})
+
+test('a start is typed part by part, as one change; one that cannot be is refused where it is typed', async ({
+  page,
+}) => {
+  await openOwnDemo(page, 'road')
+  const begins = page.getByLabel('The ride begins')
+  await expect(begins).toHaveValue('2026-06-12T08:30')
+  // Slowly, so that all that hangs on the start is worked out for each date on the way: the years 2, 20 and 202, too.
+  await begins.pressSequentially('06132027', { delay: 700 })
+  await expect(begins).toHaveValue('2027-06-13T08:30')
+  await expect(page.getByText('Sun 13 June')).toBeVisible()
+  const elsewhere = page.getByLabel('Pauses to each hour')
+  await elsewhere.focus()
+  await saved(page)
+
+  await begins.pressSequentially('06130202')
+  await elsewhere.focus()
+  await expect(page.getByRole('alert')).toHaveText('The year must be 1900 to 2199. It is as it was.')
+  await expect(begins).toHaveValue('2027-06-13T08:30')
+  await begins.focus()
+  await page.keyboard.press('Backspace')
+  await elsewhere.focus()
+  await expect(page.getByRole('alert')).toHaveText('Give the whole date and the time. It is as it was.')
+  await expect(begins).toHaveValue('2027-06-13T08:30')
+  await saved(page)
+
+  await page.getByRole('button', { name: 'Undo set the start' }).click()
+  await expect(begins).toHaveValue('2026-06-12T08:30')
+  await expect(page.getByRole('button', { name: /^Undo/ })).toBeDisabled()
   await saved(page)
 })
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, test } from '@playwright/test'
 import { demoGpx } from '../../catalogue/demo'
+import { expect, test } from './rig'
 import { beginTrip, reckoned, rowOf, saved, signUp, takeFromCatalogue, verdicts } from './steps'
 
 const gpxFile = { name: 'quern.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(demoGpx()) }

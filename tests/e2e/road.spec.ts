@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { expect, test } from './rig'
 import { expectNoAxeViolations, openOwnDemo, saved } from './steps'
 
 /** Rows of the table of stretches, as their two ends and what is said of them. */

@@ -1,10 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
+  dateOf,
   isWallClock,
+  minutesPerDay,
   readWallClock,
   rideSchema,
   ridingAlong,
+  startsBetween,
   Timetable,
   weekdayOf,
   writeWallClock,
@@ -180,8 +183,21 @@ describe('the clock on the wall', () => {
       }),
     )
   })
-  it('has the weekdays of the calendar', () => {
+  it('has the weekdays of the calendar, in any year a ride can begin in', () => {
     expect(weekdayOf(readWallClock('2026-06-12T08:00'))).toBe('Friday')
     expect(weekdayOf(readWallClock('2000-01-01T00:00'))).toBe('Saturday')
+    // ISO 8601 gives 1900-01-01 as day 1 of the week, a Monday; from then on the names come in turn.
+    const names = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+    const [first, last] = [readWallClock(startsBetween.first), readWallClock(startsBetween.last)]
+    for (let at = first, day = 0; at <= last; at += minutesPerDay, day++) {
+      if (weekdayOf(at + (day % minutesPerDay)) !== names[day % 7]) expect.fail(`${dateOf(at)}: ${weekdayOf(at)}`)
+    }
+  })
+  it('is refused as a start in years nobody rides in, with the years that would do', () => {
+    for (const start of ['0002-06-13T08:30', '0202-06-13T08:30', '1899-12-31T23:59', '2200-01-01T00:00']) {
+      expect(rideSchema.safeParse({ start }).success).toBe(false)
+    }
+    expect(rideSchema.safeParse({ start: '2200-01-01T00:00' }).error?.issues[0]?.message).toMatch(/1900 to 2199/)
+    for (const start of [startsBetween.first, startsBetween.last]) expect(rideSchema.parse({ start }).start).toBe(start)
   })
 })

@@ -59,12 +59,8 @@ function weatherOf(day: LitDay): { words: string; wet: boolean } | undefined {
   return said && { words: weatherInWords(said, system.value), wet: isWet(said) }
 }
 
-function set<K extends keyof Ride>(key: K, value: Ride[K], label: string) {
-  store.edit(`set ${label}`, { ride: { ...ride.value, [key]: value } })
-}
-function setStart(event: Event) {
-  const { value } = event.target as HTMLInputElement
-  set('start', value === '' ? null : value.slice(0, 16), 'the start')
+function set<K extends keyof Ride>(key: K, value: Ride[K], label: string, merge?: string) {
+  store.edit(`set ${label}`, { ride: { ...ride.value, [key]: value } }, merge)
 }
 function setDayStart(event: Event) {
   const { value } = event.target as HTMLInputElement
@@ -87,15 +83,11 @@ function setCountry(event: Event) {
           >without a start, every place is taken to be open when you come by</span
         >
       </h2>
-      <label class="block text-sm text-soft max-md:col-span-full"
-        >The ride begins
-        <input
-          type="datetime-local"
-          class="slot figures mt-1 block text-ink"
-          :value="ride.start ?? ''"
-          @change="setStart"
-        />
-      </label>
+      <StartField
+        class="max-md:col-span-full"
+        :model-value="ride.start"
+        @update:model-value="set('start', $event, 'the start', 'start')"
+      />
       <MeasureField
         label="Riding in a day"
         amount="time"

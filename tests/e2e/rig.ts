@@ -1,0 +1,36 @@
+import { expect, test as base, type BrowserContext, type BrowserContextOptions } from '@playwright/test'
+
+export { expect }
+
+interface Rig {
+  /** One more device: a browser with nothing in it, closed with the test. */
+  newDevice: (options?: BrowserContextOptions) => Promise<BrowserContext>
+}
+
+/** What throws in a page of the test, and is caught by nobody there, fails the test. */
+export const test = base.extend<Rig & { failures: string[] }>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright reads from the pattern which fixtures are needed.
+  failures: async ({}, use) => {
+    const failures: string[] = []
+    await use(failures)
+    expect(failures, 'nothing fails in the page').toEqual([])
+  },
+  context: async ({ context, failures }, use) => {
+    watch(context, failures)
+    await use(context)
+  },
+  newDevice: async ({ browser, failures }, use) => {
+    const devices: BrowserContext[] = []
+    await use(async (options) => {
+      const device = await browser.newContext(options)
+      devices.push(device)
+      watch(device, failures)
+      return device
+    })
+    for (const device of devices) await device.close()
+  },
+})
+
+function watch(context: BrowserContext, failures: string[]): void {
+  context.on('weberror', (failure) => failures.push(failure.error().stack ?? failure.error().message))
+}
