@@ -8,7 +8,8 @@ export default defineConfig({
     // Of two cores Vitest would use one by itself.
     maxWorkers: 2,
     projects: [
-      { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'], testTimeout: 30_000 } },
+      // The core keeps nothing between calls: what has been loaded serves the next file, too.
+      { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'], testTimeout: 30_000, isolate: false } },
       {
         // Nuxt's own aliases, and by the set-up file its automatic imports.
         resolve: { alias: { '~~': at('.'), '~': at('app') } },
@@ -19,7 +20,6 @@ export default defineConfig({
           name: 'scripts',
           include: ['tests/scripts/**/*.test.ts'],
           testTimeout: 120_000,
-          fileParallelism: false,
         },
       },
       {
@@ -33,7 +33,7 @@ export default defineConfig({
           hookTimeout: 120_000,
         },
       },
-      { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 30_000 } },
+      { test: { name: 'reference', include: ['tests/reference/**/*.test.ts'], testTimeout: 30_000, isolate: false } },
       {
         test: {
           name: 'server',

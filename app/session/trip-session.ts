@@ -170,6 +170,11 @@ export class TripSession {
     )
   }
 
+  /** Gives up what the server does not have, as one step that can be taken back: for what it refuses. */
+  backToSaved(): void {
+    if (this.copy.saved) this.edit('go back to what is saved', this.copy.saved)
+  }
+
   /** What was said has been read. */
   dismiss(): void {
     this.words = ''

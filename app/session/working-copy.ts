@@ -74,6 +74,10 @@ export class WorkingCopy {
   get document(): Trip | undefined {
     return this.shown
   }
+  /** The trip as the server has it, as far as this device knows. */
+  get saved(): Trip | undefined {
+    return this.base?.trip
+  }
   get revisions(): Revisions | undefined {
     return this.base?.revisions
   }

@@ -106,6 +106,7 @@ export const useTripStore = defineStore('trip', () => {
     editLater,
     undo: () => session?.undo(),
     redo: () => session?.redo(),
+    backToSaved: () => session?.backToSaved(),
     flush,
     dismiss: () => session?.dismiss(),
     tryAgain: () => session?.tryAgain(),

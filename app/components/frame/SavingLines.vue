@@ -58,9 +58,7 @@ async function asNew() {
         title="Not saved: the server refuses this as it is. Your changes are kept on this device."
         :lines="state.lines"
       />
-      <button v-if="store.undoLabel" type="button" class="knob" @click="store.undo()">
-        Undo {{ store.undoLabel }}
-      </button>
+      <button type="button" class="knob" @click="store.backToSaved()">Go back to what is saved</button>
       <button type="button" class="knob" :disabled="busy" @click="again">Try again</button>
     </div>
     <div v-else-if="state.kind === 'offline'" role="status" class="saving-line">

@@ -200,6 +200,26 @@ describe('saving', () => {
     expect(at().dials.gramsPerHour).toBe(60)
   })
 
+  it('is given up for what is saved, also where nobody knows any more what it was; and that is undone', async () => {
+    const saved = smallTrip('t').dials
+    server.mood = 'refuses'
+    dial(100)
+    await timers.pass(500)
+    await reload()
+    await timers.pass(500)
+    expect(session.state.kind).toBe('refused')
+    expect(session.undoLabel).toBeUndefined()
+    session.backToSaved()
+    expect(session.document?.dials).toEqual(saved)
+    await timers.pass(500)
+    expect(session.state.kind).toBe('clean')
+    expect(at().dials).toEqual(saved)
+    server.mood = 'well'
+    session.undo()
+    await timers.pass(500)
+    expect(at().dials.gramsPerHour).toBe(100)
+  })
+
   it('of one trip marks no other, and brings nothing there', async () => {
     const other = await open(window, 'u')
     server.mood = 'refuses'
