@@ -241,6 +241,29 @@ test('somebody else who signs in sees nothing of the one before, whose changes w
   await reaches(page, id, 2)
 })
 
+test('what the server refuses is said and kept, and given up for what is saved', async ({ page, context }) => {
+  await newAccount(page.request, 'Refused')
+  const id = await newTrip(page.request, small())
+  await openBench(page, id)
+  await context.route(`**/api/trips/${id}`, (route) =>
+    route.request().method() === 'PATCH'
+      ? route.fulfill({ status: 422, json: { data: { lines: ['bench[0].count: 2; expected fewer'] } } })
+      : route.continue(),
+  )
+  await more(page).click()
+  await expect(page.getByRole('alert')).toContainText('bench[0].count: 2; expected fewer')
+  await expectNoAxeViolations(page)
+  await page.reload()
+  await expect(countIn(page)).toHaveText('2')
+  await page.getByRole('button', { name: 'Go back to what is saved' }).click()
+  await expect(countIn(page)).toHaveText('1')
+  await saved(page)
+
+  await context.unroute(`**/api/trips/${id}`)
+  await page.getByRole('button', { name: 'Undo go back to what is saved' }).click()
+  await reaches(page, id, 2)
+})
+
 test.describe('two windows of one browser', () => {
   test('that each change two parts show and save all four', async ({ page, context }) => {
     await newAccount(page.request, 'Twin')
