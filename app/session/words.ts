@@ -31,17 +31,52 @@ const fields: Readonly<Record<string, string>> = {
   units: 'what it is a stock of',
   gramsPerHour: 'grams an hour is worth',
   budgetG: 'the most the kit may weigh',
+  trust: 'chance from which a shop is counted on',
+  waitH: 'longest wait for a shop to open',
+  walkHoursPerDay: 'walking hours in a day',
+  nightOutH: 'what a night out costs besides',
+  rideOverH: 'what a ride that ends early costs',
+  helper: 'chance that a passer-by can mend it',
+  liftWaitH: 'hours until a lift comes',
+  handMostN: 'what hands can pull',
   bikeId: 'bike',
   points: 'the line',
   from: 'where it comes from',
+  start: 'when the ride begins',
+  ridingH: 'riding in a day',
+  pauseH: 'pauses to each hour',
+  dayStartsH: 'when later days begin, after midnight',
+  utcOffsetH: 'clocks ahead of UTC',
+  climbMPerH: 'climb that takes an hour',
+  pace: 'speed in km/h',
+  nights: 'nights that are settled',
 }
+
+/** Units that names of the document end with. */
+const units: Readonly<Record<string, string>> = {
+  Km: 'km',
+  M: 'm',
+  Mm: 'mm',
+  MPerH: 'm',
+  G: 'g',
+  H: 'h',
+  KmH: 'km/h',
+  C: '°C',
+  N: 'N',
+  Nm: 'N·m',
+  Ml: 'ml',
+  Bar: 'bar',
+  Deg: '°',
+  Wh: 'Wh',
+}
+const unitAtEnd = new RegExp(`(?<=[a-z])(${Object.keys(units).join('|')})$`)
 
 /** "handMostN" as "hand most": a name of the document, read aloud, without its unit. */
 function readAloud(key: string): string {
   return (
     fields[key] ??
     key
-      .replace(/(Km|Mm|G|H|M|N|Ml|Nm|Bar|C)$/, '')
+      .replace(unitAtEnd, '')
       .replace(/([a-z])([A-Z])/g, '$1 $2')
       .toLowerCase()
   )
@@ -55,7 +90,9 @@ export function placeInWords(path: Path, document: Trip): string {
     const entry = valueAt(document, path.slice(0, i + 2)) as { name?: string } | undefined
     return entry?.name ?? `one of the ${parts[part as PartName]}`
   })
-  return words.length > 0 ? words.join(': ') : `the ${parts[part as PartName]}`
+  if (words.length === 0) return `the ${parts[part as PartName]}`
+  // What has a name of its own is known by it; a value alone is not.
+  return (typeof rest[0] === 'string' ? [parts[part as PartName], ...words] : words).join(': ')
 }
 
 /** What a conflict is about. */
@@ -82,9 +119,10 @@ function valueInWords(value: unknown, key: Path[number] | undefined, system: Uni
   if (value === null) return 'none'
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (typeof value === 'number') {
-    if (typeof key === 'string' && key.endsWith('G')) return wordsForGrams(value, system)
-    if (typeof key === 'string' && key.endsWith('Km')) return wordsForKm(value, system)
-    return String(value)
+    const unit = typeof key === 'string' ? unitAtEnd.exec(key)?.[0] : undefined
+    if (unit === 'G') return wordsForGrams(value, system)
+    if (unit === 'Km') return wordsForKm(value, system)
+    return unit === undefined ? String(value) : `${value} ${units[unit]}`
   }
   if (typeof value === 'string') return value === '' ? 'empty' : value
   if (Array.isArray(value)) return value.length === 0 ? 'none' : `${value.length} of them`

@@ -57,7 +57,7 @@ async function keepBoth() {
       <thead>
         <tr class="text-left align-bottom text-xs text-soft">
           <th scope="col" class="w-1/3 py-1 pr-3 font-normal">what</th>
-          <th v-for="side in sides" :key="side" scope="col" class="pr-2 font-normal">{{ columns[side] }}</th>
+          <th v-for="side in sides" :key="side" scope="col" class="py-1 pr-2 font-normal">{{ columns[side] }}</th>
         </tr>
       </thead>
       <tbody>

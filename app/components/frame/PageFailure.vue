@@ -10,7 +10,7 @@ const loadAgain = () => location.reload()
     role="alert"
     class="fixed inset-x-2 top-2 z-60 mx-auto flex max-w-3xl flex-wrap items-center gap-x-3 gap-y-2 rounded border border-madder bg-madder-wash px-3 py-2 text-sm shadow-lg"
   >
-    <p class="min-w-0 flex-1 [overflow-wrap:anywhere]">
+    <p class="min-w-0 grow basis-64 [overflow-wrap:anywhere]">
       <span class="font-semibold text-madder">Something on this page has failed.</span>
       The fault is ours: <span class="text-soft">{{ failure }}</span>
     </p>

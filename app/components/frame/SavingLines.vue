@@ -43,18 +43,18 @@ async function asNew() {
     class="pointer-events-none absolute inset-x-0 bottom-0 z-30 mx-auto flex max-w-3xl flex-col gap-2 p-2 empty:hidden [&>*]:pointer-events-auto"
   >
     <p v-if="store.takenIn.length" role="status" class="saving-line">
-      <span class="min-w-0 flex-1">
+      <span class="min-w-0 grow basis-64">
         Changed on another device and taken in here: {{ partsInWords(store.takenIn) }}.
       </span>
       <button type="button" class="knob" @click="store.dismiss()">Close</button>
     </p>
     <p v-if="store.notice" role="status" class="saving-line">
-      <span class="min-w-0 flex-1">{{ store.notice }}</span>
+      <span class="min-w-0 grow basis-64">{{ store.notice }}</span>
       <button type="button" class="knob" @click="store.dismiss()">Close</button>
     </p>
     <div v-if="state.kind === 'refused'" class="saving-line border-madder!">
       <FaultLines
-        class="min-w-0 flex-1"
+        class="min-w-0 grow basis-64"
         title="Not saved: the server refuses this as it is. Your changes are kept on this device."
         :lines="state.lines"
       />
@@ -62,20 +62,20 @@ async function asNew() {
       <button type="button" class="knob" :disabled="busy" @click="again">Try again</button>
     </div>
     <div v-else-if="state.kind === 'offline'" role="status" class="saving-line">
-      <p class="min-w-0 flex-1">
+      <p class="min-w-0 grow basis-64">
         The server does not answer. Your changes are kept on this device and brought there once it does.
       </p>
       <button type="button" class="knob" :disabled="busy" @click="again">Try now</button>
     </div>
     <div v-else-if="state.kind === 'signed out'" role="status" class="saving-line">
-      <p class="min-w-0 flex-1">
+      <p class="min-w-0 grow basis-64">
         Your sign-in has ended. You can go on reading and changing this trip on this device; nothing is saved on the
         server until you sign in again.
       </p>
       <NuxtLink :to="door" class="knob">Sign in again</NuxtLink>
     </div>
     <div v-else-if="state.kind === 'gone'" role="alert" class="saving-line">
-      <p class="min-w-0 flex-1">
+      <p class="min-w-0 grow basis-64">
         This trip is not on the server any more: it was thrown away, or is not yours. What you see is this device’s
         copy.
       </p>

@@ -12,11 +12,15 @@ const id = useId()
 const typed = ref<string>()
 const error = ref('')
 
+watch(
+  () => props.modelValue,
+  () => (error.value = ''),
+)
+
 function type(event: Event) {
   const { value, validity } = event.target as HTMLInputElement
   typed.value = value
   if (!validity.valid) return
-  error.value = ''
   const start = value === '' ? null : value.slice(0, 16)
   if (start !== props.modelValue) emit('update:modelValue', start)
 }

@@ -1,10 +1,12 @@
 import { beforeEach, describe, expect, it } from 'vitest'
 import type { Trip } from '../../../core/trip'
-import { conflictInWords, partsInWords, sideInWords } from '~/session/words'
+import { conflictInWords, partsInWords, placeInWords, sideInWords } from '~/session/words'
 import { MemoryOutbox } from '~/session/memory-outbox'
 import type { TripSession } from '~/session/trip-session'
 import { TripSessions } from '~/session/trip-sessions'
 import { loneWindow } from '~/session/windows'
+import type { Path } from '~/session/changes'
+import type { UnitSystem } from '../../../core/units'
 import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, settle, smallTrip } from '../../fake-world'
 
 let server: FakeServer
@@ -653,4 +655,21 @@ it('a browser that opened no database says so, and each of its windows brings it
   dial(78, lone)
   await timers.pass(500)
   expect(await sessions.waiting()).toEqual([{ trip: 't', name: 'Quern', steps: 1 }])
+})
+
+it('a conflict names the value by its part and shows it with its unit', () => {
+  const trip = smallTrip('t')
+  const told = (path: Path, here: unknown, system: UnitSystem = 'metric') => {
+    const conflict = { key: '', paths: [path], here: [here], there: [null] }
+    return `${placeInWords(path, trip)}: ${sideInWords(conflict, 'here', system)}`
+  }
+  const [bench] = trip.bench
+  const thing: Path = ['bench', { id: bench!.id }]
+  expect(told(['ride', 'pauseH'], 0.75)).toBe('days and pace: pauses to each hour: 0.75 h')
+  expect(told(['ride', 'climbMPerH'], 700)).toBe('days and pace: climb that takes an hour: 700 m')
+  expect(told(['dials', 'handMostN'], 400)).toBe('assumptions: what hands can pull: 400 N')
+  expect(told(['dials', 'budgetG'], 184)).toBe('assumptions: the most the kit may weigh: 184 g')
+  expect(told([...thing, 'massG'], 28.35, 'imperial')).toBe(`${bench!.name}: mass: 1.0 oz`)
+  expect(told([...thing, 'count'], 3)).toBe(`${bench!.name}: count: 3`)
+  expect(told(['name'], 'Quern')).toBe('the name of the trip: Quern')
 })
