@@ -185,6 +185,22 @@ class World {
     })
   }
 
+  /** Gives up all that is not saved; taken back and done again it comes out exactly. */
+  backToSaved(page: Shown): void {
+    const past = this.pastOf(page.session)
+    this.noting(page, false, () => {
+      const before = page.session.document
+      page.session.backToSaved()
+      const after = page.session.document
+      if (before === after) return
+      page.session.undo()
+      expect(page.session.document).toEqual(before)
+      page.session.redo()
+      expect(page.session.document).toEqual(after)
+      past.isKnown = false
+    })
+  }
+
   async resolve(page: Shown, side: Side): Promise<void> {
     const { state, document } = page.session
     if (state.kind !== 'conflict' || !document) return
@@ -280,6 +296,12 @@ const commands: fc.Arbitrary<Command>[] = [
     command(`redo in window ${i}`, async (world) => {
       const page = world.pages[i]
       if (page) world.go(page, 'redo')
+    }),
+  ),
+  windowIndex.map((i) =>
+    command(`window ${i} goes back to what is saved`, async (world) => {
+      const page = world.pages[i]
+      if (page) world.backToSaved(page)
     }),
   ),
   fc.constantFrom(50, 400, 3000, 70_000).map((ms) => command(`${ms} ms pass`, (world) => world.timers.pass(ms))),
