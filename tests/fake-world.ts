@@ -79,6 +79,7 @@ export class FakeServer implements TripServer {
   /** Requests that were given up and are still under way. */
   private underWay: (() => void)[] = []
   private copies = new Map<string, KeptTrip>()
+  private readonly refused = new Set<string>()
   saves: { trip: string; save: string; changes: readonly PartChange[] }[] = []
 
   begin(id: string, trip: Trip): void {
@@ -109,7 +110,12 @@ export class FakeServer implements TripServer {
     }
     const barred = this.barred()
     if (barred) return barred
-    if (this.mood === 'refuses') return { kind: 'refused', lines: ['not as it is'] }
+    const kept = this.trips.get(id)
+    // A save is refused for what it is: not once it was done, and when it was, then also where it arrives late.
+    if (this.mood === 'refuses' && kept && !kept.done.has(save)) {
+      this.refused.add(save)
+      return { kind: 'refused', lines: ['not as it is'] }
+    }
     const answer = this.put(id, save, sent)
     return this.mood === 'answer lost' ? { kind: 'away', lines: ['lost'] } : answer
   }
@@ -139,6 +145,7 @@ export class FakeServer implements TripServer {
   private put(id: string, save: string, changes: readonly PartChange[]): Saved {
     const kept = this.trips.get(id)
     if (!kept || kept.gone) return { kind: 'gone' }
+    if (this.refused.has(save)) return { kind: 'refused', lines: ['not as it is'] }
     const revisionOf = (part: string): Revision => kept.revisions[part] ?? { number: 0, save: '' }
     const saved = (made: Record<string, Revision>): Saved =>
       structuredClone({ kind: 'saved', made, revisions: kept.revisions as Revisions })

@@ -118,12 +118,13 @@ export async function saveParts(
   save: string,
   changes: readonly PartChange[],
 ): Promise<Saved> {
-  const values = changes.map(({ part, value }) => ({ part, value: checkPart(part, value) }))
   return allOrNothing(db, async (tx) => {
     await ownTrip(tx, ownerId, tripId, true)
     const revisions = await revisionsOf(tx, tripId)
+    // What was done once is not refused by what has become stricter since: the device would take it for not done.
     const done = await madeBy(tx, tripId, save)
     if (done) return { made: done, revisions }
+    const values = changes.map(({ part, value }) => ({ part, value: checkPart(part, value) }))
     const stale = changes.filter(({ part, base }) => !sameRevision(revisions[part], base))
     if (stale.length > 0) throw new SavedMeanwhile(stale.map(({ part }) => part))
 

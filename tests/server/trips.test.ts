@@ -182,6 +182,9 @@ describe('trips', () => {
     expect(late.status).toBe(200)
     expect(late.body).toMatchObject({ made: { name: { number: 2, save } }, revisions: { name: { number: 3 } } })
     expect((await maren.read(id)).body.trip.name).toBe('Since')
+    // Also where the server has become stricter since: what it did is not refused.
+    const refusable = await maren.saveAs(save, id, { part: 'name', base: 1, value: 'x'.repeat(5000) })
+    expect(refusable.body).toEqual(late.body)
     // A name counts for its own trip only.
     const other = await maren.newTrip(demoTrip())
     expect((await maren.saveAs(save, other, { part: 'name', base: 1, value: 'Other' })).body.made.name.number).toBe(2)
