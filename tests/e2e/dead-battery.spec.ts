@@ -2,10 +2,22 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { chromium, type Page } from '@playwright/test'
+import { chromium, type Browser, type Page } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
 import { expect, test } from './rig'
 import { newAccount, newTrip } from './steps'
+
+/** On a busy machine a browser that is just starting may leave its first visitor waiting; the next one is let in. */
+async function connect(address: string): Promise<Browser> {
+  for (const timeout of [10_000, 10_000]) {
+    try {
+      return await chromium.connectOverCDP(address, { timeout })
+    } catch {
+      continue
+    }
+  }
+  return chromium.connectOverCDP(address)
+}
 
 /** A browser of its own, whose every process can be killed at once. */
 async function startBrowser(folder: string, flags: readonly string[]): Promise<{ process: ChildProcess; page: Page }> {
@@ -18,7 +30,7 @@ async function startBrowser(folder: string, flags: readonly string[]): Promise<{
   )
   await expect.poll(() => existsSync(note) && readFileSync(note, 'utf8').includes('\n'), { timeout: 30_000 }).toBe(true)
   const [port] = readFileSync(note, 'utf8').split('\n')
-  const browser = await chromium.connectOverCDP(`http://127.0.0.1:${port}`)
+  const browser = await connect(`http://127.0.0.1:${port}`)
   const [context] = browser.contexts()
   if (!context) throw new Error('the browser has no window')
   return { process, page: await context.newPage() }
