@@ -19,8 +19,12 @@ async function connect(address: string): Promise<Browser> {
   return chromium.connectOverCDP(address)
 }
 
-/** A browser of its own, whose every process can be killed at once. */
-async function startBrowser(folder: string, flags: readonly string[]): Promise<{ process: ChildProcess; page: Page }> {
+/**
+ * A browser of its own, whose every process can be killed at once.
+ *
+ * @param started it is noted here at once, so that it is ended also where it never answers
+ */
+async function startBrowser(folder: string, flags: readonly string[], started: ChildProcess[]): Promise<Page> {
   const note = join(folder, 'DevToolsActivePort')
   rmSync(note, { force: true })
   const process = spawn(
@@ -28,12 +32,13 @@ async function startBrowser(folder: string, flags: readonly string[]): Promise<{
     [...flags, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${folder}`],
     { stdio: 'ignore', detached: true },
   )
+  started.push(process)
   await expect.poll(() => existsSync(note) && readFileSync(note, 'utf8').includes('\n'), { timeout: 30_000 }).toBe(true)
   const [port] = readFileSync(note, 'utf8').split('\n')
   const browser = await connect(`http://127.0.0.1:${port}`)
   const [context] = browser.contexts()
   if (!context) throw new Error('the browser has no window')
-  return { process, page: await context.newPage() }
+  return context.newPage()
 }
 
 /** Ends a browser with its whole group of processes, as when the battery is empty; one that is gone stays gone. */
@@ -75,11 +80,7 @@ test('a browser that dies in the moment after an edit has it when it is started 
   const folder = mkdtempSync(join(tmpdir(), 'rag-tin-battery-'))
   const flags = launchOptions.args ?? []
   const started: ChildProcess[] = []
-  const start = async () => {
-    const { process, page } = await startBrowser(folder, flags)
-    started.push(process)
-    return page
-  }
+  const start = () => startBrowser(folder, flags, started)
   try {
     const first = await start()
     const signedIn = await first.request.post(`${baseURL}/api/session`, { data: account })
