@@ -37,7 +37,7 @@ const fields: Readonly<Record<string, string>> = {
   nightOutH: 'what a night out costs besides',
   rideOverH: 'what a ride that ends early costs',
   helper: 'chance that a passer-by can mend it',
-  liftWaitH: 'hours until a lift comes',
+  liftWaitH: 'how soon a lift comes',
   handMostN: 'what hands can pull',
   bikeId: 'bike',
   points: 'the line',
@@ -71,7 +71,7 @@ const units: Readonly<Record<string, string>> = {
 }
 const unitAtEnd = new RegExp(`(?<=[a-z])(${Object.keys(units).join('|')})$`)
 
-/** "handMostN" as "hand most": a name of the document, read aloud, without its unit. */
+/** "wheelbaseMm" as "wheelbase": a name of the document, read aloud, without its unit. */
 function readAloud(key: string): string {
   return (
     fields[key] ??

@@ -4,6 +4,8 @@ import { isWallClock } from './wall-clock'
 
 /** The starts a ride can have. A year outside them is one that is still being typed, or a slip. */
 export const startsBetween = { first: '1900-01-01T00:00', last: '2199-12-31T23:59' } as const
+/** Their years, to be said: "1900 to 2199". */
+export const startYears = `${startsBetween.first.slice(0, 4)} to ${startsBetween.last.slice(0, 4)}`
 
 /** A night at a place that is settled beforehand; more than one means days of rest. */
 export const nightSchema = z.object({
@@ -33,7 +35,7 @@ export const rideSchema = z.object({
     .string()
     .refine(isWallClock, { message: 'a date and a time such as 2026-06-12T08:00' })
     .refine((start) => start >= startsBetween.first && start <= startsBetween.last, {
-      message: 'a date of the years 1900 to 2199',
+      message: `a date of the years ${startYears}`,
     })
     .nullable()
     .default(null),

@@ -85,13 +85,6 @@ function giveUp(key: KeyboardEvent) {
         >{{ unit }}</span
       >
     </div>
-    <p
-      v-if="error"
-      :id="`${id}-error`"
-      role="alert"
-      class="sheet absolute right-0 z-20 mt-1 w-56 border-madder p-2 text-xs text-madder shadow-md"
-    >
-      {{ error }}
-    </p>
+    <FieldFault :id="`${id}-error`" class="right-0" :words="error" />
   </div>
 </template>

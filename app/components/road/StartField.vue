@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { startsBetween } from '~~/core/ride'
+import { startsBetween, startYears } from '~~/core/ride'
 
 /**
  * When the ride begins. While it is being typed the field goes through dates nobody means, the year 2 on the way to
@@ -31,7 +31,7 @@ function leave(event: Event) {
     ? ''
     : input.validity.badInput
       ? 'Give the whole date and the time. It is as it was.'
-      : `The year must be ${startsBetween.first.slice(0, 4)} to ${startsBetween.last.slice(0, 4)}. It is as it was.`
+      : `The year must be ${startYears}. It is as it was.`
   typed.value = undefined
   input.value = props.modelValue ?? ''
 }
@@ -52,13 +52,6 @@ function leave(event: Event) {
       @input="type"
       @blur="leave"
     />
-    <p
-      v-if="error"
-      :id="`${id}-error`"
-      role="alert"
-      class="sheet absolute left-0 z-20 mt-1 w-56 border-madder p-2 text-xs text-madder shadow-md"
-    >
-      {{ error }}
-    </p>
+    <FieldFault :id="`${id}-error`" class="left-0" :words="error" />
   </div>
 </template>
