@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { headlessChromium } from './scripts/debian'
 
 /** The real interface against a real server; ./test starts both and says where. */
 export default defineConfig({
@@ -18,7 +19,7 @@ export default defineConfig({
     // A trace costs a sixth of the time: whoever hunts a failure asks for it with --trace=retain-on-failure.
     trace: 'off',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: headlessChromium.place,
       args: [
         '--no-sandbox',
         '--disable-gpu',

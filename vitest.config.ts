@@ -13,7 +13,12 @@ export default defineConfig({
       {
         // Nuxt's own aliases, and by the set-up file its automatic imports.
         resolve: { alias: { '~~': at('.'), '~': at('app') } },
-        test: { name: 'app', include: ['tests/app/**/*.test.ts'], setupFiles: ['tests/app/automatic-imports.ts'] },
+        test: {
+          name: 'app',
+          include: ['tests/app/**/*.test.ts'],
+          setupFiles: ['tests/app/automatic-imports.ts'],
+          isolate: false,
+        },
       },
       {
         test: {
@@ -28,7 +33,6 @@ export default defineConfig({
         test: {
           name: 'judge',
           include: ['tests/judge/**/*.test.ts'],
-          setupFiles: ['tests/app/automatic-imports.ts'],
           testTimeout: 1_800_000,
           hookTimeout: 120_000,
         },

@@ -1,4 +1,5 @@
 import { chromium, type Locator, type Page } from '@playwright/test'
+import { headlessChromium } from './debian'
 
 /** Takes the pictures of docs/screenshots anew, from the demo that is running: npm run pictures [ADDRESS] [FOLDER]. */
 const [address = 'http://127.0.0.1:3000', folder = 'docs/screenshots'] = process.argv.slice(2)
@@ -153,7 +154,7 @@ const pictures: Picture[] = [
 ]
 
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: headlessChromium.place,
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
 })
 for (const { name, night, small, arrange } of pictures) {

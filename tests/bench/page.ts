@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
 import { surveyRoad, writeGpx } from '../../core/road'
+import { headlessChromium } from '../../scripts/debian'
 import { longRoad } from './long-road'
 import { ms, say } from './measure'
 
@@ -17,7 +18,7 @@ const file = join(folder, 'long.gpx')
 writeFileSync(file, writeGpx({ name: 'Long', points, stretches: [] }, surveyRoad(points), []))
 
 const browser = await chromium.launch({
-  executablePath: '/usr/bin/chromium',
+  executablePath: headlessChromium.place,
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic'],
 })
 try {

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Browser, type Page } from '@playwright/test'
 import { demoTrip } from '../../catalogue/demo'
+import { headlessChromium } from '../../scripts/debian'
 import { expect, test } from './rig'
 import { newAccount, newTrip } from './steps'
 
@@ -27,11 +28,10 @@ async function connect(address: string): Promise<Browser> {
 async function startBrowser(folder: string, flags: readonly string[], started: ChildProcess[]): Promise<Page> {
   const note = join(folder, 'DevToolsActivePort')
   rmSync(note, { force: true })
-  const process = spawn(
-    '/usr/bin/chromium',
-    [...flags, '--headless=new', '--remote-debugging-port=0', `--user-data-dir=${folder}`],
-    { stdio: 'ignore', detached: true },
-  )
+  const process = spawn(headlessChromium.place, [...flags, '--remote-debugging-port=0', `--user-data-dir=${folder}`], {
+    stdio: 'ignore',
+    detached: true,
+  })
   started.push(process)
   await expect.poll(() => existsSync(note) && readFileSync(note, 'utf8').includes('\n'), { timeout: 30_000 }).toBe(true)
   const [port] = readFileSync(note, 'utf8').split('\n')

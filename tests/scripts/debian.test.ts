@@ -2,7 +2,7 @@ import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'nod
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { chromium, ensurePrograms, mariadb } from '../../scripts/debian'
+import { ensurePrograms, headlessChromium, mariadb } from '../../scripts/debian'
 
 /** A folder first on the PATH, with package tools that do what a test says. */
 let folder: string
@@ -56,10 +56,10 @@ describe('programs from Debian', () => {
   })
 
   it('needed by the demo and the tests are the servers and the browser alone', () => {
-    expect([...mariadb, chromium].map(({ debianPackage }) => debianPackage)).toEqual([
+    expect([...mariadb, headlessChromium].map(({ debianPackage }) => debianPackage)).toEqual([
       'mariadb-server-core',
       'mariadb-client-core',
-      'chromium',
+      'chromium-headless-shell',
     ])
   })
 })
