@@ -1,7 +1,7 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { randomBytes } from 'node:crypto'
-import { existsSync, mkdirSync, openSync, readFileSync, writeFileSync } from 'node:fs'
+import { mkdirSync, openSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { secretIn } from './secret'
 import { Stop } from './stop'
 
 export interface RunningApp {
@@ -32,7 +32,7 @@ export async function startApp({ folder, port, databaseUrl, demoEmail }: AppOpti
       HOST: '127.0.0.1',
       PORT: String(port),
       NUXT_DATABASE_URL: databaseUrl,
-      NUXT_SESSION_PASSWORD: sealingKey(join(folder, 'session-key')),
+      NUXT_SESSION_PASSWORD: secretIn(join(folder, 'session-key')),
       ...(demoEmail ? { NUXT_DEMO_EMAIL: demoEmail, NUXT_PUBLIC_DEMO: 'true' } : {}),
     },
   })
@@ -68,9 +68,4 @@ export async function startApp({ folder, port, databaseUrl, demoEmail }: AppOpti
       clearTimeout(tooLong)
     },
   }
-}
-
-function sealingKey(path: string): string {
-  if (!existsSync(path)) writeFileSync(path, randomBytes(32).toString('hex'), { mode: 0o600 })
-  return readFileSync(path, 'utf8').trim()
 }

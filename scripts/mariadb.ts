@@ -1,10 +1,11 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
-import { createHash, randomBytes } from 'node:crypto'
+import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { createConnection } from 'mysql2/promise'
 import { anyFreePort } from './ports'
+import { secretIn } from './secret'
 import { Stop } from './stop'
 
 export interface RunningMariadb {
@@ -25,7 +26,7 @@ export async function startMariadb(folder: string): Promise<RunningMariadb> {
   mkdirSync(folder, { recursive: true })
   const path = (name: string) => resolve(folder, name)
   const asRoot = process.getuid?.() === 0 ? ['--user=root'] : []
-  const password = secret(path('password'))
+  const password = secretIn(path('password'))
   // A server that starts clears the temporary tables of whichever server out of its folder for them.
   mkdirSync(path('tmp'), { recursive: true })
   const env = { ...process.env, TMPDIR: path('tmp') }
@@ -39,6 +40,9 @@ export async function startMariadb(folder: string): Promise<RunningMariadb> {
       `CREATE OR REPLACE USER 'rag_tin'@'127.0.0.1' IDENTIFIED BY '${password}';`,
       `GRANT ALL ON rag_tin.* TO 'rag_tin'@'127.0.0.1';`,
       `ALTER USER 'root'@'localhost' IDENTIFIED BY '${password}';`,
+      // A new data folder has more of them, one for each way to the machine, without a password.
+      `DELETE FROM mysql.global_priv WHERE Host <> 'localhost' AND User <> 'rag_tin' OR User = '';`,
+      'FLUSH PRIVILEGES;',
       '',
     ].join('\n'),
     { mode: 0o600 },
@@ -89,11 +93,6 @@ export async function startMariadb(folder: string): Promise<RunningMariadb> {
 export function lastWords(folder: string): string {
   const log = resolve(folder, 'server.log')
   return existsSync(log) ? readFileSync(log, 'utf8').trim().split('\n').slice(-5).join('\n  ') : '(no log)'
-}
-
-function secret(path: string): string {
-  if (!existsSync(path)) writeFileSync(path, randomBytes(24).toString('hex'), { mode: 0o600 })
-  return readFileSync(path, 'utf8').trim()
 }
 
 function layDown(data: string, asRoot: string[], env: NodeJS.ProcessEnv): void {
