@@ -14,6 +14,9 @@ export interface RunningMariadb {
   readonly stop: () => Promise<void>
 }
 
+/** Text is equal where it is the very same; blanks at the end count. */
+const collation = 'utf8mb4_nopad_bin'
+
 /** How a command line shows that a database server is one of ours. */
 export const isOurMariadb = (folder: string) => (command: string) =>
   command.includes('mariadbd') && command.includes(`--datadir=${resolve(folder, 'data')}`)
@@ -36,7 +39,7 @@ export async function startMariadb(folder: string): Promise<RunningMariadb> {
   writeFileSync(
     setUp,
     [
-      'CREATE DATABASE IF NOT EXISTS rag_tin CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
+      `CREATE DATABASE IF NOT EXISTS rag_tin CHARACTER SET utf8mb4 COLLATE ${collation};`,
       `CREATE OR REPLACE USER 'rag_tin'@'127.0.0.1' IDENTIFIED BY '${password}';`,
       `GRANT ALL ON rag_tin.* TO 'rag_tin'@'127.0.0.1';`,
       `ALTER USER 'root'@'localhost' IDENTIFIED BY '${password}';`,
@@ -64,7 +67,7 @@ export async function startMariadb(folder: string): Promise<RunningMariadb> {
       `--port=${port}`,
       '--skip-name-resolve',
       '--character-set-server=utf8mb4',
-      '--collation-server=utf8mb4_unicode_ci',
+      `--collation-server=${collation}`,
       '--innodb-flush-log-at-trx-commit=1',
       '--innodb-buffer-pool-size=128M',
       '--max-allowed-packet=64M',

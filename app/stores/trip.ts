@@ -5,6 +5,7 @@ import type { Choices } from '~/session/conflicts'
 import type { Parts } from '~/session/outbox'
 import type { Opened, TripSession } from '~/session/trip-session'
 import type { Standing } from '~/session/windows'
+import { cutTo } from '~~/core/text'
 
 /** The trip on the bench: what its session holds, for the page to look at. */
 export const useTripStore = defineStore('trip', () => {
@@ -86,7 +87,7 @@ export const useTripStore = defineStore('trip', () => {
 
   /** This device's trip as a new one, apart from the other. */
   async function keepAsCopy(): Promise<string> {
-    const copy = trip.value && { ...trip.value, name: `${trip.value.name.slice(0, 105)} (my copy)` }
+    const copy = trip.value && { ...trip.value, name: `${cutTo(trip.value.name, 105)} (my copy)` }
     const answer = await api<{ id: string }>('/api/trips', { method: 'POST', body: await jsonBlob({ ...copy }) })
     return answer.id
   }

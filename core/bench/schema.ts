@@ -1,8 +1,7 @@
 import { z } from 'zod'
+import { idSchema, nameSchema, text } from '../text'
 import { headSchema } from './head'
 import { measuresSchema } from './measures'
-
-const id = z.string().min(1).max(60)
 
 /** How many to carry at least and at most, whatever the ledger says. */
 export const pinSchema = z
@@ -11,32 +10,32 @@ export const pinSchema = z
 
 /** A thing laid on the bench: what it weighs, what it does, how many there are. */
 export const thingSchema = z.object({
-  id,
-  name: z.string().min(1).max(120),
+  id: idSchema,
+  name: nameSchema,
   massG: z.number().gt(0).max(20_000),
   count: z.number().int().min(1).max(99).default(1),
   /** Functions a tool offers, beside what its heads turn. */
-  provides: z.array(id).max(60).default([]),
+  provides: z.array(idSchema).max(60).default([]),
   /** The ends of a tool that get hold of fasteners. */
   heads: z.array(headSchema).max(40).default([]),
   /** Its heads come apart, like loose keys: two can be used at once. */
   comesApart: z.boolean().default(false),
   /** Supply classes it is a stock of, with the amount in one piece. */
-  units: z.record(z.string().max(60), z.number().gt(0).max(10_000)).default({}),
+  units: z.record(text(60), z.number().gt(0).max(10_000)).default({}),
   /** Measures that decide which bike it serves. */
   measures: measuresSchema.prefault({}),
   /** How far it can be trusted, 1 as new: an old tube, opened glue. */
   condition: z.number().min(0).max(1).default(1),
   pin: pinSchema.nullable().default(null),
   /** The catalogue entry it was taken from. */
-  from: z.string().max(60).nullable().default(null),
-  note: z.string().max(1000).default(''),
+  from: text(60).nullable().default(null),
+  note: text(1000).default(''),
 })
 export type Thing = z.infer<typeof thingSchema>
 
 /** A generic thing to be had: the planning values a bench starts from. */
 export const catalogueItemSchema = z.object({
-  id,
+  id: idSchema,
   name: z.string(),
   group: z.enum(['air and tyres', 'chain and gears', 'wheels', 'brakes', 'bolts', 'tools', 'cloth and cord', 'fluids']),
   massG: z.number().gt(0),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { idSchema, nameSchema, text } from '../text'
 import { bikeParts } from './parts'
 
 /** Drives measured in millimetres: across flats, or the width of a blade. */
@@ -23,8 +24,8 @@ export type Drive = z.infer<typeof driveSchema>
 
 /** Something on a bike that a tool turns. All measures are planning values until somebody has looked. */
 export const fastenerSchema = z.object({
-  id: z.string().min(1).max(60),
-  name: z.string().min(1).max(120),
+  id: idSchema,
+  name: nameSchema,
   part: z.enum(bikeParts),
   /** What fixes call it: "hanger-bolt"; empty where no fix asks for it. */
   role: z
@@ -57,7 +58,7 @@ export const fastenerSchema = z.object({
   /** It clamps carbon, or a light part that breaks: a torque key and the maker's value decide. */
   wantsTorqueKey: z.boolean().default(false),
   /** Why it can wait for a workshop; empty where it cannot. */
-  canWait: z.string().max(200).default(''),
+  canWait: text(200).default(''),
 })
 export type Fastener = z.infer<typeof fastenerSchema>
 

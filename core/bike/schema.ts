@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { idSchema, nameSchema, text } from '../text'
 import { fastenerSchema } from './fastener'
 import { frameSchema } from './frame'
 import { tyreSchema } from './tyre'
@@ -23,7 +24,7 @@ export type BikeKind = (typeof bikeKinds)[number]
 
 /** A bag, hatch or hole that belongs to the bike itself. */
 export const storageSchema = z.object({
-  name: z.string().min(1).max(60),
+  name: text(60).min(1),
   volumeMl: z.number().min(1).max(20_000),
   /** The longest thing that goes in, mm. */
   longestMm: z.number().min(10).max(1000),
@@ -31,8 +32,8 @@ export const storageSchema = z.object({
 
 /** A bike's passport: what fails on it, what fits it, what turns it. */
 export const bikeSchema = z.object({
-  id: z.string().min(1).max(60),
-  name: z.string().min(1).max(120),
+  id: idSchema,
+  name: nameSchema,
   kind: z.enum(bikeKinds).default('gravel'),
   frame: frameSchema.prefault({}),
 

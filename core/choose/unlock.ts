@@ -5,6 +5,7 @@ import type { Reference } from '../reference'
 import type { Survey } from '../road'
 import type { Trip } from '../trip'
 import { chooseFast } from './fast'
+import { cutTo } from '../text'
 
 /** A thing one does not have, and what having it would be worth. */
 export interface Unlock {
@@ -63,5 +64,5 @@ export function worthMostFirst(tried: readonly Unlock[]): Unlock[] {
 }
 
 function laidDown({ id, source: _, group: __, ...of }: CatalogueItem) {
-  return thingSchema.parse({ ...of, id: `to unlock ${id}`.slice(0, 60), from: id })
+  return thingSchema.parse({ ...of, id: cutTo(`to unlock ${id}`, 60), from: id })
 }

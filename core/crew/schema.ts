@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { idSchema, nameSchema, text } from '../text'
 
 /** 0 never · 1 watched · 2 done at home · 3 done on the road. */
 export const skillSchema = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)])
@@ -14,11 +15,11 @@ export const techniqueSchema = z.object({ id: z.string(), name: z.string(), diff
 export type Technique = z.infer<typeof techniqueSchema>
 
 export const riderSchema = z.object({
-  id: z.string().min(1).max(60),
-  name: z.string().min(1).max(120),
-  bikeId: z.string().min(1).max(60),
+  id: idSchema,
+  name: nameSchema,
+  bikeId: idSchema,
   /** The level in every technique not named in skills. */
   hands: skillSchema.default(2),
-  skills: z.record(z.string().max(60), skillSchema).default({}),
+  skills: z.record(text(60), skillSchema).default({}),
 })
 export type Rider = z.infer<typeof riderSchema>

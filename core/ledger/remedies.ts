@@ -3,6 +3,7 @@ import { keptBook, minutesPerDay, readWallClock, settleNight, writeWallClock, ty
 import type { Gap, Survey } from '../road'
 import { readClass, type Service } from '../supply'
 import { Resupply, type Supplied } from './resupply'
+import { cutTo } from '../text'
 
 /** Something one could do about a long gap. */
 export type Change =
@@ -140,7 +141,7 @@ function withChange(trip: Supplied, change: Change, classId: string): Partial<Su
       const stop = stops.find((other) => other.id === change.stop)
       if (!stop) return {}
       const bed = { roadKm: stop.roadKm, stop: stop.id }
-      return { ride: { ...ride, nights: settleNight(ride.nights, bed, 1, `night-${stop.id}`.slice(0, 60)) } }
+      return { ride: { ...ride, nights: settleNight(ride.nights, bed, 1, cutTo(`night-${stop.id}`, 60)) } }
     }
     case 'post':
       return atStop(change.stop, 'post', (old) => ({ ...old, parcel: { ...old.parcel, [classId]: 1 } }))

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { idSchema } from '../text'
 import { surfaces, type Surface } from '../road'
 import { isWallClock } from './wall-clock'
 
@@ -9,10 +10,10 @@ export const startYears = `${startsBetween.first.slice(0, 4)} to ${startsBetween
 
 /** A night at a place that is settled beforehand; more than one means days of rest. */
 export const nightSchema = z.object({
-  id: z.string().min(1).max(60),
+  id: idSchema,
   roadKm: z.number().min(0),
   /** The stop it is spent at, and goes along with; null out on the road. One that is not there any more counts as none. */
-  stop: z.string().min(1).max(60).nullable().default(null),
+  stop: idSchema.nullable().default(null),
   nights: z.number().int().min(1).max(30).default(1),
 })
 

@@ -1,6 +1,7 @@
 import { mostPoints, type RoadPoint } from './schema'
 import { Fault } from '../fault'
 import { takeApart, type WrittenPoint } from './gpx-xml'
+import { cutTo } from '../text'
 
 /** A named point of a GPX file that is not part of the line. */
 export interface Waypoint {
@@ -86,7 +87,7 @@ export function withLines(gpx: GpxRoad, picked: readonly number[]): GpxRoad {
   return { ...gpx, points: picked.flatMap((line) => gpx.lines[line]?.points ?? []) }
 }
 
-const short = (name: string) => name.slice(0, 200)
+const short = (name: string) => cutTo(name, 200)
 
 /** A time that exists; a broken one is as good as none, as nothing depends on it. */
 function timeOf(text: string | undefined): string | null {

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { idSchema, text } from '../text'
 
 export const latitude = z.number().min(-90).max(90)
 export const longitude = z.number().min(-180).max(180)
@@ -32,7 +33,7 @@ export const plainRoad: StretchTraits = { surface: 'gravel', thorns: false, wet:
 
 /** A part of the road with one character. */
 export const stretchSchema = z
-  .object({ id: z.string().min(1).max(60), fromKm: z.number().min(0), toKm: z.number().min(0), ...traits })
+  .object({ id: idSchema, fromKm: z.number().min(0), toKm: z.number().min(0), ...traits })
   .refine((stretch) => stretch.toKm > stretch.fromKm, {
     message: 'a stretch must end after it begins (toKm > fromKm)',
     path: ['toKm'],
@@ -43,7 +44,7 @@ export type Stretch = z.infer<typeof stretchSchema>
 export const mostPoints = 250_000
 
 export const roadSchema = z.object({
-  name: z.string().max(200).default(''),
+  name: text(200).default(''),
   points: z
     .array(roadPointSchema)
     .max(mostPoints)

@@ -1,13 +1,14 @@
 import { z } from 'zod'
+import { idSchema, nameSchema, text } from '../text'
 import type { Service } from './service'
 
 /** What one asks over a shop's counter. */
 export const counterQuestionSchema = z.object({
   /** The kind of service. */
-  kind: z.string().min(1).max(40),
-  place: z.string().min(1).max(120),
+  kind: text(40).min(1),
+  place: nameSchema,
   /** The part, with its size. */
-  classId: z.string().min(1).max(60),
+  classId: idSchema,
 })
 export type CounterQuestion = z.infer<typeof counterQuestionSchema>
 
@@ -19,9 +20,9 @@ export const counterAnswerSchema = z.discriminatedUnion('answer', [
   z.object({ answer: z.literal('orders'), days: z.number().int().min(1).max(60) }),
   z.object({ answer: z.literal('has not') }),
   /** Nobody there will say. */
-  z.object({ answer: z.literal('will not say'), because: z.string().max(200) }),
+  z.object({ answer: z.literal('will not say'), because: text(200) }),
   /** Nobody is there; when somebody will be, by the clock on the wall, if that is known. */
-  z.object({ answer: z.literal('shut'), opens: z.string().max(16).nullable() }),
+  z.object({ answer: z.literal('shut'), opens: text(16).nullable() }),
 ])
 export type CounterAnswer = z.infer<typeof counterAnswerSchema>
 

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { cutTo, idSchema, nameSchema, text } from '../text'
 import { readClass, type SupplyFamily } from './family'
 
 /** What a kind of place usually stocks: the chance for each family of parts. */
@@ -23,22 +24,22 @@ export const parcelArrives = 0.95
 
 /** A service at a stop. */
 export const serviceSchema = z.object({
-  kind: z.string().min(1).max(40),
+  kind: text(40).min(1),
   knownFrom: z.enum(knownFroms).default('map'),
   /** Opening hours in the OpenStreetMap syntax; empty when unknown. */
-  hours: z.string().max(200).default(''),
+  hours: text(200).default(''),
   /** What is known of this very place: class → chance that it is there. */
-  stocks: z.record(z.string().max(60), z.number().min(0).max(1)).default({}),
+  stocks: z.record(text(60), z.number().min(0).max(1)).default({}),
   /** What one has posted there for oneself: class → amount. */
-  parcel: z.record(z.string().max(60), z.number().gt(0).max(10_000)).default({}),
+  parcel: z.record(text(60), z.number().gt(0).max(10_000)).default({}),
 })
 export type Service = z.infer<typeof serviceSchema>
 
 export const exitKinds = ['train', 'bus', 'ferry', 'lift'] as const
 
 export const stopSchema = z.object({
-  id: z.string().min(1).max(60),
-  name: z.string().min(1).max(120),
+  id: idSchema,
+  name: nameSchema,
   roadKm: z.number().min(0),
   offRoadM: z.number().min(0).max(100_000).default(0),
   services: z.array(serviceSchema).max(20).default([]),
@@ -47,13 +48,13 @@ export const stopSchema = z.object({
   exitWaitH: z.number().min(0).max(168).default(0),
   /** Whether a big wrench or a vice can be borrowed. */
   bigWrench: z.boolean().default(false),
-  note: z.string().max(1000).default(''),
+  note: text(1000).default(''),
 })
 export type Stop = z.infer<typeof stopSchema>
 
 /** A place of which nothing is known yet but its name and where it is. */
 export function newStop(id: string, name: string, roadKm: number, offRoadM = 0): Stop {
-  return stopSchema.parse({ id, name: name.slice(0, 120), roadKm, offRoadM })
+  return stopSchema.parse({ id, name: cutTo(name, 120), roadKm, offRoadM })
 }
 
 /**

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { text } from '../text'
 import { rideSchema } from '../ride'
 import { thingSchema } from '../bench'
 import { bikeSchema } from '../bike'
@@ -12,7 +13,7 @@ export const tripFormat = 'rag-tin.trip/3'
 
 /** The parts of a trip that are saved one by one, in the order of the work. */
 export const partSchemas = {
-  name: z.string().trim().min(1).max(120),
+  name: text(120).trim().min(1),
   road: roadSchema,
   ride: rideSchema,
   forecast: forecastSchema,

@@ -1,4 +1,5 @@
 import type { Forecast, WeatherDay } from './schema'
+import { cutTo } from '../text'
 
 /** A day of which nothing is known: dry and mild, so that it changes nothing. */
 export function mildDay(date: string): WeatherDay {
@@ -29,4 +30,4 @@ export function forgetWeather(forecast: Forecast, date: string): Forecast {
 
 const others = ({ days }: Forecast, date: string) => days.filter((day) => day.date !== date)
 const inOrder = (days: WeatherDay[]) => days.sort((a, b) => a.date.localeCompare(b.date))
-const saidBy = ({ from }: Forecast) => (from === '' || from.endsWith(byHand) ? from : from.slice(0, 100) + byHand)
+const saidBy = ({ from }: Forecast) => (from === '' || from.endsWith(byHand) ? from : cutTo(from, 100) + byHand)

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { text } from '../text'
 import { isWallClock } from '../ride'
 
 /** The weather of one day of the ride. */
@@ -16,7 +17,7 @@ export type WeatherDay = z.infer<typeof weatherDaySchema>
 /** What the weather is said to become; days that are not among them count as dry and mild. */
 export const forecastSchema = z.object({
   /** Who says so; empty when typed by hand. */
-  from: z.string().max(120).default(''),
+  from: text(120).default(''),
   days: z.array(weatherDaySchema).max(400).default([]),
 })
 export type Forecast = z.infer<typeof forecastSchema>

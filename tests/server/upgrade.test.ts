@@ -2,7 +2,7 @@ import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:f
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { migrate } from 'drizzle-orm/mysql2/migrator'
-import { createConnection } from 'mysql2/promise'
+import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { migrateDatabase } from '../../scripts/database'
 import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
@@ -20,7 +20,18 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true })
 })
 
-/** The migrations up to one of them, as an older Rag Tin had them. */
+/** The database as an older Rag Tin would have left it: with the migrations up to one of them, and nothing in it. */
+async function asOf(tag: string): Promise<Connection> {
+  const connection = await createConnection(mariadb.url)
+  await connection.query('DROP DATABASE rag_tin')
+  await connection.query('CREATE DATABASE rag_tin CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci')
+  await connection.query('USE rag_tin')
+  const { db, close } = openDatabase(mariadb.url)
+  await migrate(db, { migrationsFolder: migrationsUpTo(tag) })
+  await close()
+  return connection
+}
+
 function migrationsUpTo(tag: string): string {
   const old = join(folder, tag)
   cpSync('server/db/migrations', old, { recursive: true })
@@ -32,10 +43,7 @@ function migrationsUpTo(tag: string): string {
 }
 
 it('a trip saved before rides had dates and bikes had fasteners is there afterwards, and can be saved', async () => {
-  const old = openDatabase(mariadb.url)
-  await migrate(old.db, { migrationsFolder: migrationsUpTo('0000_begin') })
-  await old.close()
-  const connection = await createConnection(mariadb.url)
+  const connection = await asOf('0000_begin')
   await connection.query(`INSERT INTO users VALUES ('u', 'old@quern.example', 'Old', 'x', NOW())`)
   await connection.query(
     `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('t', 'u', 'Of old', NOW(), NOW())`,
@@ -89,14 +97,10 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
 })
 
 it('nights that were settled before they held on to stops come to lie at theirs; a start in a year nobody meant is none', async () => {
-  await migrateDatabase(mariadb.url)
-  const connection = await createConnection(mariadb.url)
-  // Back to how it was before: nights have no stop, and a start may lie in any year.
-  await connection.query('DELETE FROM __drizzle_migrations ORDER BY created_at DESC LIMIT 2')
-  await connection.query('ALTER TABLE nights DROP COLUMN stop_id')
+  const connection = await asOf('0005_saves')
   await connection.query(`INSERT INTO users VALUES ('n', 'night@quern.example', 'Night', 'x', NOW())`)
   await connection.query(
-    `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('n', 'n', 'Nights', NOW(), NOW())`,
+    `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('n', 'n', 'Nights', NOW(), NOW()), ('t', 'n', 'Another', NOW(), NOW())`,
   )
   await connection.query(`INSERT INTO stops (trip_id, id, position, name, road_km, off_road_m, note) VALUES
     ('n', 'a', 0, 'A', 10, 0, ''), ('n', 'b', 1, 'B', 11.5, 0, ''), ('t', 'c', 0, 'Of another trip', 30, 0, '')`)
@@ -115,4 +119,36 @@ it('nights that were settled before they held on to stops come to lie at theirs;
     { id: 'y', roadKm: 30, stop: null, nights: 2 },
   ])
   await close()
+})
+
+it('text that no document can hold is mended, and all text is exact', async () => {
+  const connection = await asOf('0007_likely_starts')
+  await connection.query(`INSERT INTO users VALUES ('e', 'exact@quern.example', 'Exact', 'x', NOW())`)
+  await connection.query(
+    `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('e', 'e', 'A\\0B', NOW(), NOW())`,
+  )
+  await connection.query(
+    `INSERT INTO stops (trip_id, id, position, name, road_km, off_road_m, note) VALUES ('e', 's', 0, ?, 0, 0, ?)`,
+    ['Bell\u0007 inn', 'two\nlines\tand\u001f more'],
+  )
+  const passport = {
+    tyres: { front: { size: '40-406' }, rear: { size: '40-406' } },
+    storage: [{ name: 'Half \ud83d, NUL \0, path C:\\u0000\\b', volumeMl: 500, longestMm: 200 }],
+  }
+  await connection.query(`INSERT INTO bikes VALUES ('e', 'b', 0, 'Bike', ?)`, [JSON.stringify(passport)])
+  await migrateDatabase(mariadb.url)
+
+  const { db, close } = openDatabase(mariadb.url)
+  const { trip } = await readTripDocument(db, 'e', 'e')
+  await close()
+  expect(trip.name).toBe('AB')
+  expect(trip.stops[0]).toMatchObject({ name: 'Bell inn', note: 'two\nlines\tand more' })
+  expect(trip.bikes[0]?.storage[0]?.name).toBe('Half , NUL , path C:\\u0000\\b')
+  const [columns] = await connection.query<RowDataPacket[]>(
+    `SELECT table_name, column_name FROM information_schema.columns
+     WHERE table_schema = DATABASE() AND table_name <> '__drizzle_migrations'
+     AND collation_name IS NOT NULL AND collation_name <> 'utf8mb4_nopad_bin'`,
+  )
+  await connection.end()
+  expect(columns).toEqual([])
 })
