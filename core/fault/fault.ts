@@ -5,10 +5,11 @@
 export class Fault extends Error {
   constructor(
     readonly where: string,
-    readonly found: string,
+    /** Null where it is nobody's business. */
+    readonly found: string | null,
     readonly expected: string,
   ) {
-    super(`${where}: ${found}; expected ${expected}`)
+    super(`${where}: ${found === null ? '' : `${found}; `}expected ${expected}`)
     this.name = 'Fault'
   }
 }

@@ -26,18 +26,26 @@ function valueInWords(value: unknown): string {
   return text.length > 60 ? `${text.slice(0, 57)}…` : text
 }
 
+/** How much a fault says of the value itself. */
+export type Showing = 'what was found' | 'where'
+
 /**
  * Checks a value against a schema.
  *
+ * @param showing `where` keeps what was found out of the faults: it may be a password
  * @returns the parsed value, with defaults filled in
  * @throws Faults, one for each thing wrong, each saying where, what and what was expected
  */
-export function checkAgainst<S extends z.ZodType>(schema: S, input: unknown): z.output<S> {
+export function checkAgainst<S extends z.ZodType>(
+  schema: S,
+  input: unknown,
+  showing: Showing = 'what was found',
+): z.output<S> {
   const result = schema.safeParse(input)
   if (result.success) return result.data
   throw new Faults(
     result.error.issues.slice(0, 20).map((issue) => {
-      const found = valueInWords(valueAtPath(input, issue.path))
+      const found = showing === 'where' ? null : valueInWords(valueAtPath(input, issue.path))
       return new Fault(pathInWords(issue.path), found, expectedInWords(issue))
     }),
   )

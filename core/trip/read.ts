@@ -74,9 +74,16 @@ export function readTripText(text: string, reference: Reference): Trip {
   return readTrip(input, reference)
 }
 
-/** Every fault in an error thrown by reading, as single lines for people. */
+/** So many faults are told of at a time; nobody reads more. */
+const mostFaults = 20
+
+/** The faults in an error thrown by reading, as single lines for people: the first of them, and how many more. */
 export function faultLines(error: unknown): string[] | undefined {
-  if (error instanceof Faults) return error.faults.map((fault) => fault.message)
+  if (error instanceof Faults) {
+    const lines = error.faults.slice(0, mostFaults).map((fault) => fault.message)
+    const more = error.faults.length - lines.length
+    return more > 0 ? [...lines, `and ${more} more`] : lines
+  }
   if (error instanceof Fault) return [error.message]
   return undefined
 }

@@ -1,11 +1,12 @@
 import { addPerson } from '../accounts/people'
 import { signUpSchema } from '../accounts/schema'
-import { answering, bodyOf } from '../http/answers'
+import { answering } from '../http/answers'
+import { bodyOf } from '../http/body'
 import { database } from '../http/database'
 
 /** Sign up. */
 export default answering(async (event) => {
-  const { name, email, password } = await bodyOf(event, signUpSchema)
+  const { name, email, password } = await bodyOf(event, signUpSchema, 'where')
   const person = await addPerson(database(), { name, email, passwordHash: await hashPassword(password) })
   if (!person) {
     throw createError({

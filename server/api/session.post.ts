@@ -1,12 +1,13 @@
 import { findPerson } from '../accounts/people'
 import { signInSchema } from '../accounts/schema'
 import { forgetFailures, maySignIn, noteFailure, signInLimit } from '../accounts/sign-in-limit'
-import { answering, bodyOf } from '../http/answers'
+import { answering } from '../http/answers'
+import { bodyOf } from '../http/body'
 import { database } from '../http/database'
 
 /** Sign in. The answer is the same for a wrong address and a wrong password. */
 export default answering(async (event) => {
-  const { email, password } = await bodyOf(event, signInSchema)
+  const { email, password } = await bodyOf(event, signInSchema, 'where')
   const address = getRequestIP(event) ?? 'unknown'
   const db = database()
   if (!(await maySignIn(db, email, address))) {

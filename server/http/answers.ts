@@ -1,23 +1,6 @@
 import { getRequestURL, type H3Event } from 'h3'
-import type { z } from 'zod'
-import { checkAgainst } from '../../core/fault'
 import { faultLines } from '../../core/trip'
 import { NoSuchTrip, SavedMeanwhile } from '../db/trips'
-
-/** Reads a request's JSON body against a schema; whatever does not fit is a Fault. */
-export async function bodyOf<S extends z.ZodType>(event: H3Event, schema: S): Promise<z.output<S>> {
-  let body: unknown
-  try {
-    body = await readBody(event)
-  } catch {
-    throw createError({
-      statusCode: 400,
-      statusMessage: 'Bad Request',
-      data: { lines: ['the request: not JSON; expected JSON'] },
-    })
-  }
-  return checkAgainst(schema, body)
-}
 
 /** Turns what the core and the database say into answers a browser understands. */
 export function answering<T>(handler: (event: H3Event) => Promise<T>) {

@@ -1,7 +1,9 @@
 import { z } from 'zod'
+import { checkAgainst } from '../../../../core/fault'
 import { partNames, revisionSchema } from '../../../../core/trip'
 import { saveParts } from '../../../db/trips'
-import { answering, bodyOf, personOf, tripIdOf } from '../../../http/answers'
+import { answering, personOf, tripIdOf } from '../../../http/answers'
+import { bytesOf, jsonOf, mostBytes } from '../../../http/body'
 import { database } from '../../../http/database'
 
 const changesSchema = z.object({
@@ -15,6 +17,6 @@ const changesSchema = z.object({
 /** Saves some parts of a trip, all or none; 409 when one was saved elsewhere since it was read. */
 export default answering(async (event) => {
   const ownerId = await personOf(event)
-  const { save, changes } = await bodyOf(event, changesSchema)
+  const { save, changes } = checkAgainst(changesSchema, jsonOf(await bytesOf(event, mostBytes.trip)))
   return saveParts(database(), ownerId, tripIdOf(event), save.toLowerCase(), changes)
 })
