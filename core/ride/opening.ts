@@ -51,6 +51,11 @@ function byDay(tidy: string): string {
   )
 }
 
+/** Empty rules before the first one: they say nothing, and the library would try all ways to take them apart. */
+const nothingYet = /^[\s;]+/
+/** A year beyond all calendars, up to which the library would count. */
+const beyondCalendars = /\d{5}/
+
 /**
  * Reads opening hours in the OpenStreetMap syntax
  * (https://wiki.openstreetmap.org/wiki/Key:opening_hours/specification), with
@@ -58,8 +63,11 @@ function byDay(tidy: string): string {
  *
  * @returns the opening, or what could not be understood, in words; hours that could mean two things are not guessed at
  */
-export function readOpening(text: string, locality: Locality): Opening | Unreadable {
+export function readOpening(given: string, locality: Locality): Opening | Unreadable {
   const { lat, lon, country } = locality
+  const text = given.replace(nothingYet, '')
+  if (text === '') return { error: 'there is nothing to read', guesses: [] }
+  if (beyondCalendars.test(text)) return { error: 'a number in it has more than four digits', guesses: [] }
   // The library knows school holidays by region only, and complains to the console instead of saying so.
   if (/SH/.test(text)) return { error: 'school holidays depend on the region, which nobody can set here', guesses: [] }
   if (/PH/.test(text)) {

@@ -81,6 +81,18 @@ describe('a shop that is asked', () => {
     expect(nowhere.body.data.lines[0]).toContain('a stop of the trip that has this service')
     expect((await ask({ stop: 'ferrow' })).status).toBe(422)
   })
+  it('answers whatever its hours say, and holds nobody up', async () => {
+    for (const hours of [' '.repeat(30), `${' '.repeat(40)}Mo-Fr 08:00-17:00`, `${'; '.repeat(40)}x`]) {
+      const stops = detailed().stops.map((stop) => ({
+        ...stop,
+        services: stop.services.map((service) => ({ ...service, hours })),
+      }))
+      const id = await maren.newTrip({ ...detailed(), stops })
+      const question = { stop: 'ferrow', kind: 'bike-shop', classId: 'chain-12' }
+      const answer = await maren.ask('POST', `/api/trips/${id}/counter`, question)
+      expect(counterAnswerSchema.safeParse(answer.body).success).toBe(true)
+    }
+  })
 })
 
 describe('the weather that is asked for', () => {
