@@ -1,4 +1,27 @@
+import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
+import { build } from 'esbuild'
+
+interface Emitting {
+  emitFile(file: { type: 'asset'; fileName: string; source: Uint8Array }): string
+}
+
+/** The server's threads have a file of their own beside the server's, with nothing of the server in it. */
+const threadFile = {
+  name: 'thread-file',
+  async buildStart(this: Emitting) {
+    const { outputFiles } = await build({
+      entryPoints: [fileURLToPath(new URL('server/threads/worker.ts', import.meta.url))],
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      // Packages written in CommonJS ask for Node.js's own by `require`.
+      banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+      write: false,
+    })
+    for (const { contents } of outputFiles) this.emitFile({ type: 'asset', fileName: 'thread.mjs', source: contents })
+  },
+}
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -16,6 +39,7 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     optimizeDeps: { exclude: ['highs'] },
   },
+  nitro: { rollupConfig: { plugins: [threadFile] } },
   app: {
     head: {
       title: 'Rag Tin',

@@ -4,6 +4,7 @@ import { demoTrip } from '../catalogue/demo'
 import { readTrip } from '../core/trip'
 import { addPerson, findPerson } from '../server/accounts/people'
 import { openDatabase } from '../server/db/connection'
+import { keptParts } from '../server/db/kept'
 import { createTrip, listTrips } from '../server/db/trips'
 
 /** Brings the tables of a database to what this version needs. */
@@ -24,7 +25,7 @@ export async function seedDemo(url: string): Promise<void> {
   try {
     const person = (await findPerson(db, demoPerson.email)) ?? (await addPerson(db, demoPerson))
     if (person && (await listTrips(db, person.id)).length === 0) {
-      await createTrip(db, person.id, readTrip(demoTrip(), catalogue))
+      await createTrip(db, person.id, keptParts(readTrip(demoTrip(), catalogue)))
     }
   } finally {
     await close()

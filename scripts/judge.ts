@@ -11,6 +11,7 @@ const chapters: Readonly<Record<string, string>> = {
   'sessions 2': 'Sessions of two browsers',
   kills: 'Servers killed and stalled',
   hostile: 'What makes no sense',
+  long: 'As long as trips may be',
   load: 'Many at a time',
 }
 

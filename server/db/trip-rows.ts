@@ -1,25 +1,36 @@
-import { and, asc, eq, notInArray } from 'drizzle-orm'
+import { and, asc, eq, inArray, notInArray } from 'drizzle-orm'
 import type { AnyMySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core'
 import { bikeSchema } from '../../core/bike'
 import { riderSchema } from '../../core/crew'
-import { kmAlong, roadSchema, type Road } from '../../core/road'
+import { roadSchema, type Road } from '../../core/road'
 import { thingSchema } from '../../core/bench'
 import { rideSchema } from '../../core/ride'
-import { stopSchema } from '../../core/supply'
+import { stopSchema, type Stop } from '../../core/supply'
 import { forecastSchema } from '../../core/weather'
-import { bikeFrom1, dialsSchema, thingFrom1, type PartName, type Trip } from '../../core/trip'
+import { bikeFrom1, dialsSchema, thingFrom1, type PartName } from '../../core/trip'
 import { catalogue } from '../../catalogue'
 import type { Connection } from './connection'
+import type { KeptParts } from './kept'
 import * as t from './schema'
 
 /**
  * The one place where a trip document is taken apart into rows and put
  * together again. Each part has a reader and a writer.
  */
-type Readers = { [P in PartName]: (db: Connection, tripId: string) => Promise<Trip[P]> }
-type Writers = { [P in PartName]: (db: Connection, tripId: string, value: Trip[P]) => Promise<void> }
+type Readers = { [P in PartName]: (db: Connection, tripId: string) => Promise<KeptParts[P]> }
+type Writers = { [P in PartName]: (db: Connection, tripId: string, value: KeptParts[P]) => Promise<void> }
 
-const rowsOf = <T>(rows: readonly T[], belongs: (row: T) => boolean) => rows.filter(belongs)
+/** Rows by what they belong to, in their order. */
+function grouped<T>(rows: readonly T[], belongsTo: (row: T) => string): (key: string) => readonly T[] {
+  const groups = new Map<string, T[]>()
+  for (const row of rows) {
+    const key = belongsTo(row)
+    const group = groups.get(key)
+    if (group) group.push(row)
+    else groups.set(key, [row])
+  }
+  return (key) => groups.get(key) ?? []
+}
 
 export const readPart: Readers = {
   async name(db, tripId) {
@@ -29,11 +40,12 @@ export const readPart: Readers = {
 
   async road(db, tripId) {
     const [road] = await db.select().from(t.roads).where(eq(t.roads.tripId, tripId))
-    return roadSchema.parse({
+    return {
       name: road?.name ?? '',
-      points: JSON.parse(road?.points ?? '[]'),
       stretches: await readStretches(db, tripId),
-    })
+      points: road?.points ?? '[]',
+      lengthKm: road?.lengthKm ?? 0,
+    }
   },
 
   async ride(db, tripId) {
@@ -50,28 +62,11 @@ export const readPart: Readers = {
   },
 
   async stops(db, tripId) {
-    const [stops, services, stocks, parcels] = [
-      await db.select().from(t.stops).where(eq(t.stops.tripId, tripId)).orderBy(asc(t.stops.position)),
-      await db.select().from(t.services).where(eq(t.services.tripId, tripId)).orderBy(asc(t.services.position)),
-      await db.select().from(t.serviceStocks).where(eq(t.serviceStocks.tripId, tripId)),
-      await db.select().from(t.serviceParcels).where(eq(t.serviceParcels.tripId, tripId)),
-    ]
-    const ofService = (stopId: string, position: number) => (row: { stopId: string; position: number }) =>
-      row.stopId === stopId && row.position === position
-    return stops.map((stop) =>
-      stopSchema.parse({
-        ...stop,
-        services: rowsOf(services, (service) => service.stopId === stop.id).map((service) => ({
-          ...service,
-          stocks: Object.fromEntries(
-            rowsOf(stocks, ofService(stop.id, service.position)).map((row) => [row.supplyClass, row.chance]),
-          ),
-          parcel: Object.fromEntries(
-            rowsOf(parcels, ofService(stop.id, service.position)).map((row) => [row.supplyClass, row.amount]),
-          ),
-        })),
-      }),
-    )
+    const stops = await db.select().from(t.stops).where(eq(t.stops.tripId, tripId)).orderBy(asc(t.stops.position))
+    const read: Stop[] = []
+    for (let i = 0; i < stops.length; i += stopsAtATime)
+      read.push(...(await withServices(db, tripId, stops.slice(i, i + stopsAtATime))))
+    return read
   },
 
   async bikes(db, tripId) {
@@ -84,12 +79,11 @@ export const readPart: Readers = {
   async crew(db, tripId) {
     const riders = await db.select().from(t.riders).where(eq(t.riders.tripId, tripId)).orderBy(asc(t.riders.position))
     const skills = await db.select().from(t.riderSkills).where(eq(t.riderSkills.tripId, tripId))
+    const skillsOf = grouped(skills, ({ riderId }) => riderId)
     return riders.map((rider) =>
       riderSchema.parse({
         ...rider,
-        skills: Object.fromEntries(
-          rowsOf(skills, (skill) => skill.riderId === rider.id).map(({ technique, level }) => [technique, level]),
-        ),
+        skills: Object.fromEntries(skillsOf(rider.id).map(({ technique, level }) => [technique, level])),
       }),
     )
   },
@@ -104,6 +98,10 @@ export const readPart: Readers = {
         .orderBy(asc(t.thingFunctions.position)),
       await db.select().from(t.thingUnits).where(eq(t.thingUnits.tripId, tripId)),
     ]
+    const [functionsOf, unitsOf] = [
+      grouped(functions, ({ thingId }) => thingId),
+      grouped(units, ({ thingId }) => thingId),
+    ]
     return things.map(({ build, ...thing }) =>
       thingSchema.parse(
         thingFrom1(
@@ -112,10 +110,8 @@ export const readPart: Readers = {
             ...(build !== null && JSON.parse(build)),
             from: thing.takenFrom,
             pin: thing.pinMin === null ? null : { min: thing.pinMin, max: thing.pinMax },
-            provides: rowsOf(functions, (row) => row.thingId === thing.id).map((row) => row.toolFunction),
-            units: Object.fromEntries(
-              rowsOf(units, (row) => row.thingId === thing.id).map((row) => [row.supplyClass, row.amount]),
-            ),
+            provides: functionsOf(thing.id).map((row) => row.toolFunction),
+            units: Object.fromEntries(unitsOf(thing.id).map((row) => [row.supplyClass, row.amount])),
           },
           catalogue,
         ),
@@ -134,8 +130,7 @@ export const writePart: Writers = {
     await db.update(t.trips).set({ name }).where(eq(t.trips.id, tripId))
   },
 
-  async road(db, tripId, road) {
-    const row = { name: road.name, points: JSON.stringify(road.points), lengthKm: lengthOf(road) }
+  async road(db, tripId, { stretches, ...row }) {
     await db
       .insert(t.roads)
       .values({ tripId, ...row })
@@ -144,7 +139,7 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.stretches,
-      road.stretches.map((stretch, position) => ({ tripId, position, ...stretch })),
+      stretches.map((stretch, position) => ({ tripId, position, ...stretch })),
     )
   },
 
@@ -280,23 +275,6 @@ export const writePart: Writers = {
   },
 }
 
-/** Everything but the line of the road, which is long and seldom needed. */
-export async function readRoadWithoutLine(db: Connection, tripId: string): Promise<{ road: Road; lengthKm: number }> {
-  const [row] = await db
-    .select({ name: t.roads.name, lengthKm: t.roads.lengthKm })
-    .from(t.roads)
-    .where(eq(t.roads.tripId, tripId))
-  return {
-    road: { name: row?.name ?? '', points: [], stretches: await readStretches(db, tripId) },
-    lengthKm: row?.lengthKm ?? 0,
-  }
-}
-
-export function lengthOf(road: Road): number {
-  const km = kmAlong(road.points)
-  return km.length > 0 ? km[km.length - 1]! : 0
-}
-
 async function readStretches(db: Connection, tripId: string): Promise<Road['stretches']> {
   const rows = await db
     .select()
@@ -306,8 +284,41 @@ async function readStretches(db: Connection, tripId: string): Promise<Road['stre
   return roadSchema.shape.stretches.parse(rows)
 }
 
+/** So many stops are read in one go, with thousands of services perhaps; others get their turn between. */
+const stopsAtATime = 50
+
+async function withServices(
+  db: Connection,
+  tripId: string,
+  stops: readonly (typeof t.stops.$inferSelect)[],
+): Promise<Stop[]> {
+  const ids = stops.map(({ id }) => id)
+  const ofThese = (table: { tripId: AnyMySqlColumn; stopId: AnyMySqlColumn }) =>
+    and(eq(table.tripId, tripId), inArray(table.stopId, ids))
+  const serviceOf = ({ stopId, position }: { stopId: string; position: number }) => `${position} ${stopId}`
+  const servicesOf = grouped(
+    await db.select().from(t.services).where(ofThese(t.services)).orderBy(asc(t.services.position)),
+    ({ stopId }) => stopId,
+  )
+  const stocksOf = grouped(await db.select().from(t.serviceStocks).where(ofThese(t.serviceStocks)), serviceOf)
+  const parcelsOf = grouped(await db.select().from(t.serviceParcels).where(ofThese(t.serviceParcels)), serviceOf)
+  return stops.map((stop) =>
+    stopSchema.parse({
+      ...stop,
+      services: servicesOf(stop.id).map((service) => ({
+        ...service,
+        stocks: Object.fromEntries(stocksOf(serviceOf(service)).map((row) => [row.supplyClass, row.chance])),
+        parcel: Object.fromEntries(parcelsOf(serviceOf(service)).map((row) => [row.supplyClass, row.amount])),
+      })),
+    }),
+  )
+}
+
+/** So many rows go in at a time: others get their turn between, and no statement grows without end. */
+const rowsAtATime = 200
+
 async function insertAll<T extends MySqlTable>(db: Connection, table: T, rows: T['$inferInsert'][]): Promise<void> {
-  if (rows.length > 0) await db.insert(table).values(rows)
+  for (let i = 0; i < rows.length; i += rowsAtATime) await db.insert(table).values(rows.slice(i, i + rowsAtATime))
 }
 
 async function deleteOthers(

@@ -1,24 +1,23 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm'
 import { z } from 'zod'
-import { checkAgainst } from '../../core/fault'
 import {
   checkReferences,
   partNames,
-  partSchemas,
   revisionSchema,
   sameRevision,
-  tripFormat,
   type PartName,
   type Revision,
   type Revisions,
-  type Trip,
 } from '../../core/trip'
 import { catalogue } from '../../catalogue'
+import { Refusal } from '../refusal'
 import type { Connection, Database } from './connection'
+import { tripWithoutLine, type KeptParts, type PartChange } from './kept'
+import { readLately, readTrip, type ReadTrip } from './read'
 import { partVersions, roads, saves, things, trips } from './schema'
 import { allOrNothing } from './transaction'
-import { lengthOf, readPart, readRoadWithoutLine, writePart } from './trip-rows'
+import { writePart } from './trip-rows'
 
 /** The trip is not there for this person: another's, or none at all. */
 export class NoSuchTrip extends Error {}
@@ -28,13 +27,6 @@ export class SavedMeanwhile extends Error {
   constructor(readonly parts: readonly PartName[]) {
     super(`saved elsewhere meanwhile: ${parts.join(', ')}`)
   }
-}
-
-/** One part of a trip as it shall be, and the revision it was changed from. */
-export interface PartChange {
-  readonly part: PartName
-  readonly base: Revision
-  readonly value: unknown
 }
 
 /** What a save made, and how all parts stand now. */
@@ -62,46 +54,39 @@ export async function listTrips(db: Database, ownerId: string) {
     .orderBy(desc(trips.updatedAt), asc(trips.name))
 }
 
-/** Writes a checked trip document as a new trip. */
-export async function createTrip(db: Database, ownerId: string, trip: Trip): Promise<string> {
+/** Writes the checked parts of a trip as a new trip. */
+export async function createTrip(db: Database, ownerId: string, parts: KeptParts): Promise<string> {
   const id = randomUUID()
   const now = new Date()
   await allOrNothing(db, async (tx) => {
-    await tx.insert(trips).values({ id, ownerId, name: trip.name, createdAt: now, updatedAt: now })
+    await tx.insert(trips).values({ id, ownerId, name: parts.name, createdAt: now, updatedAt: now })
     await tx.insert(partVersions).values(partNames.map((part) => ({ tripId: id, part, version: 1, savedAt: now })))
-    for (const part of partNames) await write(tx, id, part, trip[part])
+    for (const part of partNames) await write(tx, id, part, parts[part])
   })
   return id
 }
 
-/** A whole trip document with the version of each part. */
-export async function readTripDocument(
+/** A whole trip, with the revision of each part. */
+export async function readWholeTrip(
   db: Database,
   ownerId: string,
   tripId: string,
-): Promise<{ trip: Trip; revisions: Revisions }> {
+): Promise<ReadTrip & { readonly revisions: Revisions }> {
+  const revisions = await revisionsOf(db, ownerId, tripId)
+  const read = readLately(tripId, revisions)
+  if (read) return { ...read, revisions }
   return db.transaction(
     async (tx) => {
-      await ownTrip(tx, ownerId, tripId, false)
-      const { lengthKm: _, ...parts } = await readAllButRoad(tx, tripId)
-      return {
-        trip: { format: tripFormat, ...parts, road: await readPart.road(tx, tripId) },
-        revisions: await revisionsOf(tx, tripId),
-      }
+      const now = await revisionsOf(tx, ownerId, tripId)
+      return { ...(await readTrip(tx, tripId, now)), revisions: now }
     },
     { isolationLevel: 'repeatable read', accessMode: 'read only' },
   )
 }
 
 /** How each part of a trip stands, without the trip. */
-export async function readRevisions(db: Database, ownerId: string, tripId: string): Promise<Revisions> {
-  return db.transaction(
-    async (tx) => {
-      await ownTrip(tx, ownerId, tripId, false)
-      return revisionsOf(tx, tripId)
-    },
-    { isolationLevel: 'repeatable read', accessMode: 'read only' },
-  )
+export function readRevisions(db: Database, ownerId: string, tripId: string): Promise<Revisions> {
+  return revisionsOf(db, ownerId, tripId)
 }
 
 /**
@@ -109,7 +94,7 @@ export async function readRevisions(db: Database, ownerId: string, tripId: strin
  * of the first time.
  *
  * @param save the name of this save
- * @throws NoSuchTrip, SavedMeanwhile, or Faults when the trip would not hold together
+ * @throws NoSuchTrip, SavedMeanwhile, or Refusal or Faults when the trip would not hold together
  */
 export async function saveParts(
   db: Database,
@@ -119,28 +104,23 @@ export async function saveParts(
   changes: readonly PartChange[],
 ): Promise<Saved> {
   return allOrNothing(db, async (tx) => {
-    await ownTrip(tx, ownerId, tripId, true)
-    const revisions = await revisionsOf(tx, tripId)
+    await lockTrip(tx, ownerId, tripId)
+    const revisions = await revisionsOf(tx, ownerId, tripId)
     // What was done once is not refused by what has become stricter since: the device would take it for not done.
     const done = await madeBy(tx, tripId, save)
     if (done) return { made: done, revisions }
-    const values = changes.map(({ part, value }) => ({ part, value: checkPart(part, value) }))
+    const values = takeValues(changes)
     const stale = changes.filter(({ part, base }) => !sameRevision(revisions[part], base))
     if (stale.length > 0) throw new SavedMeanwhile(stale.map(({ part }) => part))
 
     const now = new Date()
-    const { lengthKm, ...current } = await readAllButRoad(tx, tripId)
-    const next: Trip = {
-      format: tripFormat,
-      ...current,
-      ...Object.fromEntries(values.map(({ part, value }) => [part, value])),
-    }
-    const newRoad = values.some(({ part }) => part === 'road')
-    checkReferences(next, newRoad ? lengthOf(next.road) : lengthKm, catalogue)
+    const { parts: current } = await readTrip(tx, tripId, revisions)
+    const next: KeptParts = { ...current, ...values }
+    checkReferences(tripWithoutLine(next), next.road.lengthKm, catalogue)
 
     const made: Partial<Record<PartName, Revision>> = {}
     // In the order of the work, so that what is pointed at is there before what points at it.
-    for (const part of partNames.filter((name) => values.some((value) => value.part === name))) {
+    for (const part of partNames.filter((name) => name in values)) {
       await write(tx, tripId, part, next[part])
       const revision = { number: revisions[part].number + 1, save }
       made[part] = revision
@@ -170,39 +150,31 @@ export async function setDeleted(db: Database, ownerId: string, tripId: string, 
     .where(eq(trips.id, tripId))
 }
 
-async function ownTrip(db: Connection, ownerId: string, tripId: string, lock: boolean): Promise<void> {
-  const query = db
-    .select({ id: trips.id })
-    .from(trips)
-    .where(and(eq(trips.id, tripId), eq(trips.ownerId, ownerId), isNull(trips.deletedAt)))
-  const [row] = await (lock ? query.for('update') : query)
+/** The values of changes that can all be taken. @throws Refusal where one cannot */
+function takeValues(changes: readonly PartChange[]): Partial<KeptParts> {
+  const faults = changes.flatMap((change) => ('faults' in change ? change.faults : []))
+  if (faults.length > 0) throw new Refusal(faults)
+  return Object.fromEntries(changes.flatMap((change) => ('value' in change ? [[change.part, change.value]] : [])))
+}
+
+const ownTrip = (ownerId: string, tripId: string) =>
+  and(eq(trips.id, tripId), eq(trips.ownerId, ownerId), isNull(trips.deletedAt))
+
+/** Keeps other writers from a trip until the transaction ends. */
+async function lockTrip(tx: Connection, ownerId: string, tripId: string): Promise<void> {
+  const [row] = await tx.select({ id: trips.id }).from(trips).where(ownTrip(ownerId, tripId)).for('update')
   if (!row) throw new NoSuchTrip()
 }
 
-function checkPart(part: PartName, value: unknown): Trip[PartName] {
-  // Wrapped, so that a fault says which part it is in: "bench[3].massG".
-  return checkAgainst(z.object({ [part]: partSchemas[part] }), { [part]: value })[part]!
-}
-
-async function readAllButRoad(db: Connection, tripId: string) {
-  const { road, lengthKm } = await readRoadWithoutLine(db, tripId)
-  return {
-    road,
-    lengthKm,
-    name: await readPart.name(db, tripId),
-    ride: await readPart.ride(db, tripId),
-    forecast: await readPart.forecast(db, tripId),
-    stops: await readPart.stops(db, tripId),
-    bikes: await readPart.bikes(db, tripId),
-    crew: await readPart.crew(db, tripId),
-    bench: await readPart.bench(db, tripId),
-    dials: await readPart.dials(db, tripId),
-  }
-}
-
-async function revisionsOf(db: Connection, tripId: string): Promise<Revisions> {
-  const rows = await db.select().from(partVersions).where(eq(partVersions.tripId, tripId))
-  const revisions = new Map(rows.map(({ part, version, save }) => [part, { number: version, save }]))
+/** @throws NoSuchTrip where there is none of this person's */
+async function revisionsOf(db: Connection, ownerId: string, tripId: string): Promise<Revisions> {
+  const rows = await db
+    .select({ part: partVersions.part, number: partVersions.version, save: partVersions.save })
+    .from(trips)
+    .leftJoin(partVersions, eq(partVersions.tripId, trips.id))
+    .where(ownTrip(ownerId, tripId))
+  if (rows.length === 0) throw new NoSuchTrip()
+  const revisions = new Map(rows.map(({ part, number, save }) => [part, { number: number ?? 0, save: save ?? '' }]))
   return Object.fromEntries(partNames.map((part) => [part, revisions.get(part) ?? { number: 0, save: '' }])) as Record<
     PartName,
     Revision
@@ -217,6 +189,6 @@ async function madeBy(db: Connection, tripId: string, save: string): Promise<Sav
   return row && madeSchema.parse(JSON.parse(row.made))
 }
 
-function write<P extends PartName>(db: Connection, tripId: string, part: P, value: Trip[P]): Promise<void> {
+function write<P extends PartName>(db: Connection, tripId: string, part: P, value: KeptParts[P]): Promise<void> {
   return writePart[part](db, tripId, value)
 }

@@ -1,6 +1,8 @@
 import { getRequestURL, type H3Event } from 'h3'
 import { faultLines } from '../../core/trip'
 import { NoSuchTrip, SavedMeanwhile } from '../db/trips'
+import { Refusal } from '../refusal'
+import { TooBusy } from '../threads/pool'
 
 /** Turns what the core and the database say into answers a browser understands. */
 export function answering<T>(handler: (event: H3Event) => Promise<T>) {
@@ -8,7 +10,7 @@ export function answering<T>(handler: (event: H3Event) => Promise<T>) {
     try {
       return await handler(event)
     } catch (error) {
-      const lines = faultLines(error)
+      const lines = error instanceof Refusal ? error.lines : faultLines(error)
       if (lines) throw createError({ statusCode: 422, statusMessage: 'Unprocessable Content', data: { lines } })
       if (error instanceof NoSuchTrip) {
         throw createError({ statusCode: 404, statusMessage: 'Not Found', data: { lines: ['There is no such trip.'] } })
@@ -18,6 +20,14 @@ export function answering<T>(handler: (event: H3Event) => Promise<T>) {
           statusCode: 409,
           statusMessage: 'Conflict',
           data: { lines: [error.message] },
+        })
+      }
+      if (error instanceof TooBusy) {
+        setHeader(event, 'retry-after', 5)
+        throw createError({
+          statusCode: 503,
+          statusMessage: 'Service Unavailable',
+          data: { lines: ['Too much is being worked on at the same time; try again in a moment.'] },
         })
       }
       throw error

@@ -1,5 +1,9 @@
 import { closeDatabase } from '../http/database'
+import { closePool } from '../threads/pool'
 
 export default defineNitroPlugin((nitro) => {
-  nitro.hooks.hook('close', closeDatabase)
+  nitro.hooks.hook('close', async () => {
+    await closePool()
+    await closeDatabase()
+  })
 })

@@ -88,7 +88,7 @@ describe('requests that make no sense', () => {
     const json = { 'content-type': 'application/json' }
     const renamed = { part: 'name', base: { number: 1, save: '' }, value: 'x' }
     const cases: [string, string, unknown, number][] = [
-      ['POST', '/api/trips', '{"format":', 400],
+      ['POST', '/api/trips', '{"format":', 422],
       ['POST', '/api/trips', [], 422],
       ['POST', '/api/trips', { ...demoTrip(), format: 'rag-tin.trip/99' }, 422],
       ['POST', '/api/account', {}, 422],

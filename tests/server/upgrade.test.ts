@@ -4,10 +4,12 @@ import { join } from 'node:path'
 import { migrate } from 'drizzle-orm/mysql2/migrator'
 import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
+import { tripSchema } from '../../core/trip'
 import { migrateDatabase } from '../../scripts/database'
 import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
-import { openDatabase } from '../../server/db/connection'
-import { readTripDocument, saveParts } from '../../server/db/trips'
+import { openDatabase, type Database } from '../../server/db/connection'
+import { partChange, tripJson } from '../../server/db/kept'
+import { readWholeTrip, saveParts } from '../../server/db/trips'
 
 let folder: string
 let mariadb: RunningMariadb
@@ -19,6 +21,12 @@ afterAll(async () => {
   await mariadb?.stop()
   rmSync(folder, { recursive: true, force: true })
 })
+
+/** A trip as it is handed out. */
+async function readDocument(db: Database, ownerId: string, tripId: string) {
+  const { json, revisions } = await readWholeTrip(db, ownerId, tripId)
+  return { trip: tripSchema.parse(JSON.parse(tripJson(json))), revisions }
+}
 
 /** The database as an older Rag Tin would have left it: with the migrations up to one of them, and nothing in it. */
 async function asOf(tag: string): Promise<Connection> {
@@ -72,7 +80,7 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
 
   await migrateDatabase(mariadb.url)
   const { db, close } = openDatabase(mariadb.url)
-  const { trip, revisions } = await readTripDocument(db, 'u', 't')
+  const { trip, revisions } = await readDocument(db, 'u', 't')
   expect(trip).toMatchObject({
     name: 'Of old',
     ride: { start: null, nights: [] },
@@ -83,16 +91,16 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
   expect(trip.bikes[0]!.fasteners.map(({ name }) => name)).toContain('Axle nuts, rear')
   expect(trip.bench).toMatchObject([{ provides: ['grip'], heads: [{ profile: 'hex', size: 5 }] }])
   const ride = { ...trip.ride, start: '2026-06-12T08:30', nights: [{ id: 'n', roadKm: 40, stop: null, nights: 2 }] }
-  await saveParts(db, 'u', 't', 'first save', [{ part: 'ride', base: { number: 1, save: '' }, value: ride }])
-  const after = await readTripDocument(db, 'u', 't')
+  await saveParts(db, 'u', 't', 'first save', [partChange('ride', { number: 1, save: '' }, ride)])
+  const after = await readDocument(db, 'u', 't')
   expect(after.trip.ride).toEqual(ride)
   expect(after.revisions.ride).toEqual({ number: 2, save: 'first save' })
   const asBegun = { number: 3, save: '' }
   await saveParts(db, 'u', 't', 'second save', [
-    { part: 'bikes', base: asBegun, value: trip.bikes },
-    { part: 'bench', base: asBegun, value: trip.bench },
+    partChange('bikes', asBegun, trip.bikes),
+    partChange('bench', asBegun, trip.bench),
   ])
-  expect((await readTripDocument(db, 'u', 't')).trip).toMatchObject({ bikes: trip.bikes, bench: trip.bench })
+  expect((await readDocument(db, 'u', 't')).trip).toMatchObject({ bikes: trip.bikes, bench: trip.bench })
   await close()
 })
 
@@ -112,7 +120,7 @@ it('nights that were settled before they held on to stops come to lie at theirs;
   await connection.end()
   await migrateDatabase(mariadb.url)
   const { db, close } = openDatabase(mariadb.url)
-  const { trip } = await readTripDocument(db, 'n', 'n')
+  const { trip } = await readDocument(db, 'n', 'n')
   expect(trip.ride.start).toBeNull()
   expect(trip.ride.nights).toEqual([
     { id: 'x', roadKm: 11.5, stop: 'b', nights: 1 },
@@ -139,7 +147,7 @@ it('text that no document can hold is mended, and all text is exact', async () =
   await migrateDatabase(mariadb.url)
 
   const { db, close } = openDatabase(mariadb.url)
-  const { trip } = await readTripDocument(db, 'e', 'e')
+  const { trip } = await readDocument(db, 'e', 'e')
   await close()
   expect(trip.name).toBe('AB')
   expect(trip.stops[0]).toMatchObject({ name: 'Bell inn', note: 'two\nlines\tand more' })

@@ -1,15 +1,14 @@
-import { readTrip } from '../../../core/trip'
-import { catalogue } from '../../../catalogue'
 import { createTrip } from '../../db/trips'
 import { answering, personOf } from '../../http/answers'
-import { bytesOf, jsonOf, mostBytes } from '../../http/body'
+import { bytesOf, mostBytes } from '../../http/body'
 import { database } from '../../http/database'
+import { doTask } from '../../threads/pool'
 
 /** A new trip from a trip document: begun afresh or imported. */
 export default answering(async (event) => {
   const ownerId = await personOf(event)
-  const document = jsonOf(await bytesOf(event, mostBytes.trip))
-  const id = await createTrip(database(), ownerId, readTrip(document, catalogue))
+  const bytes = await bytesOf(event, mostBytes.trip)
+  const id = await createTrip(database(), ownerId, await doTask('readDocument', bytes, bytes.length))
   setResponseStatus(event, 201)
   return { id }
 })

@@ -1,12 +1,13 @@
-import { readTripDocument } from '../../../db/trips'
+import { tripJson } from '../../../db/kept'
+import { readWholeTrip } from '../../../db/trips'
 import { answering, personOf, tripIdOf } from '../../../http/answers'
 import { database } from '../../../http/database'
 import { fileNameFor } from '../../../http/download'
 
 /** The trip document, to keep or to hand on. */
 export default answering(async (event) => {
-  const { trip } = await readTripDocument(database(), await personOf(event), tripIdOf(event))
+  const { parts, json } = await readWholeTrip(database(), await personOf(event), tripIdOf(event))
   setHeader(event, 'content-type', 'application/json; charset=utf-8')
-  setHeader(event, 'content-disposition', `attachment; filename="${fileNameFor(trip.name)}.rag-tin.json"`)
-  return trip
+  setHeader(event, 'content-disposition', `attachment; filename="${fileNameFor(parts.name)}.rag-tin.json"`)
+  return tripJson(json)
 })

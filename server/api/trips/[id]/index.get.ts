@@ -1,6 +1,11 @@
-import { readTripDocument } from '../../../db/trips'
+import { tripJson } from '../../../db/kept'
+import { readWholeTrip } from '../../../db/trips'
 import { answering, personOf, tripIdOf } from '../../../http/answers'
 import { database } from '../../../http/database'
 
 /** One trip with the revision of each part. */
-export default answering(async (event) => readTripDocument(database(), await personOf(event), tripIdOf(event)))
+export default answering(async (event) => {
+  const { json, revisions } = await readWholeTrip(database(), await personOf(event), tripIdOf(event))
+  setHeader(event, 'content-type', 'application/json; charset=utf-8')
+  return `{"trip":${tripJson(json)},"revisions":${JSON.stringify(revisions)}}`
+})
