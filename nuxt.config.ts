@@ -60,6 +60,9 @@ export default defineNuxtConfig({
     databaseUrl: '',
     /** The account that the demo steps in as; empty outside the demo. */
     demoEmail: '',
+    /** Proxies whose word on where a request comes from is taken: addresses and networks, with commas between. */
+    trustedProxies: '',
+    signUpsPerHour: 20,
     session: { name: 'rag-tin', password: '', maxAge: 60 * 60 * 24 * 30, cookie: { sameSite: 'lax' } },
     public: { demo: false },
   },

@@ -16,10 +16,12 @@ interface AppOptions {
   readonly databaseUrl: string
   /** The account the demo steps in as. */
   readonly demoEmail?: string
+  /** Further settings, as NUXT_… */
+  readonly settings?: Readonly<Record<string, string>>
 }
 
 /** Starts the built server and waits until it answers. */
-export async function startApp({ folder, port, databaseUrl, demoEmail }: AppOptions): Promise<RunningApp> {
+export async function startApp({ folder, port, databaseUrl, demoEmail, settings }: AppOptions): Promise<RunningApp> {
   mkdirSync(folder, { recursive: true })
   const log = join(folder, 'app.log')
   const out = openSync(log, 'a', 0o600)
@@ -33,6 +35,7 @@ export async function startApp({ folder, port, databaseUrl, demoEmail }: AppOpti
       PORT: String(port),
       NUXT_DATABASE_URL: databaseUrl,
       NUXT_SESSION_PASSWORD: secretIn(join(folder, 'session-key')),
+      ...settings,
       ...(demoEmail ? { NUXT_DEMO_EMAIL: demoEmail, NUXT_PUBLIC_DEMO: 'true' } : {}),
     },
   })

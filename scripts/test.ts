@@ -137,7 +137,14 @@ async function main(): Promise<void> {
     note({ children: [mariadb.process.pid!] })
     await migrateDatabase(mariadb.url)
     await seedDemo(mariadb.url)
-    app = await startApp({ folder, port: await anyFreePort(), databaseUrl: mariadb.url, demoEmail: demoPerson.email })
+    app = await startApp({
+      folder,
+      port: await anyFreePort(),
+      databaseUrl: mariadb.url,
+      demoEmail: demoPerson.email,
+      // Each test has people of its own.
+      settings: { NUXT_SIGN_UPS_PER_HOUR: '100000' },
+    })
     note({ children: [mariadb.process.pid!, app.process.pid!], address: app.address })
     await playwright(app.address)
   } finally {

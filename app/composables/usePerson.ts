@@ -16,7 +16,7 @@ export const usePerson = createGlobalState(() => {
   /** Asks the server who this is, and the device where it does not answer. */
   async function ask(): Promise<void> {
     try {
-      const { user } = await api<{ user?: Person }>('/api/_auth/session')
+      const { user } = await api<{ user: Person | null }>('/api/session')
       standing.value = user ? 'signed in' : 'signed out'
       if (user) person.value = { id: user.id, name: user.name, email: user.email }
     } catch {

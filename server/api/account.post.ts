@@ -1,13 +1,21 @@
-import { addPerson } from '../accounts/people'
+import { inTurn } from '../accounts/hashing'
+import { addPerson, findPerson } from '../accounts/people'
 import { signUpSchema } from '../accounts/schema'
+import { addressOf } from '../http/address'
 import { answering } from '../http/answers'
 import { bodyOf } from '../http/body'
 import { database } from '../http/database'
+import { signUpLimiter } from '../http/limiters'
+import { rememberDevice, signIn } from '../http/session'
 
 /** Sign up. */
 export default answering(async (event) => {
   const { name, email, password } = await bodyOf(event, signUpSchema, 'where')
-  const person = await addPerson(database(), { name, email, passwordHash: await hashPassword(password) })
+  await signUpLimiter().attempt(addressOf(event, useRuntimeConfig().trustedProxies))
+  // An address that is taken costs no hashing; one that is taken meanwhile is found when it is written.
+  const free = !(await findPerson(database(), email))
+  const person =
+    free && (await addPerson(database(), { name, email, passwordHash: await inTurn(() => hashPassword(password)) }))
   if (!person) {
     throw createError({
       statusCode: 409,
@@ -15,7 +23,8 @@ export default answering(async (event) => {
       data: { lines: ['This address has an account already; sign in instead.'] },
     })
   }
-  await setUserSession(event, { user: { id: person.id, name, email } })
+  await signIn(event, person)
+  await rememberDevice(event, person.id)
   setResponseStatus(event, 201)
   return { name }
 })

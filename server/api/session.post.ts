@@ -1,36 +1,35 @@
+import { inTurn } from '../accounts/hashing'
 import { findPerson } from '../accounts/people'
 import { signInSchema } from '../accounts/schema'
-import { forgetFailures, maySignIn, noteFailure, signInLimit } from '../accounts/sign-in-limit'
+import { addressOf } from '../http/address'
 import { answering } from '../http/answers'
 import { bodyOf } from '../http/body'
 import { database } from '../http/database'
+import { signInLimiter } from '../http/limiters'
+import { knownDevice, rememberDevice, signIn } from '../http/session'
 
 /** Sign in. The answer is the same for a wrong address and a wrong password. */
 export default answering(async (event) => {
   const { email, password } = await bodyOf(event, signInSchema, 'where')
-  const address = getRequestIP(event) ?? 'unknown'
-  const db = database()
-  if (!(await maySignIn(db, email, address))) {
-    setHeader(event, 'retry-after', signInLimit.minutes * 60)
-    throw createError({
-      statusCode: 429,
-      statusMessage: 'Too Many Requests',
-      data: { lines: [`Too many attempts; try again in ${signInLimit.minutes} minutes.`] },
-    })
-  }
-  const person = await findPerson(db, email)
-  const right = person && person.passwordHash !== '' && (await verifyPassword(person.passwordHash, password))
+  const person = await findPerson(database(), email)
+  const attempt = await signInLimiter.attempt(
+    email,
+    addressOf(event, useRuntimeConfig().trustedProxies),
+    await knownDevice(event, person?.id),
+  )
+  // The same work is done for an address without an account, so that time does not tell.
+  const right = await inTurn(() =>
+    person?.passwordHash ? verifyPassword(person.passwordHash, password) : hashPassword(password).then(() => false),
+  )
   if (!person || !right) {
-    // The same work is done for an address without an account, so that time does not tell.
-    if (!person) await hashPassword(password)
-    await noteFailure(db, email, address)
     throw createError({
       statusCode: 401,
       statusMessage: 'Unauthorized',
       data: { lines: ['The address or the password is wrong.'] },
     })
   }
-  await forgetFailures(db, email)
-  await setUserSession(event, { user: { id: person.id, name: person.name, email } })
+  await attempt.right()
+  await signIn(event, person)
+  await rememberDevice(event, person.id)
   return { name: person.name }
 })

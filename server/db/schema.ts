@@ -29,15 +29,17 @@ export const users = mysqlTable('users', {
   createdAt: datetime('created_at').notNull(),
 })
 
-/** Failed sign-ins, by account and by address, so that guessing can be slowed down. */
-export const signInFailures = mysqlTable(
-  'sign_in_failures',
+/** Where somebody is signed in: a cookie whose session is not here opens nothing. */
+export const sessions = mysqlTable(
+  'sessions',
   {
-    id: int('id').autoincrement().primaryKey(),
-    subject: varchar('subject', { length: 200 }).notNull(),
-    at: datetime('at', { fsp: 3 }).notNull(),
+    id: char('id', { length: 36 }).primaryKey(),
+    userId: char('user_id', { length: 36 })
+      .notNull()
+      .references(() => users.id, { onDelete: 'cascade' }),
+    createdAt: datetime('created_at').notNull(),
   },
-  (table) => [index('sign_in_failures_subject').on(table.subject, table.at)],
+  (table) => [index('sessions_user').on(table.userId)],
 )
 
 export const trips = mysqlTable(

@@ -1,8 +1,31 @@
 import { getRequestURL, type H3Event } from 'h3'
 import { faultLines } from '../../core/trip'
+import { TooManyHashes } from '../accounts/hashing'
+import { TooMany } from '../accounts/limits'
 import { NoSuchTrip, SavedMeanwhile } from '../db/trips'
 import { Refusal } from '../refusal'
 import { TooBusy } from '../threads/pool'
+
+function answer(statusCode: number, statusMessage: string, lines: readonly string[]): Error {
+  return createError({ statusCode, statusMessage, data: { lines } })
+}
+
+/** What is said of an error that is nobody's fault but of whoever asks, or passes by itself; undefined of any other. */
+function answerTo(error: unknown, event: H3Event): Error | undefined {
+  const lines = error instanceof Refusal ? error.lines : faultLines(error)
+  if (lines) return answer(422, 'Unprocessable Content', lines)
+  if (error instanceof NoSuchTrip) return answer(404, 'Not Found', ['There is no such trip.'])
+  if (error instanceof SavedMeanwhile) return answer(409, 'Conflict', [error.message])
+  if (error instanceof TooMany) {
+    setHeader(event, 'retry-after', error.seconds)
+    return answer(429, 'Too Many Requests', [error.message.replace(/^t/, 'T') + '.'])
+  }
+  if (error instanceof TooBusy || error instanceof TooManyHashes) {
+    setHeader(event, 'retry-after', 5)
+    return answer(503, 'Service Unavailable', ['Too much is being asked for at the same time; try again in a moment.'])
+  }
+  return undefined
+}
 
 /** Turns what the core and the database say into answers a browser understands. */
 export function answering<T>(handler: (event: H3Event) => Promise<T>) {
@@ -10,46 +33,9 @@ export function answering<T>(handler: (event: H3Event) => Promise<T>) {
     try {
       return await handler(event)
     } catch (error) {
-      const lines = error instanceof Refusal ? error.lines : faultLines(error)
-      if (lines) throw createError({ statusCode: 422, statusMessage: 'Unprocessable Content', data: { lines } })
-      if (error instanceof NoSuchTrip) {
-        throw createError({ statusCode: 404, statusMessage: 'Not Found', data: { lines: ['There is no such trip.'] } })
-      }
-      if (error instanceof SavedMeanwhile) {
-        throw createError({
-          statusCode: 409,
-          statusMessage: 'Conflict',
-          data: { lines: [error.message] },
-        })
-      }
-      if (error instanceof TooBusy) {
-        setHeader(event, 'retry-after', 5)
-        throw createError({
-          statusCode: 503,
-          statusMessage: 'Service Unavailable',
-          data: { lines: ['Too much is being worked on at the same time; try again in a moment.'] },
-        })
-      }
-      throw error
+      throw answerTo(error, event) ?? error
     }
   })
-}
-
-/**
- * The signed-in person's id; 401 for anybody else, and for a page of somebody who was signed in before: what they still
- * have to save is not for the one who is now.
- */
-export async function personOf(event: H3Event): Promise<string> {
-  const { user } = await requireUserSession(event)
-  const meant = getHeader(event, 'x-rag-tin-person')
-  if (meant && meant !== user.id) {
-    throw createError({
-      statusCode: 401,
-      statusMessage: 'Unauthorized',
-      data: { lines: ['Somebody else has signed in here since.'] },
-    })
-  }
-  return user.id
 }
 
 export function tripIdOf(event: H3Event): string {

@@ -4,6 +4,10 @@ declare module '#auth-utils' {
     name: string
     email: string
   }
+  interface SecureSessionData {
+    /** The session's row, which ends it when it goes. */
+    session: string
+  }
 }
 
 export {}

@@ -12,37 +12,6 @@ beforeAll(async () => {
 })
 afterAll(() => setting?.stop())
 
-const guess = (email: string, password = 'a wrong guess') =>
-  new Person(setting).ask('POST', '/api/session', { email, password })
-
-async function sql(statement: string): Promise<void> {
-  const connection = await createConnection(setting.mariadb.url)
-  await connection.query(statement)
-  await connection.end()
-}
-
-describe('guessing passwords', () => {
-  it('for many accounts from one address is stopped after thirty', async () => {
-    const statuses: number[] = []
-    for (let i = 0; i < 34; i++) statuses.push((await guess(`nobody-${i}@quern.example`)).status)
-    expect(statuses.slice(0, 30).every((status) => status === 401)).toBe(true)
-    expect(statuses.slice(30)).toEqual([429, 429, 429, 429])
-    // Not even with the right password from there, until the time is up.
-    expect((await guess('maren@quern.example', 'maren rides far')).status).toBe(429)
-  })
-
-  it('is forgotten after a quarter of an hour', async () => {
-    await sql('UPDATE sign_in_failures SET at = at - INTERVAL 16 MINUTE')
-    expect((await guess('maren@quern.example', 'maren rides far')).status).toBe(200)
-  })
-
-  it('does not tell whether there is such an account', async () => {
-    const [known, unknown] = [await guess('maren@quern.example'), await guess('nobody@quern.example')]
-    expect(known.status).toBe(unknown.status)
-    expect(known.body.data).toEqual(unknown.body.data)
-  })
-})
-
 describe('what the server sends with its pages', () => {
   it('keeps other sites and strange scripts out', async () => {
     const { headers } = await fetch(setting.app.address)

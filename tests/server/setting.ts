@@ -13,14 +13,16 @@ export class Setting {
     readonly folder: string,
     public mariadb: RunningMariadb,
     public app: RunningApp,
+    private readonly settings: Readonly<Record<string, string>>,
   ) {}
 
-  static async start(): Promise<Setting> {
+  /** @param settings of the server, beside those of the tests */
+  static async start(settings: Readonly<Record<string, string>> = {}): Promise<Setting> {
     const folder = mkdtempSync(join(tmpdir(), 'rag-tin-test-'))
     const mariadb = await startMariadb(join(folder, 'mariadb'))
     try {
       await migrateDatabase(mariadb.url)
-      return new Setting(folder, mariadb, await Setting.serve(folder, mariadb))
+      return new Setting(folder, mariadb, await Setting.serve(folder, mariadb, settings), settings)
     } catch (error) {
       // Nobody else could stop it.
       await mariadb.stop()
@@ -28,8 +30,18 @@ export class Setting {
     }
   }
 
-  private static async serve(folder: string, mariadb: RunningMariadb): Promise<RunningApp> {
-    return startApp({ folder, port: await anyFreePort(), databaseUrl: mariadb.url })
+  private static async serve(
+    folder: string,
+    mariadb: RunningMariadb,
+    settings: Readonly<Record<string, string>>,
+  ): Promise<RunningApp> {
+    return startApp({
+      folder,
+      port: await anyFreePort(),
+      databaseUrl: mariadb.url,
+      // Crowds sign up from this one machine.
+      settings: { NUXT_SIGN_UPS_PER_HOUR: '100000', ...settings },
+    })
   }
 
   /** Starts both again after one or both were killed. */
@@ -37,7 +49,7 @@ export class Setting {
     await this.app.stop()
     await this.mariadb.stop()
     this.mariadb = await startMariadb(join(this.folder, 'mariadb'))
-    this.app = await Setting.serve(this.folder, this.mariadb)
+    this.app = await Setting.serve(this.folder, this.mariadb, this.settings)
   }
 
   async stop(): Promise<void> {
@@ -62,7 +74,7 @@ export interface Answer {
 }
 
 export class Person {
-  private cookie = ''
+  private readonly jar = new Map<string, string>()
   private readonly heard = new Map<string, string>()
 
   constructor(private readonly setting: Setting) {}
@@ -71,21 +83,30 @@ export class Person {
     const answer = await fetch(`${this.setting.app.address}${path}`, {
       method,
       headers: {
-        cookie: this.cookie,
+        cookie: this.cookies,
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
         ...headers,
       },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     })
-    const set = answer.headers.get('set-cookie')
-    if (set) this.cookie = set.split(';')[0]!
+    for (const set of answer.headers.getSetCookie()) {
+      const [name = '', value = ''] = set.split(';', 1)[0]?.split('=', 2) ?? []
+      this.jar.set(name, value)
+    }
     const text = await answer.text()
     return { status: answer.status, body: text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text }
   }
 
   /** What this person's browser sends to be known by. */
   get cookies(): string {
-    return this.cookie
+    return [...this.jar].map(([name, value]) => `${name}=${value}`).join('; ')
+  }
+
+  /** Another device of the same person, with a copy of all that this one is known by. */
+  copy(): Person {
+    const copy = new Person(this.setting)
+    for (const [name, value] of this.jar) copy.jar.set(name, value)
+    return copy
   }
 
   async newTrip(document: unknown): Promise<string> {

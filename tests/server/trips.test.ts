@@ -70,18 +70,6 @@ describe('accounts', () => {
     expect(answer.status).toBe(422)
     expect(answer.body.data.lines.join('\n')).toMatch(/email: expected an e-mail address[\s\S]*password/)
   })
-  it('guessing is slowed down, for that account only', async () => {
-    await setting.person('lone')
-    const guesser = new Person(setting)
-    const guess = (email: string) => guesser.ask('POST', '/api/session', { email, password: 'wrong guess' })
-    const statuses: number[] = []
-    for (let i = 0; i < 8; i++) statuses.push((await guess('lone@quern.example')).status)
-    expect(statuses).toEqual([401, 401, 401, 401, 401, 401, 429, 429])
-    const right = await guesser.ask('POST', '/api/session', { email: 'lone@quern.example', password: 'lone rides far' })
-    expect(right.status).toBe(429)
-    expect(right.body.data.lines[0]).toContain('15 minutes')
-    expect((await guess('ansel@quern.example')).status).toBe(401)
-  })
   it('there is no demo door outside the demo', async () => {
     expect((await new Person(setting).ask('POST', '/api/session/demo')).status).toBe(404)
   })

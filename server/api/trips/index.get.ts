@@ -1,6 +1,7 @@
 import { listTrips } from '../../db/trips'
-import { answering, personOf } from '../../http/answers'
+import { answering } from '../../http/answers'
 import { database } from '../../http/database'
+import { personOf } from '../../http/session'
 
 /** The signed-in person's trips. */
 export default answering(async (event) => listTrips(database(), await personOf(event)))

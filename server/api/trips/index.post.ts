@@ -1,7 +1,8 @@
 import { createTrip } from '../../db/trips'
-import { answering, personOf } from '../../http/answers'
+import { answering } from '../../http/answers'
 import { bytesOf, mostBytes } from '../../http/body'
 import { database } from '../../http/database'
+import { personOf } from '../../http/session'
 import { doTask } from '../../threads/pool'
 
 /** A new trip from a trip document: begun afresh or imported. */

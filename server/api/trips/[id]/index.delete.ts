@@ -1,6 +1,7 @@
 import { setDeleted } from '../../../db/trips'
-import { answering, personOf, tripIdOf } from '../../../http/answers'
+import { answering, tripIdOf } from '../../../http/answers'
 import { database } from '../../../http/database'
+import { personOf } from '../../../http/session'
 
 /** Puts a trip in the bin. */
 export default answering(async (event) => {

@@ -1,7 +1,8 @@
 import { tripJson } from '../../../db/kept'
 import { readWholeTrip } from '../../../db/trips'
-import { answering, personOf, tripIdOf } from '../../../http/answers'
+import { answering, tripIdOf } from '../../../http/answers'
 import { database } from '../../../http/database'
+import { personOf } from '../../../http/session'
 
 /** One trip with the revision of each part. */
 export default answering(async (event) => {

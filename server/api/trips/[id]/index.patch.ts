@@ -1,7 +1,8 @@
 import { saveParts } from '../../../db/trips'
-import { answering, personOf, tripIdOf } from '../../../http/answers'
+import { answering, tripIdOf } from '../../../http/answers'
 import { bytesOf, mostBytes } from '../../../http/body'
 import { database } from '../../../http/database'
+import { personOf } from '../../../http/session'
 import { doTask } from '../../../threads/pool'
 
 /** Saves some parts of a trip, all or none; 409 when one was saved elsewhere since it was read. */

@@ -1,6 +1,7 @@
 import { readRevisions } from '../../../db/trips'
-import { answering, personOf, tripIdOf } from '../../../http/answers'
+import { answering, tripIdOf } from '../../../http/answers'
 import { database } from '../../../http/database'
+import { personOf } from '../../../http/session'
 
 /** How each part of a trip stands: whether somebody has saved it since. */
 export default answering(async (event) => readRevisions(database(), await personOf(event), tripIdOf(event)))

@@ -1,8 +1,9 @@
 import { tripJson } from '../../../db/kept'
 import { readWholeTrip } from '../../../db/trips'
-import { answering, personOf, tripIdOf } from '../../../http/answers'
+import { answering, tripIdOf } from '../../../http/answers'
 import { database } from '../../../http/database'
 import { fileNameFor } from '../../../http/download'
+import { personOf } from '../../../http/session'
 import { doTask } from '../../../threads/pool'
 
 /** The road with its stops, as GPX; with `?times` also when each point is passed. */

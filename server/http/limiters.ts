@@ -1,0 +1,11 @@
+import { SignInLimiter, SignUpLimiter } from '../accounts/limits'
+
+export const signInLimiter = new SignInLimiter()
+
+let signUps: SignUpLimiter | undefined
+
+/** As many accounts an hour from one address as the setting `NUXT_SIGN_UPS_PER_HOUR` says. */
+export function signUpLimiter(): SignUpLimiter {
+  signUps ??= new SignUpLimiter(Number(useRuntimeConfig().signUpsPerHour))
+  return signUps
+}
