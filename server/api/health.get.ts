@@ -1,8 +1,9 @@
 import { sql } from 'drizzle-orm'
+import { answering } from '../http/answers'
 import { database } from '../http/database'
 
-/** Whether the server and its database answer. */
-export default defineEventHandler(async () => {
+/** Whether the server and its database answer; 503 where the database does not. */
+export default answering(async () => {
   await database().execute(sql`select 1`)
   return { ok: true }
 })

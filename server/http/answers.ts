@@ -3,6 +3,7 @@ import { faultLines } from '../../core/trip'
 import { TooManyHashes } from '../accounts/hashing'
 import { TooMany } from '../accounts/limits'
 import { NoSuchTrip, SavedMeanwhile } from '../db/trips'
+import { isAway } from '../db/within-time'
 import { Refusal } from '../refusal'
 import { TooBusy } from '../threads/pool'
 
@@ -23,6 +24,12 @@ function answerTo(error: unknown, event: H3Event): Error | undefined {
   if (error instanceof TooBusy || error instanceof TooManyHashes) {
     setHeader(event, 'retry-after', 5)
     return answer(503, 'Service Unavailable', ['Too much is being asked for at the same time; try again in a moment.'])
+  }
+  if (isAway(error)) {
+    setHeader(event, 'retry-after', 5)
+    return answer(503, 'Service Unavailable', [
+      'The database does not answer just now. Nothing saved is lost; try again in a moment.',
+    ])
   }
   return undefined
 }
