@@ -60,6 +60,8 @@ export default defineNuxtConfig({
     databaseUrl: '',
     /** The account that the demo steps in as; empty outside the demo. */
     demoEmail: '',
+    /** Where the app is reached, such as https://tin.example; empty for whichever host it is asked at. */
+    origin: '',
     /** Proxies whose word on where a request comes from is taken: addresses and networks, with commas between. */
     trustedProxies: '',
     signUpsPerHour: 20,

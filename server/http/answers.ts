@@ -1,4 +1,4 @@
-import { getRequestURL, type H3Event } from 'h3'
+import type { H3Event } from 'h3'
 import { faultLines } from '../../core/trip'
 import { TooManyHashes } from '../accounts/hashing'
 import { TooMany } from '../accounts/limits'
@@ -47,12 +47,4 @@ export function answering<T>(handler: (event: H3Event) => Promise<T>) {
 
 export function tripIdOf(event: H3Event): string {
   return getRouterParam(event, 'id') ?? ''
-}
-
-/** Whether a request that changes something comes from the app itself. */
-export function comesFromHere(event: H3Event): boolean {
-  const site = getHeader(event, 'sec-fetch-site')
-  if (site) return site === 'same-origin' || site === 'none'
-  const origin = getHeader(event, 'origin')
-  return !origin || origin === getRequestURL(event).origin
 }

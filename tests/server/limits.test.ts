@@ -25,6 +25,15 @@ describe('what the server sends with its pages', () => {
     expect(headers.get('referrer-policy')).toBe('no-referrer')
   })
 
+  it('is kept by nobody where it is private', async () => {
+    const maren = await setting.person('private')
+    const id = await maren.newTrip(demoTrip())
+    for (const path of ['trips', `trips/${id}`, `trips/${id}/document`, `trips/${id}/road`, 'session']) {
+      const { headers } = await fetch(`${setting.app.address}/api/${path}`, { headers: { cookie: maren.cookies } })
+      expect([path, headers.get('cache-control')]).toEqual([path, 'no-store'])
+    }
+  })
+
   it('seals the session in a cookie that scripts cannot read', async () => {
     const answer = await fetch(`${setting.app.address}/api/session`, {
       method: 'POST',
