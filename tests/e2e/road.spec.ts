@@ -165,6 +165,7 @@ test('hours that cannot be read are said to be so, and can be put together day b
   await hours.press('Enter')
   await expect(shop.getByRole('alert')).toContainText('Not understood, so its hours count as unknown')
   await undo(page)
+  await expect(hours).toHaveValue('weekdays nine to five')
   await hours.fill('9 to 5 weekdays')
   await hours.press('Enter')
   await shop.getByRole('button', { name: 'Mo-Fr 09:00-17:00' }).click()

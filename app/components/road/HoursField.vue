@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { CalendarClock } from '@lucide/vue'
 import { weekInRuns } from '~~/core/ride'
+import { cutTo } from '~~/core/text'
 import type { HoursReading } from '~/workers/reckon.worker'
 
 /** Opening hours, typed in the OpenStreetMap syntax or put together day by day; told back as they were understood. */
@@ -23,7 +24,7 @@ watch(
 )
 const runs = computed(() => (reading.value?.ok ? weekInRuns(reading.value.week) : []))
 function put(hours: string) {
-  emit('update:modelValue', hours.trim().slice(0, 200))
+  emit('update:modelValue', cutTo(hours.trim(), 200))
 }
 </script>
 
