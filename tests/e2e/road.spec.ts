@@ -194,6 +194,24 @@ test('hours that cannot be read are said to be so, and can be put together day b
   await saved(page)
 })
 
+test('what is being typed stays while the page is drawn anew around it', async ({ page }) => {
+  await openOwnDemo(page, 'road')
+  await page.getByRole('button', { name: 'More about Quillby' }).click()
+  const sheet = page.getByRole('region', { name: 'bike shop at Quillby' })
+  const hours = sheet.getByLabel('Hours of the bike shop at Quillby')
+  await hours.fill('weekdays nine to five')
+  await hours.press('Enter')
+  // What is typed next is not left yet when it is said that this could not be read.
+  await hours.fill('Mo-Fr 08')
+  await expect(sheet.getByRole('alert')).toContainText('Not understood')
+  await sheet.getByRole('button', { name: 'Day by day' }).hover()
+  await expect(hours).toHaveValue('Mo-Fr 08')
+  await hours.pressSequentially(':00-17:00')
+  await hours.press('Enter')
+  await expect(hours).toHaveValue('Mo-Fr 08:00-17:00')
+  await expect(sheet.getByRole('alert')).toHaveCount(0)
+})
+
 test('the weather is asked for, makes the road wet, and is forgotten', async ({ page }) => {
   await openOwnDemo(page, 'road')
   const days = page.getByRole('region', { name: 'Days' })

@@ -15,10 +15,8 @@ const set = (i: number, part: Partial<Place>) =>
     props.bike.storage.map((place, at) => (at === i ? { ...place, ...part } : place)),
     `change ${props.bike.storage[i]!.name}`,
   )
-function rename(i: number, event: Event) {
-  const input = event.target as HTMLInputElement
-  if (input.value.trim()) set(i, { name: input.value.trim() })
-  else input.value = props.bike.storage[i]!.name
+function rename(i: number, text: string) {
+  if (text.trim()) set(i, { name: text.trim() })
 }
 </script>
 
@@ -42,7 +40,11 @@ function rename(i: number, event: Event) {
         class="grid grid-cols-[minmax(0,1fr)_7rem_7rem_2rem] items-end gap-3 border-b border-line py-1.5"
       >
         <label class="block text-sm text-soft"
-          >Name<input class="slot mt-1 text-ink" maxlength="60" :value="place.name" @change="rename(i, $event)"
+          >Name<TypedField
+            class="slot mt-1 text-ink"
+            maxlength="60"
+            :model-value="place.name"
+            @update:model-value="rename(i, $event)"
         /></label>
         <MeasureField
           label="Holds"

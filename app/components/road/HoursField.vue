@@ -32,16 +32,16 @@ function put(hours: string) {
   <div>
     <label :for="id" class="block text-xs text-soft">open</label>
     <div class="mt-0.5 flex gap-1.5">
-      <input
+      <TypedField
         :id="id"
         class="slot text-ink"
-        :value="modelValue"
+        :model-value="modelValue"
         :aria-label="label"
         placeholder="unknown; such as Mo-Fr 09:00-18:00; Sa 09:00-13:00"
         maxlength="200"
         :aria-invalid="reading?.ok === false"
         :aria-describedby="`${id}-read`"
-        @change="put(($event.target as HTMLInputElement).value)"
+        @update:model-value="put"
       />
       <button type="button" class="knob shrink-0" @click="helping = true">
         <CalendarClock :size="15" aria-hidden="true" />Day by day

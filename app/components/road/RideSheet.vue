@@ -62,15 +62,12 @@ function weatherOf(day: LitDay): { words: string; wet: boolean } | undefined {
 function set<K extends keyof Ride>(key: K, value: Ride[K], label: string, merge?: string) {
   store.edit(`set ${label}`, { ride: { ...ride.value, [key]: value } }, merge)
 }
-function setDayStart(event: Event) {
-  const { value } = event.target as HTMLInputElement
+function setDayStart(value: string) {
   if (value) set('dayStartsH', hoursOfTime(value.slice(0, 5)), 'the start of days')
 }
-function setCountry(event: Event) {
-  const input = event.target as HTMLInputElement
-  const value = input.value.trim().toLowerCase()
+function setCountry(text: string) {
+  const value = text.trim().toLowerCase()
   if (value === '' || /^[a-z]{2}$/.test(value)) set('country', value || null, 'the country')
-  else input.value = ride.value.country ?? ''
 }
 </script>
 
@@ -105,11 +102,11 @@ function setCountry(event: Event) {
       />
       <label class="block text-sm text-soft"
         >Later days begin at
-        <input
+        <TypedField
           type="time"
           class="slot figures mt-1 block text-ink"
-          :value="timeOfHours(ride.dayStartsH)"
-          @change="setDayStart"
+          :model-value="timeOfHours(ride.dayStartsH)"
+          @update:model-value="setDayStart"
         />
       </label>
     </div>
@@ -157,13 +154,13 @@ function setCountry(event: Event) {
         />
         <label class="block text-sm text-soft"
           >Country, for holidays
-          <input
+          <TypedField
             class="slot mt-1 text-ink"
-            :value="ride.country ?? ''"
+            :model-value="ride.country ?? ''"
             maxlength="2"
             placeholder="two letters"
             autocomplete="off"
-            @change="setCountry"
+            @update:model-value="setCountry"
           />
         </label>
       </div>

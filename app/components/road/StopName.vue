@@ -8,24 +8,22 @@ const kit = useKitStore()
 const { change } = useStopEdits()
 
 const stay = computed(() => kit.reckoning?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.stay)
-function rename(event: Event) {
-  const input = event.target as HTMLInputElement
-  const name = input.value.trim().slice(0, 120)
+function rename(text: string) {
+  const name = text.trim()
   if (name && name !== props.stop.name) change(props.stop, { name }, `rename ${props.stop.name}`)
-  else input.value = props.stop.name
 }
 </script>
 
 <template>
   <div>
-    <input
+    <TypedField
       :id="`stop-name-${stop.id}`"
-      :value="stop.name"
+      :model-value="stop.name"
       class="block w-full truncate rounded-sm bg-transparent px-1 py-0.5 font-semibold hover:bg-paper focus:bg-paper"
       :aria-label="`Name of ${stop.name}`"
       :title="stop.name"
       maxlength="120"
-      @change="rename"
+      @update:model-value="rename"
     />
     <span v-if="stay" class="figures block px-1 pb-1 text-xs leading-none text-soft"
       >there {{ momentInWords(stay.arrives) }}</span

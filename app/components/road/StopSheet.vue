@@ -31,11 +31,11 @@ const { change } = useStopEdits()
       >
       <label class="block min-w-48 flex-1 text-sm text-soft"
         >note
-        <input
+        <TypedField
           class="slot mt-1 text-ink"
-          :value="stop.note"
+          :model-value="stop.note"
           maxlength="1000"
-          @change="change(stop, { note: ($event.target as HTMLInputElement).value }, `note on ${stop.name}`)"
+          @update:model-value="change(stop, { note: $event }, `note on ${stop.name}`)"
         />
       </label>
     </div>

@@ -27,11 +27,9 @@ onMounted(showRoomName)
 watch(room, showRoomName, { flush: 'post' })
 const go = (id: RoomId) => void navigateTo({ path: `/trips/${store.id}/bikes`, query: { room: id } })
 
-function rename(event: Event) {
-  const input = event.target as HTMLInputElement
-  const name = input.value.trim()
+function rename(text: string) {
+  const name = text.trim()
   if (bike.value && name && name !== bike.value.name) change(bike.value, { name }, `name ${name}`)
-  else input.value = bike.value?.name ?? ''
 }
 </script>
 
@@ -110,7 +108,12 @@ function rename(event: Event) {
       <div class="flex flex-wrap items-end gap-3 bg-ground px-4 pt-2">
         <label class="block text-sm text-soft"
           >Its name
-          <input class="slot mt-0.5 w-72! text-ink" maxlength="120" :value="bike.name" @change="rename" />
+          <TypedField
+            class="slot mt-0.5 w-72! text-ink"
+            maxlength="120"
+            :model-value="bike.name"
+            @update:model-value="rename"
+          />
         </label>
         <div role="group" aria-label="Ridden by" class="flex flex-wrap items-center gap-1 pb-0.5 text-sm text-soft">
           <span class="mr-1">ridden by</span>
