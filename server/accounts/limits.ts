@@ -6,7 +6,7 @@ export const signInLimits = { fromOne: 6, perAddress: 30, perAccount: 100, minut
 /** Somebody has tried too often. */
 export class TooMany extends Error {
   constructor(readonly seconds: number) {
-    super(`too many attempts; try again in ${inMinutes(seconds)}`)
+    super(`Too many attempts; try again in ${inMinutes(seconds)}.`)
   }
 }
 

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { and, eq, gt, lt } from 'drizzle-orm'
 import type { Database } from '../db/connection'
 import { sessions } from '../db/schema'
+import { allOrNothing } from '../db/transaction'
 
 /** So long a session lasts, whether it is used or not. */
 export const sessionDays = 30
@@ -11,8 +12,10 @@ const oldest = () => new Date(Date.now() - sessionDays * 24 * 3600_000)
 /** @returns the session's id, for the cookie */
 export async function openSession(db: Database, userId: string): Promise<string> {
   const id = randomUUID()
-  await db.insert(sessions).values({ id, userId, createdAt: new Date() })
-  await db.delete(sessions).where(lt(sessions.createdAt, oldest()))
+  await allOrNothing(db, async (tx) => {
+    await tx.delete(sessions).where(lt(sessions.createdAt, oldest()))
+    await tx.insert(sessions).values({ id, userId, createdAt: new Date() })
+  })
   return id
 }
 

@@ -19,7 +19,7 @@ function answerTo(error: unknown, event: H3Event): Error | undefined {
   if (error instanceof SavedMeanwhile) return answer(409, 'Conflict', [error.message])
   if (error instanceof TooMany) {
     setHeader(event, 'retry-after', error.seconds)
-    return answer(429, 'Too Many Requests', [error.message.replace(/^t/, 'T') + '.'])
+    return answer(429, 'Too Many Requests', [error.message])
   }
   if (error instanceof TooBusy || error instanceof TooManyHashes) {
     setHeader(event, 'retry-after', 5)
