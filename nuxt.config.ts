@@ -33,7 +33,11 @@ export default defineNuxtConfig({
   devtools: { enabled: false },
   telemetry: false,
   // The tests of stores and composables are checked with what they test.
-  typescript: { tsConfig: { include: ['../tests/app/**/*', '../tests/judge/**/*', '../tests/fake-world.ts'] } },
+  typescript: {
+    tsConfig: {
+      include: ['../tests/app/**/*', '../tests/judge/**/*', '../tests/fake-world.ts', '../scripts/*.d.ts'],
+    },
+  },
   vite: {
     plugins: [tailwindcss()],
     worker: { format: 'es' },

@@ -1,74 +1,74 @@
-import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdirSync, openSync, readFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { mkdirSync } from 'node:fs'
+import { join, resolve } from 'node:path'
+import { startChild, type Child } from './children'
+import { openLog } from './log'
 import { secretIn } from './secret'
 import { Stop } from './stop'
 
 export interface RunningApp {
   readonly address: string
-  readonly process: ChildProcess
+  readonly child: Child
   readonly stop: () => Promise<void>
 }
 
-interface AppOptions {
+export interface AppOptions {
   readonly folder: string
   readonly port: number
   readonly databaseUrl: string
-  /** The account the demo steps in as. */
-  readonly demoEmail?: string
+  /** The address of the machine that it listens at; its own loopback where none is given. */
+  readonly host?: string
   /** Further settings, as NUXT_… */
   readonly settings?: Readonly<Record<string, string>>
 }
 
+/** The last word of an app server's command line says whose it is. */
+const ownWord = (folder: string) => `--folder=${resolve(folder)}`
+/** How a command line shows that an app server is one of ours. */
+export const isOurApp = (folder: string) => (command: string) =>
+  `${command.trim()} `.includes(`/server/index.mjs ${ownWord(folder)} `)
+
 /** Starts the built server and waits until it answers. */
-export async function startApp({ folder, port, databaseUrl, demoEmail, settings }: AppOptions): Promise<RunningApp> {
+export async function startApp({ folder, port, databaseUrl, host, settings }: AppOptions): Promise<RunningApp> {
   mkdirSync(folder, { recursive: true })
-  const log = join(folder, 'app.log')
-  const out = openSync(log, 'a', 0o600)
-  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-    stdio: ['ignore', out, out],
-    detached: true,
+  const log = await openLog(join(folder, 'logs'), 'app')
+  const child = startChild({
+    command: process.execPath,
+    words: [resolve('.output/server/index.mjs'), ownWord(folder)],
+    hear: log.write,
     env: {
       ...process.env,
       NODE_ENV: 'production',
-      HOST: '127.0.0.1',
+      HOST: host ?? '127.0.0.1',
       PORT: String(port),
       NUXT_DATABASE_URL: databaseUrl,
       NUXT_SESSION_PASSWORD: secretIn(join(folder, 'session-key')),
       ...settings,
-      ...(demoEmail ? { NUXT_DEMO_EMAIL: demoEmail, NUXT_PUBLIC_DEMO: 'true' } : {}),
     },
   })
+  void child.gone.then(log.close)
+  const stop = () => child.end()
   const address = `http://127.0.0.1:${port}`
+  try {
+    await untilAnswering(child, address)
+  } catch (error) {
+    await stop()
+    throw error
+  }
+  return { address, child, stop }
+}
+
+async function untilAnswering(child: Child, address: string): Promise<void> {
   const since = Date.now()
   for (;;) {
-    if (server.exitCode !== null || server.signalCode !== null) {
-      throw new Stop(
-        `The server went down while starting. Its log, ${log}, ends:\n${readFileSync(log, 'utf8').slice(-1500)}`,
-      )
-    }
+    if (!child.isRunning())
+      throw new Stop(`The server went down while starting. Its last words were:\n${child.lastWords().slice(-1500)}`)
     try {
-      const answer = await fetch(`${address}/api/health`)
-      if (answer.ok) break
+      const answer = await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(10_000) })
+      if (answer.ok) return
     } catch {
       // Not listening yet.
     }
-    if (Date.now() - since > 60_000) {
-      server.kill('SIGKILL')
-      throw new Stop(`The server did not answer within a minute; see ${log}.`)
-    }
+    if (Date.now() - since > 60_000) throw new Stop('The server did not answer within a minute.')
     await new Promise((again) => setTimeout(again, 100))
-  }
-  return {
-    address,
-    process: server,
-    stop: async () => {
-      if (server.exitCode !== null || server.signalCode !== null) return
-      const gone = new Promise((done) => server.once('exit', done))
-      server.kill('SIGTERM')
-      const tooLong = setTimeout(() => server.kill('SIGKILL'), 5000)
-      await gone
-      clearTimeout(tooLong)
-    },
   }
 }

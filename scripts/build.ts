@@ -1,7 +1,7 @@
-import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { runChild } from './children'
 import { Stop } from './stop'
 
 const sources = ['app', 'catalogue', 'core', 'public', 'server', 'shared', 'nuxt.config.ts', 'package-lock.json']
@@ -26,16 +26,17 @@ function fingerprint(): string {
 }
 
 /** Builds the app unless the last build was of the very same sources. */
-export function buildIfStale(): void {
+export async function buildIfStale(): Promise<void> {
   const now = fingerprint()
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === now) return
   console.log('Building the app (half a minute, when its sources have changed) …')
   rmSync('.output', { recursive: true, force: true })
-  const result = spawnSync('npx', ['nuxt', 'build'], {
-    encoding: 'utf8',
+  const { ok, lastWords } = await runChild({
+    command: 'node_modules/.bin/nuxt',
+    words: ['build'],
     env: { ...process.env, NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' },
   })
-  if (result.status !== 0) throw new Stop(`The build failed:\n${result.stdout}\n${result.stderr}`)
+  if (!ok) throw new Stop(`The build failed:\n${lastWords}`)
   mkdirSync('.output', { recursive: true })
   writeFileSync(stamp, now)
 }

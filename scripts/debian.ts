@@ -12,6 +12,7 @@ interface Program {
 export const mariadb: readonly Program[] = [
   { name: 'the MariaDB server', place: '/usr/sbin/mariadbd', debianPackage: 'mariadb-server-core' },
   { name: 'MariaDB’s set-up tools', place: '/usr/bin/my_print_defaults', debianPackage: 'mariadb-client-core' },
+  { name: 'what writes a database down', place: '/usr/bin/mariadb-dump', debianPackage: 'mariadb-client' },
 ]
 /** Chromium without the windows round its pages, which nobody sees here and which would take a third of the time. */
 export const headlessChromium: Program = {
@@ -20,7 +21,10 @@ export const headlessChromium: Program = {
   debianPackage: 'chromium-headless-shell',
 }
 
-/** Installs programs from Debian's packages where they are missing; says how to do it by hand where it cannot. */
+/**
+ * Installs programs from Debian's packages where they are missing; says how to do it by hand where it cannot. Nothing
+ * interrupts it: packages that are installed by halves would be worse than the wait.
+ */
 export function ensurePrograms(...programs: Program[]): void {
   const missing = programs.filter(({ place }) => !existsSync(place))
   if (missing.length === 0) return

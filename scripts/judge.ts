@@ -1,8 +1,9 @@
-import { spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { buildIfStale } from './build'
+import { runChild } from './children'
 import { ensurePrograms, mariadb } from './debian'
+import { run } from './run'
 import { Stop } from './stop'
 
 const folder = '.data/judge'
@@ -10,22 +11,26 @@ const chapters: Readonly<Record<string, string>> = {
   'sessions 1': 'Sessions of one browser',
   'sessions 2': 'Sessions of two browsers',
   kills: 'Servers killed and stalled',
+  starts: 'Starts interrupted',
+  upgrades: 'Upgrades killed',
   hostile: 'What makes no sense',
   long: 'As long as trips may be',
   load: 'Many at a time',
 }
 
 /** Tries everything that is seeded and long, and writes down what came of it. */
-function judge(): void {
+async function judge(): Promise<void> {
   ensurePrograms(...mariadb)
-  buildIfStale()
+  await buildIfStale()
   rmSync(folder, { recursive: true, force: true })
   const begun = Date.now()
-  const { status } = spawnSync('npx', ['--no-install', 'vitest', 'run', '--project', 'judge'], {
-    stdio: 'inherit',
+  const { ok } = await runChild({
+    command: 'node_modules/.bin/vitest',
+    words: ['run', '--project', 'judge'],
+    inView: true,
     env: { ...process.env, RAG_TIN_JUDGE: 'full' },
   })
-  if (status !== 0) throw new Stop('Not everything held; docs/judged.md is left as it was.')
+  if (!ok) throw new Stop('Not everything held; docs/judged.md is left as it was.')
   const minutes = Math.round((Date.now() - begun) / 60_000)
   const found = existsSync(folder) ? readdirSync(folder).map((file) => file.replace(/\.json$/, '')) : []
   const missing = Object.keys(chapters).filter((chapter) => !found.includes(chapter))
@@ -45,9 +50,7 @@ function judge(): void {
   console.log(`docs/judged.md written after ${minutes} minutes.`)
 }
 
-try {
-  judge()
-} catch (error) {
-  console.error(error instanceof Stop ? error.message : error)
-  process.exit(1)
-}
+await run(async () => {
+  await judge()
+  return 0
+})

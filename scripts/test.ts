@@ -1,13 +1,11 @@
-import { spawn } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
-import { startApp, type RunningApp } from './app-server'
 import { buildIfStale } from './build'
-import { demoPerson, migrateDatabase, seedDemo } from './database'
-import { ensurePrograms, headlessChromium, mariadb as mariadbPrograms } from './debian'
-import { takeLock } from './lock'
-import { isOurMariadb, startMariadb, type RunningMariadb } from './mariadb'
+import { runChild } from './children'
+import { ensurePrograms, headlessChromium, mariadb } from './debian'
+import { demoSettings, seedDemo } from './demo-data'
 import { anyFreePort } from './ports'
-import { Stop } from './stop'
+import { run } from './run'
+import { databaseFolder, lockFolder, startService } from './service'
 
 const folder = '.data/test'
 const results = 'test-results'
@@ -18,39 +16,33 @@ interface Tally {
 }
 const tally: Tally = { passed: 0, failed: 0 }
 
-/** Runs a program to its end with its output in view; true when it was content. */
-function run(words: string[], environment: Record<string, string> = {}): Promise<boolean> {
-  return new Promise((resolve) => {
-    const child = spawn('npx', ['--no-install', ...words], {
-      stdio: 'inherit',
-      env: { ...process.env, ...environment },
-    })
-    child.once('exit', (code) => resolve(code === 0))
-  })
+/** Runs a tool of the packages to its end with its output in view; true when it was content. */
+async function runTool(
+  tool: string,
+  words: readonly string[],
+  environment: Record<string, string> = {},
+): Promise<boolean> {
+  const env = { ...process.env, ...environment }
+  return (await runChild({ command: `node_modules/.bin/${tool}`, words, env, inView: true })).ok
 }
 
 /** A program that passes or fails as one check. */
 interface Check {
   readonly name: string
-  readonly words: readonly string[]
+  readonly words: readonly [tool: string, ...words: string[]]
 }
 
 /** Makes one check, with what it says shown at its end: others may be running beside it. */
-function check({ name, words }: Check): Promise<void> {
-  return new Promise((resolve) => {
-    const child = spawn('npx', ['--no-install', ...words])
-    let said = ''
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => (said += String(piece)))
-    child.once('close', (code) => {
-      console.log(`\n— ${name}${said.trim() && `\n${said.trim()}`}`)
-      if (code === 0) tally.passed++
-      else {
-        tally.failed++
-        console.error(`✗ ${name} failed`)
-      }
-      resolve()
-    })
-  })
+async function check({ name, words: [tool, ...words] }: Check): Promise<void> {
+  let said = ''
+  const hear = (words: string) => void (said += words)
+  const { ok } = await runChild({ command: `node_modules/.bin/${tool}`, words, hear })
+  console.log(`\n— ${name}${said.trim() && `\n${said.trim()}`}`)
+  if (ok) tally.passed++
+  else {
+    tally.failed++
+    console.error(`✗ ${name} failed`)
+  }
 }
 
 // Two lanes of about the same length, side by side.
@@ -87,13 +79,8 @@ function addReport(path: string, count: (report: never) => Tally, ok: boolean): 
 
 async function vitest(): Promise<void> {
   console.log('\n— Unit, reference and server tests')
-  const ok = await run([
-    'vitest',
-    'run',
-    '--reporter=default',
-    '--reporter=json',
-    `--outputFile.json=${results}/vitest.json`,
-  ])
+  const report = ['--reporter=default', '--reporter=json', `--outputFile.json=${results}/vitest.json`]
+  const ok = await runTool('vitest', ['run', ...report])
   addReport(
     `${results}/vitest.json`,
     (report: { numPassedTests: number; numFailedTests: number }) => ({
@@ -106,7 +93,7 @@ async function vitest(): Promise<void> {
 
 async function playwright(address: string): Promise<void> {
   console.log('\n— The interface, in Chromium')
-  const ok = await run(['playwright', 'test'], { RAG_TIN_ADDRESS: address })
+  const ok = await runTool('playwright', ['test'], { RAG_TIN_ADDRESS: address })
   addReport(
     `${results}/report.json`,
     (report: { stats: { expected: number; unexpected: number; flaky: number } }) => ({
@@ -117,47 +104,28 @@ async function playwright(address: string): Promise<void> {
   )
 }
 
-async function main(): Promise<void> {
-  const isOurs = (command: string) =>
-    isOurMariadb(`${folder}/mariadb`)(command) || command.includes('.output/server/index.mjs')
-  const note = await takeLock(`${folder}/running.json`, isOurs)
+await run(async () => {
+  const note = await lockFolder(folder)
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
-  ensurePrograms(...mariadbPrograms, headlessChromium)
+  ensurePrograms(...mariadb, headlessChromium)
 
-  buildIfStale()
+  await buildIfStale()
   await Promise.all([checkInTurn(types), checkInTurn(theRest)])
   await vitest()
 
-  let mariadb: RunningMariadb | undefined
-  let app: RunningApp | undefined
-  try {
-    rmSync(`${folder}/mariadb`, { recursive: true, force: true })
-    mariadb = await startMariadb(`${folder}/mariadb`)
-    note({ children: [mariadb.process.pid!] })
-    await migrateDatabase(mariadb.url)
-    await seedDemo(mariadb.url)
-    app = await startApp({
-      folder,
-      port: await anyFreePort(),
-      databaseUrl: mariadb.url,
-      demoEmail: demoPerson.email,
-      // Each test has people of its own.
-      settings: { NUXT_SIGN_UPS_PER_HOUR: '100000' },
-    })
-    note({ children: [mariadb.process.pid!, app.process.pid!], address: app.address })
-    await playwright(app.address)
-  } finally {
-    await app?.stop()
-    await mariadb?.stop()
-  }
-}
-
-try {
-  await main()
-} catch (error) {
-  tally.failed++
-  console.error(error instanceof Stop ? error.message : error)
-}
-console.log(`\n${tally.passed} passed, ${tally.failed} failed`)
-process.exit(tally.failed > 0 ? 1 : 0)
+  rmSync(databaseFolder(folder), { recursive: true, force: true })
+  const service = await startService({
+    folder,
+    port: await anyFreePort(),
+    settings: demoSettings,
+    prepare: seedDemo,
+    tell: console.error,
+    onEnd: console.error,
+  })
+  note({ address: service.address })
+  await playwright(service.address)
+  await service.stop()
+  console.log(`\n${tally.passed} passed, ${tally.failed} failed`)
+  return tally.failed > 0 ? 1 : 0
+})

@@ -21,7 +21,7 @@ const wait = (ms: number) => new Promise((done) => setTimeout(done, ms))
 const blows = ['app killed', 'database killed', 'app stalled', 'database stalled'] as const
 
 async function strike(blow: (typeof blows)[number], stallMs: number): Promise<void> {
-  const { process: victim } = blow.startsWith('app') ? setting.app : setting.mariadb
+  const { process: victim } = (blow.startsWith('app') ? setting.app : setting.mariadb).child
   if (blow.endsWith('killed')) {
     victim.kill('SIGKILL')
     await wait(200)

@@ -55,10 +55,11 @@ describe('programs from Debian', () => {
     expect(asked()).toHaveLength(1)
   })
 
-  it('needed by the demo and the tests are the servers and the browser alone', () => {
+  it('needed by the demo and the tests are the database with its tools and the browser alone', () => {
     expect([...mariadb, headlessChromium].map(({ debianPackage }) => debianPackage)).toEqual([
       'mariadb-server-core',
       'mariadb-client-core',
+      'mariadb-client',
       'chromium-headless-shell',
     ])
   })

@@ -28,36 +28,32 @@ describe('the lock', () => {
 
   it('says who holds it, and what they add later', async () => {
     const add = await takeLock(note(), () => false)
-    expect(JSON.parse(readFileSync(note(), 'utf8'))).toEqual({ pid: process.pid, children: [] })
-    add({ children: [7], address: 'http://127.0.0.1:3000' })
-    expect(JSON.parse(readFileSync(note(), 'utf8'))).toEqual({
-      pid: process.pid,
-      children: [7],
-      address: 'http://127.0.0.1:3000',
-    })
+    expect(JSON.parse(readFileSync(note(), 'utf8'))).toEqual({ pid: process.pid })
+    add({ address: 'http://127.0.0.1:3000' })
+    expect(JSON.parse(readFileSync(note(), 'utf8'))).toEqual({ pid: process.pid, address: 'http://127.0.0.1:3000' })
   })
 
   it('held by a script that runs is refused, with where to find it', async () => {
     const holder = sleeper('scripts/demo.ts')
     const path = join(folder, 'running.json')
-    writeFileSync(path, JSON.stringify({ pid: holder.pid, children: [], address: 'http://127.0.0.1:3456' }))
-    await expect(takeLock(path, () => true)).rejects.toThrow(/running already at http:\/\/127\.0\.0\.1:3456/)
-    writeFileSync(path, JSON.stringify({ pid: holder.pid, children: [] }))
-    await expect(takeLock(path, () => true)).rejects.toThrow(/still starting/)
+    writeFileSync(path, JSON.stringify({ pid: holder.pid, address: 'http://127.0.0.1:3456' }))
+    await expect(takeLock(path, () => false)).rejects.toThrow(/running already at http:\/\/127\.0\.0\.1:3456/)
+    writeFileSync(path, JSON.stringify({ pid: holder.pid }))
+    await expect(takeLock(path, () => false)).rejects.toThrow(/still starting/)
     expect(isAlive(holder.pid!)).toBe(true)
   })
 
-  it('left by one that died is cleared, and so are its children; nobody else is', async () => {
-    const child = sleeper('ours')
-    const stranger = sleeper('somebody else’s')
+  it('left by one that died is cleared, and so is what it left running; nobody else is', async () => {
+    const mark = `of ${folder}`
+    const child = sleeper(mark)
+    const stranger = sleeper('of somebody else')
     const dead = sleeper('scripts/demo.ts')
     dead.kill('SIGKILL')
     await gone(dead)
     const path = join(folder, 'running.json')
-    // A process number may have gone to somebody else since.
-    writeFileSync(path, JSON.stringify({ pid: dead.pid, children: [child.pid, stranger.pid, 999_999] }))
+    writeFileSync(path, JSON.stringify({ pid: dead.pid }))
     const childGone = gone(child)
-    await takeLock(path, (command) => command.includes('ours'))
+    await takeLock(path, (command) => command.includes(mark))
     await childGone
     expect(isAlive(stranger.pid!)).toBe(true)
     expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ pid: process.pid })
@@ -66,7 +62,7 @@ describe('the lock', () => {
   it('whose holder’s number now belongs to another program is taken', async () => {
     const other = sleeper('an editor')
     const path = join(folder, 'running.json')
-    writeFileSync(path, JSON.stringify({ pid: other.pid, children: [] }))
+    writeFileSync(path, JSON.stringify({ pid: other.pid }))
     await takeLock(path, () => false)
     expect(isAlive(other.pid!)).toBe(true)
   })
@@ -74,7 +70,7 @@ describe('the lock', () => {
   it('that is torn or empty is taken', async () => {
     const path = join(folder, 'running.json')
     writeFileSync(path, '{"pid":')
-    await takeLock(path, () => true)
+    await takeLock(path, () => false)
     expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ pid: process.pid })
   })
 })

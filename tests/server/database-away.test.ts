@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { setTimeout as pause } from 'node:timers/promises'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { demoTrip } from '../../catalogue/demo'
@@ -45,9 +46,11 @@ async function isBack(): Promise<void> {
 
 describe('a database', () => {
   it('that stands still for twenty seconds has everybody told so, and all goes on after', async () => {
-    const { pid } = setting.mariadb.process
-    if (pid === undefined) throw new Error('MariaDB has no process')
+    const { pid } = setting.mariadb.child
     process.kill(pid, 'SIGSTOP')
+    // Each of its threads comes to rest in its own time.
+    await expect.poll(() => readFileSync(`/proc/${pid}/status`, 'utf8')).toMatch(/^State:\s+T/m)
+    await pause(100)
     const begun = Date.now()
     try {
       for (const { status, lines, seconds } of await askAll()) {
@@ -70,7 +73,7 @@ describe('a database', () => {
   })
 
   it('that is gone has everybody told so at once, and all goes on when it is there again', async () => {
-    setting.mariadb.process.kill('SIGKILL')
+    setting.mariadb.child.process.kill('SIGKILL')
     await pause(300)
     for (const { status, seconds } of await askAll()) {
       expect(status).toBe(503)

@@ -16,7 +16,7 @@ afterAll(() => setting?.stop())
 
 /** Memory of the app server, MB. */
 const memory = () =>
-  Number(/VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${setting.app.process.pid}/status`, 'utf8'))?.[1]) / 1024
+  Number(/VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${setting.app.child.pid}/status`, 'utf8'))?.[1]) / 1024
 
 interface Flood {
   readonly method: string

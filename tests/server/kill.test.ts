@@ -24,7 +24,7 @@ async function saveUntilKilled(person: Person, id: string, victim: 'app' | 'mari
   let acknowledged = 0
   const { body } = await person.read(id)
   let [name, bench, stops] = [body.revisions.name.number, body.revisions.bench.number, body.revisions.stops.number]
-  setTimeout(() => setting[victim].process.kill('SIGKILL'), 400 + Math.random() * 300)
+  setTimeout(() => setting[victim].child.process.kill('SIGKILL'), 400 + Math.random() * 300)
   for (let n = 1; n < 10_000; n++) {
     const next = numbered(n)
     try {

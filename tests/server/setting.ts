@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startApp, type RunningApp } from '../../scripts/app-server'
-import { migrateDatabase } from '../../scripts/database'
+import { migrateDatabase } from '../../scripts/upgrade'
 import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
 import { anyFreePort } from '../../scripts/ports'
 
@@ -73,11 +73,16 @@ export interface Answer {
   readonly body: any
 }
 
+/** Where an app server answers, which may change. */
+interface Served {
+  readonly app: { readonly address: string }
+}
+
 export class Person {
   private readonly jar = new Map<string, string>()
   private readonly heard = new Map<string, string>()
 
-  constructor(private readonly setting: Setting) {}
+  constructor(private readonly setting: Served) {}
 
   async ask(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Answer> {
     const answer = await fetch(`${this.setting.app.address}${path}`, {

@@ -1,15 +1,17 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { migrate } from 'drizzle-orm/mysql2/migrator'
-import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise'
+import { createConnection, type RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { tripSchema } from '../../core/trip'
-import { migrateDatabase } from '../../scripts/database'
+import { Stop } from '../../scripts/stop'
+import { migrateDatabase, toBeRestored, upgradeDatabase } from '../../scripts/upgrade'
+import { loadDump } from '../../scripts/dump'
 import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
 import { openDatabase, type Database } from '../../server/db/connection'
 import { partChange, tripJson } from '../../server/db/kept'
 import { readWholeTrip, saveParts } from '../../server/db/trips'
+import { asOf, insertOldTrip } from './old-database'
 
 let folder: string
 let mariadb: RunningMariadb
@@ -28,54 +30,9 @@ async function readDocument(db: Database, ownerId: string, tripId: string) {
   return { trip: tripSchema.parse(JSON.parse(tripJson(json))), revisions }
 }
 
-/** The database as an older Rag Tin would have left it: with the migrations up to one of them, and nothing in it. */
-async function asOf(tag: string): Promise<Connection> {
-  const connection = await createConnection(mariadb.url)
-  await connection.query('DROP DATABASE rag_tin')
-  await connection.query('CREATE DATABASE rag_tin CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci')
-  await connection.query('USE rag_tin')
-  const { db, close } = openDatabase(mariadb.url)
-  await migrate(db, { migrationsFolder: migrationsUpTo(tag) })
-  await close()
-  return connection
-}
-
-function migrationsUpTo(tag: string): string {
-  const old = join(folder, tag)
-  cpSync('server/db/migrations', old, { recursive: true })
-  const path = join(old, 'meta/_journal.json')
-  const journal = JSON.parse(readFileSync(path, 'utf8')) as { entries: { tag: string }[] }
-  const last = journal.entries.findIndex((entry) => entry.tag === tag)
-  writeFileSync(path, JSON.stringify({ ...journal, entries: journal.entries.slice(0, last + 1) }))
-  return old
-}
-
 it('a trip saved before rides had dates and bikes had fasteners is there afterwards, and can be saved', async () => {
-  const connection = await asOf('0000_begin')
-  await connection.query(`INSERT INTO users VALUES ('u', 'old@quern.example', 'Old', 'x', NOW())`)
-  await connection.query(
-    `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('t', 'u', 'Of old', NOW(), NOW())`,
-  )
-  for (const part of ['name', 'road', 'stops', 'bikes', 'crew', 'bench', 'dials']) {
-    await connection.query(`INSERT INTO part_versions VALUES ('t', ?, 3, NOW())`, [part])
-  }
-  // Bikes and tools as they were said before fasteners and heads were told apart.
-  const passport = {
-    tyres: { front: { size: '40-406' }, rear: { size: '40-406' } },
-    speeds: 9,
-    brakes: 'rim',
-    rack: true,
-  }
-  await connection.query(`INSERT INTO bikes VALUES ('t', 'b', 0, 'Old folder', ?)`, [JSON.stringify(passport)])
-  await connection.query(
-    `INSERT INTO things (trip_id, id, position, name, mass_g, count, condition_share, note)
-     VALUES ('t', 'keys', 0, 'Old keys', 90, 1, 1, '')`,
-  )
-  await connection.query(`INSERT INTO thing_functions VALUES ('t', 'keys', 0, 'hex-5'), ('t', 'keys', 1, 'grip')`)
-  await connection.query(
-    `INSERT INTO dials (trip_id, grams_per_hour, trust, walking, walk_hours_per_day, night_out_h, ride_over_h, helper)
-     VALUES ('t', 333, 0.7, 'tobler', 9, 2, 10, 0.1)`,
-  )
+  const connection = await asOf(mariadb.url, '0000_begin')
+  await insertOldTrip(connection)
   await connection.end()
 
   await migrateDatabase(mariadb.url)
@@ -105,7 +62,7 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
 })
 
 it('nights that were settled before they held on to stops come to lie at theirs; a start in a year nobody meant is none', async () => {
-  const connection = await asOf('0005_saves')
+  const connection = await asOf(mariadb.url, '0005_saves')
   await connection.query(`INSERT INTO users VALUES ('n', 'night@quern.example', 'Night', 'x', NOW())`)
   await connection.query(
     `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('n', 'n', 'Nights', NOW(), NOW()), ('t', 'n', 'Another', NOW(), NOW())`,
@@ -130,7 +87,7 @@ it('nights that were settled before they held on to stops come to lie at theirs;
 })
 
 it('text that no document can hold is mended, and all text is exact', async () => {
-  const connection = await asOf('0007_likely_starts')
+  const connection = await asOf(mariadb.url, '0007_likely_starts')
   await connection.query(`INSERT INTO users VALUES ('e', 'exact@quern.example', 'Exact', 'x', NOW())`)
   await connection.query(
     `INSERT INTO trips (id, owner_id, name, created_at, updated_at) VALUES ('e', 'e', 'A\\0B', NOW(), NOW())`,
@@ -159,4 +116,33 @@ it('text that no document can hold is mended, and all text is exact', async () =
   )
   await connection.end()
   expect(columns).toEqual([])
+})
+
+it('data of a newer version are left alone, and it is said why', async () => {
+  await asOf(mariadb.url, '0010_attempts_in_memory')
+  const connection = await createConnection(mariadb.url)
+  await connection.query(`INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 99999999999999)`)
+  const begun = upgradeDatabase(mariadb.url, join(folder, 'mariadb'))
+  await expect(begun).rejects.toThrow('The data were written by a newer Rag Tin than this one')
+  await expect(begun).rejects.toThrow(Stop)
+  const [rows] = await connection.query<RowDataPacket[]>('SELECT COUNT(*) AS n FROM __drizzle_migrations')
+  expect(rows[0]?.n).toBe(12)
+  await connection.end()
+})
+
+it('an upgrade that the data do not bear says so, and leaves them as they were for the next start', async () => {
+  const connection = await asOf(mariadb.url, '0008_exact_text')
+  await connection.query('CREATE TABLE sessions (mine INT)')
+  await connection.query('INSERT INTO sessions VALUES (7)')
+  const upgrade = () => upgradeDatabase(mariadb.url, join(folder, 'mariadb'))
+  await expect(upgrade()).rejects.toThrow(/could not be brought to this version \(0009_sessions, .*already exists/s)
+  // It is tried again from where it began, not from the middle.
+  await expect(upgrade()).rejects.toThrow(/could not be brought to this version/)
+  await loadDump(mariadb.url, toBeRestored(join(folder, 'mariadb')))
+  const [rows] = await connection.query<RowDataPacket[]>('SELECT mine FROM rag_tin.sessions')
+  expect(rows).toEqual([{ mine: 7 }])
+  await connection.query('DROP TABLE rag_tin.sessions')
+  await connection.end()
+  rmSync(toBeRestored(join(folder, 'mariadb')))
+  await upgrade()
 })

@@ -1,4 +1,3 @@
-import { migrate } from 'drizzle-orm/mysql2/migrator'
 import { catalogue } from '../catalogue'
 import { demoTrip } from '../catalogue/demo'
 import { readTrip } from '../core/trip'
@@ -7,17 +6,15 @@ import { openDatabase } from '../server/db/connection'
 import { keptParts } from '../server/db/kept'
 import { createTrip, listTrips } from '../server/db/trips'
 
-/** Brings the tables of a database to what this version needs. */
-export async function migrateDatabase(url: string): Promise<void> {
-  const { db, close } = openDatabase(url)
-  try {
-    await migrate(db, { migrationsFolder: 'server/db/migrations' })
-  } finally {
-    await close()
-  }
-}
-
 export const demoPerson = { name: 'Maren', email: 'maren@quern.example', passwordHash: '' }
+
+/** What makes a server the demo's: it has a door that anybody may step in by. */
+export const demoSettings = {
+  NUXT_DEMO_EMAIL: demoPerson.email,
+  NUXT_PUBLIC_DEMO: 'true',
+  // Whoever tries things out opens one account after another.
+  NUXT_SIGN_UPS_PER_HOUR: '100000',
+}
 
 /** Puts the demo rider and the demo trip in, unless they are there. */
 export async function seedDemo(url: string): Promise<void> {

@@ -1,0 +1,133 @@
+import { spawn, type ChildProcess, type SpawnOptions } from 'node:child_process'
+
+/** How much of what a child says is kept, for when it goes down. */
+const mostKept = 4000
+
+/**
+ * A program that a script runs. It goes with the script, however that goes: the script ends it in good order, and the
+ * kernel sends it SIGTERM where the script was killed.
+ */
+export interface Child {
+  readonly pid: number
+  readonly process: ChildProcess
+  /** Resolves when it is gone, with its exit code; null where a signal ended it. */
+  readonly gone: Promise<number | null>
+  isRunning(): boolean
+  /** The end of what it has said. */
+  lastWords(): string
+  /** Ends it and whatever it has started, in good order, and by force where it does not go. */
+  end(): Promise<void>
+}
+
+interface ChildOptions {
+  readonly command: string
+  readonly words: readonly string[]
+  readonly env?: NodeJS.ProcessEnv
+  /** Whether it says what it says where the script does. */
+  readonly inView?: boolean
+  /** A file that it reads. */
+  readonly stdin?: number
+  /** How long it may take over going in good order. */
+  readonly patienceMs?: number
+  /** Hears whatever it says, as it says it. */
+  readonly hear?: (words: string) => void
+}
+
+/** In the order they were begun: what was begun later may need what was begun before. */
+const running = new Set<Child>()
+let isClosing = false
+
+/** The script is on its way out and begins nothing any more. */
+export class Closing extends Error {}
+
+/** Starts a program as a child of this script. @throws Closing */
+export function startChild({ command, words, env, inView, stdin, patienceMs = 10_000, hear }: ChildOptions): Child {
+  if (isClosing) throw new Closing('nothing is begun any more')
+  const options: SpawnOptions = {
+    // A group of its own: Ctrl-C is for the script, which then ends its children in their order.
+    detached: true,
+    stdio: [stdin ?? 'ignore', inView ? 'inherit' : 'pipe', inView ? 'inherit' : 'pipe'],
+    env: env ?? process.env,
+  }
+  // SIGTERM comes when the script is gone; whoever finds it gone already, because that was before it was asked for, goes.
+  const faithful = 'test "$PPID" = "$0" || exit 1; exec "$@"'
+  const asked = ['--pdeathsig', 'TERM', '/bin/sh', '-c', faithful, String(process.pid), command, ...words]
+  const child = spawn('/usr/bin/setpriv', asked, options)
+
+  let said = ''
+  for (const stream of [child.stdout, child.stderr]) {
+    stream?.setEncoding('utf8').on('data', (words: string) => {
+      said = (said + words).slice(-mostKept)
+      hear?.(words)
+    })
+  }
+  let isGone = false
+  const gone = new Promise<number | null>((resolve) => {
+    const go = (code: number | null) => {
+      isGone = true
+      resolve(code)
+    }
+    child.once('close', go)
+    child.once('error', (error) => {
+      said += error.message
+      go(null)
+    })
+  })
+  const isRunning = () => !isGone
+  const each: Child = {
+    pid: child.pid ?? 0,
+    process: child,
+    gone,
+    isRunning,
+    lastWords: () => said.trim(),
+    async end() {
+      if (!isRunning()) return
+      signalGroup(each.pid, 'SIGTERM')
+      // One that was stopped hears nothing else.
+      signalGroup(each.pid, 'SIGCONT')
+      const tooLong = setTimeout(() => signalGroup(each.pid, 'SIGKILL'), patienceMs)
+      await gone
+      clearTimeout(tooLong)
+    },
+  }
+  running.add(each)
+  void gone.then(() => running.delete(each))
+  return each
+}
+
+function signalGroup(pid: number, signal: NodeJS.Signals): void {
+  try {
+    process.kill(-pid, signal)
+  } catch {
+    // It went meanwhile.
+  }
+}
+
+/** Runs a program to its end. @returns whether it was content, and the end of what it said */
+export async function runChild(options: ChildOptions): Promise<{ ok: boolean; lastWords: string }> {
+  const child = startChild(options)
+  const code = await child.gone
+  return { ok: code === 0, lastWords: child.lastWords() }
+}
+
+/** Ends all children, the last one first; none is begun after that. */
+export async function endChildren(): Promise<void> {
+  isClosing = true
+  for (const child of [...running].reverse()) await child.end()
+}
+
+/**
+ * Has whatever signal would end the script end its children first; a second one ends them by force.
+ *
+ * @param leave ends the children and then the script
+ */
+export function onSignals(leave: () => Promise<void>): void {
+  let isLeaving = false
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
+    process.on(signal, () => {
+      if (isLeaving) for (const child of [...running].reverse()) signalGroup(child.pid, 'SIGKILL')
+      else void leave()
+      isLeaving = true
+    })
+  }
+}
