@@ -1,4 +1,4 @@
-import type { H3Event } from 'h3'
+import { isError, type H3Event } from 'h3'
 import { faultLines } from '../../core/trip'
 import { TooManyHashes } from '../accounts/hashing'
 import { TooMany } from '../accounts/limits'
@@ -40,7 +40,9 @@ export function answering<T>(handler: (event: H3Event) => Promise<T>) {
     try {
       return await handler(event)
     } catch (error) {
-      throw answerTo(error, event) ?? error
+      if (isError(error)) throw error
+      // As the cause it keeps what is known of it; by itself it would be taken apart.
+      throw answerTo(error, event) ?? createError({ statusCode: 500, unhandled: true, cause: error })
     }
   })
 }
