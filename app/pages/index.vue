@@ -40,7 +40,7 @@ function submit() {
       : api('/api/session', { method: 'POST', body: secret }),
   )
 }
-const stepIn = () => void attempt(() => api('/api/session/demo', { method: 'POST' }))
+const stepIn = () => void attempt(() => api('/api/demo/session', { method: 'POST' }))
 </script>
 
 <template>

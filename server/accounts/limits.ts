@@ -3,6 +3,9 @@ import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible'
 /** Tries in so many minutes: for an account from one address, from one address, for an account from all addresses. */
 export const signInLimits = { fromOne: 6, perAddress: 30, perAccount: 100, minutes: 15 } as const
 
+/** Letters that are written in an hour: for one account, and for whoever asks from one address. */
+export const letterLimits = { perAccount: 3, perAddress: 20 } as const
+
 /** Somebody has tried too often. */
 export class TooMany extends Error {
   constructor(readonly seconds: number) {
@@ -72,6 +75,18 @@ export class SignUpLimiter {
   /** @throws TooMany */
   attempt(address: string): Promise<void> {
     return count(this.perAddress, address)
+  }
+}
+
+/** Bounds how many letters are asked for. */
+export class LetterLimiter {
+  private readonly perAccount = new RateLimiterMemory({ points: letterLimits.perAccount, duration: 3600 })
+  private readonly perAddress = new RateLimiterMemory({ points: letterLimits.perAddress, duration: 3600 })
+
+  /** Whether there is such an account or not is not told by it. @throws TooMany */
+  async attempt(email: string, address: string): Promise<void> {
+    await count(this.perAddress, address)
+    await count(this.perAccount, email)
   }
 }
 

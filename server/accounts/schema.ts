@@ -8,11 +8,17 @@ const email = text(190)
   .toLowerCase()
   .regex(/^[^\s@]+@[^\s@]+$/, 'an e-mail address such as rider@example.org')
 
-export const signUpSchema = z.object({
-  name: text(120).trim().min(1),
-  email,
-  /** NIST SP 800-63B: length is what counts; at least 8, no rules of composition. */
-  password: text(200).min(8),
-})
+const name = text(120).trim().min(1)
+/** NIST SP 800-63B: length is what counts; at least 8, no rules of composition. */
+const newPassword = text(200).min(8)
+/** A password that is there already. */
+const password = text(200).min(1)
 
-export const signInSchema = z.object({ email, password: text(200).min(1) })
+export const signUpSchema = z.object({ name, email, password: newPassword })
+export const signInSchema = z.object({ email, password })
+export const renameSchema = z.object({ name })
+export const moveSchema = z.object({ email, password })
+export const passwordSchema = z.object({ password, newPassword })
+export const closeSchema = z.object({ password })
+export const forgottenSchema = z.object({ email })
+export const letterSchema = z.object({ token: text(100).min(1), newPassword })

@@ -1,5 +1,6 @@
 import { answering } from '../http/answers'
+import { sendsLetters } from '../http/post'
 import { signedIn } from '../http/session'
 
-/** Who is signed in on this device; nobody where it is signed out, here or from elsewhere. */
-export default answering(async (event) => ({ user: (await signedIn(event)) ?? null }))
+/** Who is signed in on this device, nobody where it is signed out, here or from elsewhere; and whether letters can be sent. */
+export default answering(async (event) => ({ user: (await signedIn(event)) ?? null, sendsLetters: sendsLetters() }))

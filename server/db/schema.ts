@@ -42,6 +42,19 @@ export const sessions = mysqlTable(
   (table) => [index('sessions_user').on(table.userId)],
 )
 
+/** Letters that let somebody choose a new password, by the hash of what stands in them. */
+export const passwordLetters = mysqlTable(
+  'password_letters',
+  {
+    tokenHash: char('token_hash', { length: 64 }).primaryKey(),
+    userId: char('user_id', { length: 36 })
+      .notNull()
+      .references(() => users.id, { onDelete: 'cascade' }),
+    createdAt: datetime('created_at').notNull(),
+  },
+  (table) => [index('password_letters_user').on(table.userId)],
+)
+
 export const trips = mysqlTable(
   'trips',
   {

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { and, asc, desc, eq, isNull, lt, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull, lt, sql, type SQL } from 'drizzle-orm'
 import { z } from 'zod'
 import {
   checkReferences,
@@ -13,7 +13,7 @@ import {
 import { catalogue } from '../../catalogue'
 import { Refusal } from '../refusal'
 import type { Connection, Database } from './connection'
-import { tripWithoutLine, type KeptParts, type PartChange } from './kept'
+import { tripJson, tripWithoutLine, type KeptParts, type PartChange } from './kept'
 import { readLately, readTrip, type ReadTrip } from './read'
 import { partVersions, roads, saves, things, trips } from './schema'
 import { allOrNothing } from './transaction'
@@ -39,19 +39,28 @@ export interface Saved {
 const savesKeptDays = 60
 
 /** A person's trips, the one changed last first. */
-export async function listTrips(db: Database, ownerId: string) {
+export function listTrips(db: Database, ownerId: string) {
+  return list(db, ownerId, isNull(trips.deletedAt)).orderBy(desc(trips.updatedAt), asc(trips.name))
+}
+
+/** The trips that a person has thrown away, the latest first. */
+export function listBin(db: Database, ownerId: string) {
+  return list(db, ownerId, isNotNull(trips.deletedAt)).orderBy(desc(trips.deletedAt), asc(trips.name))
+}
+
+function list(db: Database, ownerId: string, which: SQL) {
   return db
     .select({
       id: trips.id,
       name: trips.name,
       updatedAt: trips.updatedAt,
+      deletedAt: trips.deletedAt,
       lengthKm: roads.lengthKm,
       things: sql<number>`(select count(*) from ${things} where ${things.tripId} = ${trips.id})`.mapWith(Number),
     })
     .from(trips)
     .leftJoin(roads, eq(roads.tripId, trips.id))
-    .where(and(eq(trips.ownerId, ownerId), isNull(trips.deletedAt)))
-    .orderBy(desc(trips.updatedAt), asc(trips.name))
+    .where(and(eq(trips.ownerId, ownerId), which))
 }
 
 /** Writes the checked parts of a trip as a new trip. */
@@ -150,6 +159,31 @@ export async function setDeleted(db: Database, ownerId: string, tripId: string, 
     .where(eq(trips.id, tripId))
 }
 
+/**
+ * Takes trips of the bin away for good.
+ *
+ * @param tripId one of them; all where none is given
+ * @throws NoSuchTrip where the one does not lie in the bin
+ */
+export async function emptyBin(db: Database, ownerId: string, tripId?: string): Promise<void> {
+  const inBin = and(eq(trips.ownerId, ownerId), isNotNull(trips.deletedAt))
+  const [{ affectedRows }] = await db
+    .delete(trips)
+    .where(tripId === undefined ? inBin : and(inBin, eq(trips.id, tripId)))
+  if (tripId !== undefined && affectedRows === 0) throw new NoSuchTrip()
+}
+
+/** A trip's document, whether it lies in the bin or not. @throws NoSuchTrip */
+export function readAnyDocument(db: Database, ownerId: string, tripId: string): Promise<string> {
+  return db.transaction(
+    async (tx) => {
+      const revisions = await revisionsOf(tx, ownerId, tripId, 'also in the bin')
+      return tripJson((await readTrip(tx, tripId, revisions)).json)
+    },
+    { isolationLevel: 'repeatable read', accessMode: 'read only' },
+  )
+}
+
 /** The values of changes that can all be taken. @throws Refusal where one cannot */
 function takeValues(changes: readonly PartChange[]): Partial<KeptParts> {
   const faults = changes.flatMap((change) => ('faults' in change ? change.faults : []))
@@ -167,12 +201,17 @@ async function lockTrip(tx: Connection, ownerId: string, tripId: string): Promis
 }
 
 /** @throws NoSuchTrip where there is none of this person's */
-async function revisionsOf(db: Connection, ownerId: string, tripId: string): Promise<Revisions> {
+async function revisionsOf(
+  db: Connection,
+  ownerId: string,
+  tripId: string,
+  which?: 'also in the bin',
+): Promise<Revisions> {
   const rows = await db
     .select({ part: partVersions.part, number: partVersions.version, save: partVersions.save })
     .from(trips)
     .leftJoin(partVersions, eq(partVersions.tripId, trips.id))
-    .where(ownTrip(ownerId, tripId))
+    .where(which ? and(eq(trips.id, tripId), eq(trips.ownerId, ownerId)) : ownTrip(ownerId, tripId))
   if (rows.length === 0) throw new NoSuchTrip()
   const revisions = new Map(rows.map(({ part, number, save }) => [part, { number: number ?? 0, save: save ?? '' }]))
   return Object.fromEntries(partNames.map((part) => [part, revisions.get(part) ?? { number: 0, save: '' }])) as Record<

@@ -1,6 +1,7 @@
-import { SignInLimiter, SignUpLimiter } from '../accounts/limits'
+import { LetterLimiter, SignInLimiter, SignUpLimiter } from '../accounts/limits'
 
 export const signInLimiter = new SignInLimiter()
+export const letterLimiter = new LetterLimiter()
 
 let signUps: SignUpLimiter | undefined
 

@@ -1,23 +1,20 @@
 import { createError, getHeader, useSession, type H3Event } from 'h3'
 import type { Person } from '../accounts/people'
-import { isOpen, openSession } from '../accounts/sessions'
+import { holderOf, openSession, type Holder } from '../accounts/sessions'
 import { database } from './database'
 
 /** Signs somebody in on this device. */
-export async function signIn(
-  event: H3Event,
-  { id, name, email }: Pick<Person, 'id' | 'name' | 'email'>,
-): Promise<void> {
+export async function signIn(event: H3Event, { id }: Pick<Person, 'id'>): Promise<void> {
   await replaceUserSession(event, {
-    user: { id, name, email },
+    user: { id },
     secure: { session: await openSession(database(), id) },
   })
 }
 
 /** Who is signed in on this device; undefined where nobody is, or where the session has been ended elsewhere. */
-export async function signedIn(event: H3Event) {
-  const { user, secure } = await getUserSession(event)
-  return user && secure && (await isOpen(database(), secure.session, user.id)) ? user : undefined
+export async function signedIn(event: H3Event): Promise<Holder | undefined> {
+  const { secure } = await getUserSession(event)
+  return secure && (await holderOf(database(), secure.session))
 }
 
 /**

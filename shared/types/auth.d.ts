@@ -1,8 +1,6 @@
 declare module '#auth-utils' {
   interface User {
     id: string
-    name: string
-    email: string
   }
   interface SecureSessionData {
     /** The session's row, which ends it when it goes. */

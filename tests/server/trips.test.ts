@@ -71,7 +71,7 @@ describe('accounts', () => {
     expect(answer.body.data.lines.join('\n')).toMatch(/email: expected an e-mail address[\s\S]*password/)
   })
   it('there is no demo door outside the demo', async () => {
-    expect((await new Person(setting).ask('POST', '/api/session/demo')).status).toBe(404)
+    expect((await new Person(setting).ask('POST', '/api/demo/session')).status).toBe(404)
   })
   it('requests from another site change nothing', async () => {
     const answer = await maren.ask('POST', '/api/trips', demoTrip(), {

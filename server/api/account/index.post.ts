@@ -1,12 +1,12 @@
-import { inTurn } from '../accounts/hashing'
-import { addPerson, findPerson } from '../accounts/people'
-import { signUpSchema } from '../accounts/schema'
-import { addressOf } from '../http/address'
-import { answering } from '../http/answers'
-import { bodyOf } from '../http/body'
-import { database } from '../http/database'
-import { signUpLimiter } from '../http/limiters'
-import { rememberDevice, signIn } from '../http/session'
+import { inTurn } from '../../accounts/hashing'
+import { addPerson, findPerson } from '../../accounts/people'
+import { signUpSchema } from '../../accounts/schema'
+import { addressOf } from '../../http/address'
+import { answering } from '../../http/answers'
+import { bodyOf } from '../../http/body'
+import { database } from '../../http/database'
+import { signUpLimiter } from '../../http/limiters'
+import { rememberDevice, signIn } from '../../http/session'
 
 /** Sign up. */
 export default answering(async (event) => {

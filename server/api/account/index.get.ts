@@ -1,0 +1,19 @@
+import { personById } from '../../accounts/people'
+import { sessionsOf } from '../../accounts/sessions'
+import { answering } from '../../http/answers'
+import { database } from '../../http/database'
+import { personOf } from '../../http/session'
+
+/** What is kept of the signed-in person. */
+export default answering(async (event) => {
+  const id = await personOf(event)
+  const person = await personById(database(), id)
+  const sessions = await sessionsOf(database(), id)
+  return {
+    name: person?.name,
+    email: person?.email,
+    since: person?.createdAt,
+    isShared: !person?.passwordHash,
+    signedIn: sessions.map(({ createdAt }) => createdAt),
+  }
+})

@@ -1,0 +1,10 @@
+import { emptyBin } from '../../db/trips'
+import { answering } from '../../http/answers'
+import { database } from '../../http/database'
+import { personOf } from '../../http/session'
+
+/** Empties the bin. */
+export default answering(async (event) => {
+  await emptyBin(database(), await personOf(event))
+  return { emptied: true }
+})
