@@ -2,11 +2,13 @@ import { z } from 'zod'
 import { text } from '../../core/text'
 
 /** One address is one account, however its letters are put together and whether they are large or small. */
-const email = text(190)
-  .trim()
-  .normalize('NFC')
-  .toLowerCase()
-  .regex(/^[^\s@]+@[^\s@]+$/, 'an e-mail address such as rider@example.org')
+const anyEmail = text(190).trim().normalize('NFC').toLowerCase()
+
+/** One that a letter can be sent to, and to nobody else: RFC 5322's specials would make a list of it, or a name. */
+const email = anyEmail.regex(
+  /^[^\s@,;:<>()[\]"\\]+@[^\s@,;:<>()[\]"\\]+$/,
+  'an e-mail address such as rider@example.org',
+)
 
 const name = text(120).trim().min(1)
 /** NIST SP 800-63B: length is what counts; at least 8, no rules of composition. */
@@ -15,7 +17,7 @@ const newPassword = text(200).min(8)
 const password = text(200).min(1)
 
 export const signUpSchema = z.object({ name, email, password: newPassword })
-export const signInSchema = z.object({ email, password })
+export const signInSchema = z.object({ email: anyEmail, password })
 export const renameSchema = z.object({ name })
 export const moveSchema = z.object({ email, password })
 export const passwordSchema = z.object({ password, newPassword })

@@ -21,7 +21,6 @@ export function mailServer(url: string, from: string): PostOffice {
   })
   return {
     async send({ to, subject, text }) {
-      // As a list, so that nothing in an address is read as another one.
       await transport.sendMail({ from, to: { name: '', address: to }, subject, text })
     },
   }
