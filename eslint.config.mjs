@@ -19,14 +19,12 @@ export default typescript.config(
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
       // Places in typed arrays that loops have just bounded.
       '@typescript-eslint/no-non-null-assertion': 'off',
-      'vue/multi-word-component-names': [
-        'error',
-        { ignores: ['[id]', 'index', 'road', 'bikes', 'bench', 'weigh', 'sums', 'app'] },
-      ],
       'no-console': ['error', { allow: ['error', 'warn'] }],
     },
   },
   { files: ['scripts/**/*.ts', 'tests/bench/**/*.ts'], rules: { 'no-console': 'off' } },
+  // A page is named by its address.
+  { files: ['app/pages/**/*.vue', 'app/app.vue'], rules: { 'vue/multi-word-component-names': 'off' } },
   // A prop that may be left out means "not given" when it is.
   { files: ['app/**/*.vue'], rules: { 'vue/require-default-prop': 'off' } },
 )

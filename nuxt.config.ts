@@ -76,6 +76,8 @@ export default defineNuxtConfig({
     session: { name: 'rag-tin', password: '', maxAge: 60 * 60 * 24 * 30, cookie: { sameSite: 'lax' } },
     public: { demo: false },
   },
+  // Who is signed in is asked where it matters (app/composables/usePerson).
+  auth: { loadStrategy: 'none' },
   security: {
     rateLimiter: false,
     // A page that fails says so; without the console it would fail in silence.

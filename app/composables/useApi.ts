@@ -14,7 +14,7 @@ export function linesOf(error: unknown): string[] {
 export const statusOf = (error: unknown) => (error instanceof FetchError ? error.statusCode : undefined)
 
 interface Request {
-  readonly method?: 'GET' | 'POST' | 'PATCH' | 'DELETE'
+  readonly method?: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE'
   readonly body?: object
   readonly signal?: AbortSignal
   readonly headers?: Record<string, string>

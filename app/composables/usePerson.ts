@@ -9,6 +9,8 @@ import type { Person } from '~/session/shelves'
 export const usePerson = createGlobalState(() => {
   /** Whether the server knows who this is; unknown while it does not answer. */
   const standing = ref<'not asked' | 'signed in' | 'signed out' | 'unknown'>('not asked')
+  /** Whether the server can send letters, such as for a password that was forgotten. */
+  const sendsLetters = ref(false)
   const person = useLocalStorage<Person | null>('rag-tin.person', null, {
     serializer: { read: (text) => JSON.parse(text) as Person | null, write: (value) => JSON.stringify(value) },
   })
@@ -16,7 +18,9 @@ export const usePerson = createGlobalState(() => {
   /** Asks the server who this is, and the device where it does not answer. */
   async function ask(): Promise<void> {
     try {
-      const { user } = await api<{ user: Person | null }>('/api/session')
+      const answer = await api<{ user: Person | null; sendsLetters: boolean }>('/api/session')
+      const { user } = answer
+      sendsLetters.value = answer.sendsLetters
       standing.value = user ? 'signed in' : 'signed out'
       if (user) person.value = { id: user.id, name: user.name, email: user.email }
     } catch {
@@ -34,5 +38,5 @@ export const usePerson = createGlobalState(() => {
     await forgetPerson().catch(() => undefined)
   }
 
-  return { person, standing, ask, forget }
+  return { person, standing, sendsLetters, ask, forget }
 })

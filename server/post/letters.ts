@@ -11,7 +11,7 @@ export function newPasswordLetter(to: string, place: string, token: string): Let
     to,
     subject: 'A new password for Rag Tin',
     text: [
-      `Somebody asked for a new password for the account of ${to} at ${place}.`,
+      `Somebody asked at ${place} for a new password for the account of ${to}.`,
       // What follows the # never leaves the browser: no server and no proxy on the way writes it down.
       `Choose it here, within ${letterMinutes} minutes:\n${place}/new-password#${token}`,
       'If that was not you, leave this letter be: nothing has changed.',
@@ -24,7 +24,7 @@ export function passwordChangedLetter(to: string, place: string): Letter {
     to,
     subject: 'Your password for Rag Tin was changed',
     text: [
-      `The password of the account of ${to} at ${place} was changed, and all other devices were signed out.`,
+      `At ${place} the password of the account of ${to} was changed, and all other devices were signed out.`,
       `If that was not you, choose a new one: ${place}/forgotten`,
     ].join('\n\n'),
   }
@@ -36,7 +36,7 @@ export function movedLetter(to: string, place: string): Letter {
     to,
     subject: 'Your account of Rag Tin has another address',
     text: [
-      `The account of ${to} at ${place} was given another e-mail address; letters go there from now on.`,
+      `At ${place} the account of ${to} was given another e-mail address; letters go there from now on.`,
       'If that was not you, tell whoever runs it.',
     ].join('\n\n'),
   }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { Waiting } from '~/session/outbox'
 
-/** Signs out once everything is on the server; what cannot be brought there is asked about first. */
+/** Signs out, here or on all devices, once everything is on the server; what cannot be brought there is asked about. */
+const { everywhere = false } = defineProps<{ everywhere?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const waiting = shallowRef<readonly Waiting[]>()
 const lines = ref<string[]>([])
@@ -20,7 +21,7 @@ async function bring() {
 async function signOut() {
   lines.value = []
   try {
-    await api('/api/session', { method: 'DELETE' })
+    await api(everywhere ? '/api/sessions' : '/api/session', { method: 'DELETE' })
     await wipeDevice()
     await navigateTo('/')
   } catch (error) {
@@ -31,7 +32,7 @@ onMounted(bring)
 </script>
 
 <template>
-  <TinDialog open title="Sign out" @close="emit('close')">
+  <TinDialog open :title="everywhere ? 'Sign out everywhere' : 'Sign out'" @close="emit('close')">
     <p v-if="!waiting && !lines.length" role="status" class="text-soft">Bringing everything to the server …</p>
     <template v-if="waiting">
       <p>

@@ -118,6 +118,9 @@ function rename() {
           <MenuItem v-slot="{ active }">
             <NuxtLink to="/trips" class="menu-line" :class="{ 'bg-well': active }">All trips</NuxtLink>
           </MenuItem>
+          <MenuItem v-slot="{ active }">
+            <NuxtLink to="/account" class="menu-line" :class="{ 'bg-well': active }">Account</NuxtLink>
+          </MenuItem>
           <MenuItem v-if="inTrip && store.trip" v-slot="{ active }">
             <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="download">
               Export this trip

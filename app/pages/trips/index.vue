@@ -22,6 +22,7 @@ const trips = ref<TripLine[]>()
 const lines = ref<string[]>([])
 const thrownAway = shallowRef<TripLine>()
 const picker = useTemplateRef<HTMLInputElement>('picker')
+const bin = useTemplateRef('bin')
 
 /** Trips of which something waits on this device, and those that lie on it. */
 const waiting = shallowRef<readonly Waiting[]>([])
@@ -94,14 +95,22 @@ function picked(event: Event) {
 const over = useFileDrop((file) => void importTrip(file))
 
 async function throwAway(trip: TripLine) {
-  await api(`/api/trips/${trip.id}`, { method: 'DELETE' })
-  thrownAway.value = trip
-  await list()
+  try {
+    await api(`/api/trips/${trip.id}`, { method: 'DELETE' })
+    thrownAway.value = trip
+    await Promise.all([list(), bin.value?.look()])
+  } catch (error) {
+    lines.value = linesOf(error)
+  }
 }
-async function takeBack() {
-  await api(`/api/trips/${thrownAway.value!.id}/restore`, { method: 'POST' })
-  thrownAway.value = undefined
-  await list()
+async function takeBack({ id }: TripLine) {
+  try {
+    await api(`/api/trips/${id}/restore`, { method: 'POST' })
+    thrownAway.value = undefined
+    await Promise.all([list(), bin.value?.look()])
+  } catch (error) {
+    lines.value = linesOf(error)
+  }
 }
 </script>
 
@@ -120,7 +129,7 @@ async function takeBack() {
           class="mt-3 flex items-center justify-between rounded border border-line bg-well px-3 py-2 text-sm"
         >
           <span class="min-w-0 [overflow-wrap:anywhere]">“{{ thrownAway.name }}” was thrown away.</span
-          ><button type="button" class="knob" @click="takeBack">Take it back</button>
+          ><button type="button" class="knob" @click="takeBack(thrownAway)">Take it back</button>
         </p>
         <p v-if="signedOut" role="status" class="mt-3 flex items-center justify-between gap-3 text-sm">
           <span>Your sign-in has ended. What lies on this device can be read.</span>
@@ -164,6 +173,7 @@ async function takeBack() {
             </button>
           </li>
         </ul>
+        <TripBin v-if="trips" ref="bin" @restored="((thrownAway = undefined), list())" />
       </section>
       <section class="sheet self-start p-4" aria-labelledby="new-title">
         <h2 id="new-title" class="text-lg">A new trip</h2>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+const { person, sendsLetters, ask } = usePerson()
+const { busy, lines, attempt } = useAttempt()
+const email = ref('')
+const password = ref('')
+const done = ref('')
+
+function submit() {
+  done.value = ''
+  void attempt(async () => {
+    await api('/api/account/address', { method: 'PUT', body: { email: email.value, password: password.value } })
+    await ask()
+    done.value = `You sign in as ${person.value?.email} from now on.`
+    email.value = ''
+    password.value = ''
+  })
+}
+</script>
+
+<template>
+  <form class="sheet space-y-3 p-4" aria-labelledby="address-title" @submit.prevent="submit">
+    <h2 id="address-title" class="text-lg">E-mail address</h2>
+    <p class="text-sm text-soft">
+      You sign in as <strong class="text-ink">{{ person?.email }}</strong>.<template v-if="sendsLetters">
+        A letter says so there when it changes.</template
+      >
+    </p>
+    <label class="block text-sm text-soft"
+      >New address<input
+        v-model="email"
+        class="slot mt-1 text-ink"
+        type="email"
+        autocomplete="email"
+        required
+        maxlength="190"
+    /></label>
+    <PasswordProof v-model="password" />
+    <FaultLines :lines="lines" />
+    <p v-if="done" role="status" class="text-sm font-semibold text-petrol">{{ done }}</p>
+    <button type="submit" class="knob" :disabled="busy">Change the address</button>
+  </form>
+</template>

@@ -1,0 +1,16 @@
+<script setup lang="ts">
+/** The password that somebody has, to show who they are. */
+const value = defineModel<string>({ required: true })
+</script>
+
+<template>
+  <label class="block text-sm text-soft"
+    >Your password<input
+      v-model="value"
+      class="slot mt-1 text-ink"
+      type="password"
+      autocomplete="current-password"
+      required
+      maxlength="200"
+  /></label>
+</template>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+definePageMeta({ middleware: 'signed-in' })
+useHead({ title: 'Account · Rag Tin' })
+
+interface Account {
+  since: string
+  isShared: boolean
+  signedIn: string[]
+}
+const account = shallowRef<Account>()
+const lines = ref<string[]>([])
+
+async function look() {
+  lines.value = []
+  try {
+    account.value = await api<Account>('/api/account')
+  } catch (error) {
+    lines.value = linesOf(error)
+  }
+}
+void look()
+const since = computed(() =>
+  new Date(account.value?.since ?? 0).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' }),
+)
+</script>
+
+<template>
+  <div class="flex min-h-full flex-col">
+    <TinHeader />
+    <main class="mx-auto w-full max-w-4xl flex-1 p-6 max-sm:p-4">
+      <h1 class="text-2xl">Account</h1>
+      <FaultLines class="mt-4" :lines="lines" />
+      <template v-if="account">
+        <p v-if="account.isShared" class="mt-2 max-w-prose text-soft">
+          The demo rider is everybody’s and stays as it is. With an account of your own, its name, its address and its
+          password are changed here, and it can be deleted.
+        </p>
+        <p v-else class="mt-1 text-sm text-soft">Since {{ since }}.</p>
+        <div class="mt-5 grid items-start gap-5 grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+          <div v-if="!account.isShared" class="space-y-5">
+            <NameSheet />
+            <AddressSheet />
+            <PasswordSheet @changed="look" />
+          </div>
+          <div class="space-y-5">
+            <DevicesSheet v-if="!account.isShared" :signed-in="account.signedIn" />
+            <TakeoutSheet />
+            <CloseSheet v-if="!account.isShared" />
+          </div>
+        </div>
+      </template>
+      <p v-else-if="!lines.length" role="status" class="mt-4 text-soft">Looking …</p>
+    </main>
+  </div>
+</template>
