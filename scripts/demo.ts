@@ -4,10 +4,8 @@ import { ensurePrograms, mariadb } from './debian'
 import { demoSettings, seedDemo } from './demo-data'
 import { servingPort } from './ports'
 import { run } from './run'
-import { databaseFolder, lockFolder, serve } from './service'
+import { databaseFolder, demoFolder as folder, lockFolder, serve } from './service'
 import { Stop } from './stop'
-
-const folder = '.data/demo'
 
 await run(async (until) => {
   const words = process.argv.slice(2)

@@ -6,6 +6,10 @@ import { isOurMariadb, lastLines, startMariadb, type RunningMariadb } from './ma
 import { Stop } from './stop'
 import { upgradeDatabase } from './upgrade'
 
+/** What is served in earnest has its data apart from the demo's. */
+export const servedFolder = '.data/serve'
+export const demoFolder = '.data/demo'
+
 export const databaseFolder = (folder: string) => join(folder, 'mariadb')
 
 /** What is written here says that a script runs in the folder. */

@@ -28,7 +28,7 @@ export async function upgradeDatabase(url: string, folder: string): Promise<void
   for (const unfinished of readdirSync(folder).filter((name) => name.startsWith(`${basename(before)}.`)))
     rmSync(join(folder, unfinished))
   if (existsSync(before)) {
-    console.log('What was begun on the database was interrupted; it is put back to what it was before …')
+    console.log(`The database becomes what was written down in ${before} …`)
     await loadDump(url, before)
   }
   const pending = await pendingMigrations(url)
