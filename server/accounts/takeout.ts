@@ -5,7 +5,7 @@ import { listBin, listTrips, readAnyDocument } from '../db/trips'
 import type { Person } from './people'
 import { sessionsOf } from './sessions'
 
-export const takeoutFormat = 'rag-tin/account/1'
+export const takeoutFormat = 'rag-tin.account/1'
 
 /**
  * All that is kept of somebody: a ZIP file of `account.json` and of each trip as the document that can be imported

@@ -85,7 +85,7 @@ it('all that is kept of somebody is handed out as one file, from which each trip
     'trips/same-name.rag-tin.json',
   ])
   const account = JSON.parse(files.get('account.json') ?? '')
-  expect(account).toMatchObject({ format: 'rag-tin/account/1', name: 'yngve', email: 'yngve@quern.example' })
+  expect(account).toMatchObject({ format: 'rag-tin.account/1', name: 'yngve', email: 'yngve@quern.example' })
   expect(account.signedIn).toHaveLength(1)
   expect(account.trips.map((trip: { name: string }) => trip.name).sort()).toEqual(
     ['Same name', 'Same name', 'Næsten / Ørsted …', 'Thrown away'].sort(),
