@@ -16,6 +16,8 @@ const chapters: Readonly<Record<string, string>> = {
   hostile: 'What makes no sense',
   long: 'As long as trips may be',
   load: 'Many at a time',
+  'load-killed': 'Many at a time, and the database killed',
+  memory: 'Ten minutes',
 }
 
 /** Tries everything that is seeded and long, and writes down what came of it. */
@@ -24,13 +26,20 @@ async function judge(): Promise<void> {
   await buildIfStale()
   rmSync(folder, { recursive: true, force: true })
   const begun = Date.now()
-  const { ok } = await runChild({
-    command: 'node_modules/.bin/vitest',
-    words: ['run', '--project', 'judge'],
-    inView: true,
-    env: { ...process.env, RAG_TIN_JUDGE: 'full' },
-  })
-  if (!ok) throw new Stop('Not everything held; docs/judged.md is left as it was.')
+  const judging = (...words: string[]) =>
+    runChild({
+      command: 'node_modules/.bin/vitest',
+      words: ['run', '--project', 'judge', ...words],
+      inView: true,
+      env: { ...process.env, RAG_TIN_JUDGE: 'full' },
+    })
+  // What is measured has the machine for itself.
+  const measured = ['load', 'memory'].map((name) => `tests/judge/${name}`)
+  const runs = [
+    await judging(...measured.map((path) => `--exclude=${path}*`)),
+    await judging('--no-file-parallelism', ...measured),
+  ]
+  if (!runs.every(({ ok }) => ok)) throw new Stop('Not everything held; docs/judged.md is left as it was.')
   const minutes = Math.round((Date.now() - begun) / 60_000)
   const found = existsSync(folder) ? readdirSync(folder).map((file) => file.replace(/\.json$/, '')) : []
   const missing = Object.keys(chapters).filter((chapter) => !found.includes(chapter))

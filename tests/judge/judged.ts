@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 
 /** `npm run judge` tries everything; `./test` a tenth of it, with the same seeds. */
-const isFull = process.env.RAG_TIN_JUDGE === 'full'
+export const isFull = process.env.RAG_TIN_JUDGE === 'full'
 export const share = isFull ? 1 : 0.1
 export const seed = 20260601
 
