@@ -55,6 +55,7 @@ it('trips as long as they may be are taken in and handed out beside others, who 
   lines.push(await beside('its GPX with times', () => download(`/api/trips/${id}/road?times`)))
   const ten = Array.from({ length: 10 }, () => () => download(`/api/trips/${id}/road?times`))
   lines.push(await beside('ten of those at once', ...ten))
+  lines.push(await beside('everything of its owner exported', () => download('/api/account/export')))
   lines.push(await beside('its weather asked for', () => maren.ask('POST', `/api/trips/${id}/forecast`)))
 
   const service = {
