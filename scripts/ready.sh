@@ -14,8 +14,8 @@ want=$(cat package.json package-lock.json | sha256sum | cut -d' ' -f1)
 have=$(cat node_modules/.rag-tin-lock 2>/dev/null || true)
 if [ "$want" != "$have" ]; then
   echo 'Installing node packages (a minute or two, once) …'
-  # It goes when this goes; one that was interrupted begins anew at the next start.
-  setpriv --pdeathsig TERM npm ci --no-fund --no-audit --loglevel=error || fail 'npm ci failed; its messages are above. Is the package registry within reach?'
+  # It goes when this goes, for it is begun anew at the next start; SIGTERM it does not heed.
+  setpriv --pdeathsig KILL npm ci --no-fund --no-audit --loglevel=error || fail 'npm ci failed; its messages are above. Is the package registry within reach?'
   printf '%s' "$want" >node_modules/.rag-tin-lock
 fi
 flock -u 9
