@@ -60,15 +60,24 @@ export async function startApp({ folder, port, databaseUrl, host, settings }: Ap
 async function untilAnswering(child: Child, address: string): Promise<void> {
   const since = Date.now()
   for (;;) {
-    if (!child.isRunning())
-      throw new Stop(`The server went down while starting. Its last words were:\n${child.lastWords().slice(-1500)}`)
-    try {
-      const answer = await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(10_000) })
-      if (answer.ok) return
-    } catch {
-      // Not listening yet.
-    }
+    if (!child.isRunning()) throw new Stop(whyDown(child.lastWords(), address))
+    // Until it says that it listens, whoever answers there is somebody else's.
+    if (child.lastWords().includes('Listening on') && (await answers(address))) return
     if (Date.now() - since > 60_000) throw new Stop('The server did not answer within a minute.')
     await new Promise((again) => setTimeout(again, 100))
+  }
+}
+
+function whyDown(lastWords: string, address: string): string {
+  return lastWords.includes('EADDRINUSE')
+    ? `Somebody else serves at ${address} since a moment; start it again, or give another port with PORT=….`
+    : `The server went down while starting. Its last words were:\n${lastWords.slice(-1500)}`
+}
+
+async function answers(address: string): Promise<boolean> {
+  try {
+    return (await fetch(`${address}/api/health`, { signal: AbortSignal.timeout(10_000) })).ok
+  } catch {
+    return false
   }
 }

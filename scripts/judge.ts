@@ -34,7 +34,7 @@ async function judge(): Promise<void> {
       env: { ...process.env, RAG_TIN_JUDGE: 'full' },
     })
   // What is measured has the machine for itself.
-  const measured = ['load', 'memory'].map((name) => `tests/judge/${name}`)
+  const measured = ['load', 'long', 'memory'].map((name) => `tests/judge/${name}`)
   const runs = [
     await judging(...measured.map((path) => `--exclude=${path}*`)),
     await judging('--no-file-parallelism', ...measured),

@@ -9,13 +9,15 @@ interface Account {
 }
 const account = shallowRef<Account>()
 const lines = ref<string[]>([])
+const signedOut = ref(false)
 
 async function look() {
   lines.value = []
   try {
     account.value = await api<Account>('/api/account')
   } catch (error) {
-    lines.value = linesOf(error)
+    signedOut.value = statusOf(error) === 401
+    lines.value = signedOut.value ? [] : linesOf(error)
   }
 }
 void look()
@@ -30,6 +32,10 @@ const since = computed(() =>
     <main class="mx-auto w-full max-w-4xl flex-1 p-6 max-sm:p-4">
       <h1 class="text-2xl">Account</h1>
       <FaultLines class="mt-4" :lines="lines" />
+      <p v-if="signedOut" role="status" class="mt-3 flex items-center justify-between gap-3">
+        <span>Your sign-in has ended.</span>
+        <NuxtLink :to="{ path: '/', query: { next: '/account' } }" class="knob">Sign in again</NuxtLink>
+      </p>
       <template v-if="account">
         <p v-if="account.isShared" class="mt-2 max-w-prose text-soft">
           The demo rider is everybody’s and stays as it is. With an account of your own, its name, its address and its
@@ -49,7 +55,7 @@ const since = computed(() =>
           </div>
         </div>
       </template>
-      <p v-else-if="!lines.length" role="status" class="mt-4 text-soft">Looking …</p>
+      <p v-else-if="!lines.length && !signedOut" role="status" class="mt-4 text-soft">Looking …</p>
     </main>
   </div>
 </template>

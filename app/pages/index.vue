@@ -13,7 +13,7 @@ const { busy, lines, attempt } = useAttempt()
 async function goOn() {
   await ask()
   const next = route.query.next
-  await navigateTo(typeof next === 'string' && /^\/trips(\/|$)/.test(next) ? next : '/trips')
+  await navigateTo(typeof next === 'string' && /^\/(trips|account)(\/|$)/.test(next) ? next : '/trips')
 }
 await ask()
 if (standing.value === 'signed in') await goOn()

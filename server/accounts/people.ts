@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { eq } from 'drizzle-orm'
 import type { Connection, Database } from '../db/connection'
 import { users } from '../db/schema'
+import { allOrNothing } from '../db/transaction'
 
 export interface Person {
   readonly id: string
@@ -48,7 +49,8 @@ export async function setPasswordHash(db: Connection, id: string, passwordHash: 
 
 /** Closes an account: with the person goes whatever is theirs, in every table. */
 export async function removePerson(db: Database, id: string): Promise<void> {
-  await db.delete(users).where(eq(users.id, id))
+  // A device that saves at the same moment may be in its way.
+  await allOrNothing(db, async (tx) => void (await tx.delete(users).where(eq(users.id, id))))
 }
 
 /** Does what gives an account an address; false when that has an account already. */

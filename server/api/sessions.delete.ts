@@ -1,11 +1,11 @@
 import { endSessionsOf } from '../accounts/sessions'
 import { answering } from '../http/answers'
 import { database } from '../http/database'
-import { personOf } from '../http/session'
+import { ownAccount } from '../http/own-account'
 
 /** Sign out everywhere: no cookie of this person opens anything any more. */
 export default answering(async (event) => {
-  await endSessionsOf(database(), await personOf(event))
+  await endSessionsOf(database(), (await ownAccount(event)).id)
   await clearUserSession(event)
   return { signedOut: true }
 })

@@ -167,9 +167,8 @@ export async function setDeleted(db: Database, ownerId: string, tripId: string, 
  */
 export async function emptyBin(db: Database, ownerId: string, tripId?: string): Promise<void> {
   const inBin = and(eq(trips.ownerId, ownerId), isNotNull(trips.deletedAt))
-  const [{ affectedRows }] = await db
-    .delete(trips)
-    .where(tripId === undefined ? inBin : and(inBin, eq(trips.id, tripId)))
+  const which = tripId === undefined ? inBin : and(inBin, eq(trips.id, tripId))
+  const [{ affectedRows }] = await allOrNothing(db, (tx) => tx.delete(trips).where(which))
   if (tripId !== undefined && affectedRows === 0) throw new NoSuchTrip()
 }
 

@@ -1,4 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
+import { randomInt } from 'node:crypto'
 import {
   existsSync,
   mkdirSync,
@@ -43,7 +44,8 @@ export class DemoFolder {
   start(script: string, words: readonly string[] = [], environment: Record<string, string> = {}): Script {
     const child = spawn(process.execPath, ['--import', 'tsx', `scripts/${script}.ts`, ...words], {
       cwd: this.path,
-      env: { ...process.env, ...environment },
+      // Others may start at the same time: each has a port of its own, below those that systems hand out.
+      env: { ...process.env, PORT: String(randomInt(20_000, 32_000)), ...environment },
       stdio: ['ignore', 'pipe', 'pipe'],
     })
     let said = ''

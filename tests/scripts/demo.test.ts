@@ -1,3 +1,4 @@
+import { createServer as createHttpServer } from 'node:http'
 import { createServer } from 'node:net'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
 import { anyFreePort, isFree } from '../../scripts/ports'
@@ -48,6 +49,18 @@ describe('the demo', () => {
     expect(folder.servers()).toEqual({ mariadb: [], app: [] })
     expect(await isFree(port)).toBe(true)
     expect(folder.has(note)).toBe(false)
+  })
+
+  it('does not take somebody else’s server, who was quicker to a port, for its own', async () => {
+    const port = await anyFreePort()
+    const demo = folder.start('demo', [], { PORT: String(port) })
+    // Free when it was looked at, and taken before the app is there: somebody who says yes to everything.
+    await expect.poll(() => folder.servers().mariadb, { timeout: 20_000 }).toHaveLength(1)
+    const quicker = createHttpServer((_, answer) => answer.end('{"ok":true}')).listen(port, '127.0.0.1')
+    expect(await demo.ended).toBe(1)
+    quicker.close()
+    expect(demo.said()).toContain(`Somebody else serves at http://127.0.0.1:${port} since a moment`)
+    expect(folder.servers()).toEqual({ mariadb: [], app: [] })
   })
 
   it('starts a server that crashed again, at the same address and with all that was saved', async () => {

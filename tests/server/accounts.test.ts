@@ -206,6 +206,31 @@ it('a closed account is nowhere any more, and nobody else’s is touched', async
   expect((await neighbour.read(theirs)).body.trip.bench).toHaveLength(demoTrip().bench.length)
 })
 
+it('an account that is closed while devices are saving is closed, and nothing of it stays', async () => {
+  for (let i = 0; i < 3; i++) {
+    const name = `oskar-${i}`
+    const oskar = await setting.person(name)
+    const id = (await userOf(oskar)).id as string
+    const trips = await Promise.all(Array.from({ length: 6 }, () => oskar.newTrip(demoTrip())))
+    const devices = trips.map((trip) => ({ trip, device: oskar.copy() }))
+    let isClosed = false
+    const saving = devices.map(async ({ trip, device }) => {
+      await device.read(trip)
+      for (let n = 1; !isClosed; n++) {
+        const { status } = await device.save(trip, { part: 'bench', base: n, value: demoTrip().bench })
+        expect([200, 401, 404]).toContain(status)
+        if (status !== 200) break
+      }
+    })
+    await new Promise((later) => setTimeout(later, 300))
+    const { status } = await oskar.ask('POST', '/api/account/close', { password: `${name} rides far` })
+    isClosed = true
+    await Promise.all(saving)
+    expect(status).toBe(200)
+    expect(await whereStands(setting.mariadb.url, id, ...trips)).toEqual([])
+  }
+})
+
 it('the demo rider, who is everybody’s, stays as they are', async () => {
   const demo = new Person(setting)
   await demo.ask('POST', '/api/demo/session')
@@ -215,5 +240,7 @@ it('the demo rider, who is everybody’s, stays as they are', async () => {
   await refused('PUT', '/api/account/address', { email: 'x@quern.example', password: '' })
   await refused('PUT', '/api/account/password', { password: '', newPassword: 'mine from now on' })
   await refused('POST', '/api/account/close', { password: '' })
+  // Nor does one visitor sign out all the others.
+  await refused('DELETE', '/api/sessions', {})
   expect((await demo.ask('GET', '/api/account')).body).toMatchObject({ name: 'Maren', isShared: true })
 })
