@@ -1,8 +1,8 @@
 import { chromium, type Locator, type Page } from '@playwright/test'
 import { headlessChromium } from './debian'
 
-/** Takes the pictures of docs/screenshots anew, from the demo that is running: npm run pictures [ADDRESS] [FOLDER]. */
-const [address = 'http://127.0.0.1:3000', folder = 'docs/screenshots'] = process.argv.slice(2)
+/** Takes the pictures of docs/screenshots anew, from the demo that is running: npm run pictures [ADDRESS] [FOLDER] [NAME …]. */
+const [address = 'http://127.0.0.1:3000', folder = 'docs/screenshots', ...only] = process.argv.slice(2)
 
 interface Picture {
   readonly name: string
@@ -35,6 +35,15 @@ const pictures: Picture[] = [
     arrange: async (page) => {
       await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
       await page.getByRole('link', { name: /Across the Quern, June/ }).waitFor()
+    },
+  },
+  {
+    name: 'account',
+    arrange: async (page) => {
+      const person = { name: 'Ketil', email: `ketil-${Date.now()}@quern.example`, password: 'ketil rides far' }
+      await page.request.post('/api/account', { data: person })
+      await page.goto('/account')
+      await page.getByText('You are signed in here only').waitFor()
     },
   },
   {
@@ -157,10 +166,12 @@ const browser = await chromium.launch({
   executablePath: headlessChromium.place,
   args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'],
 })
-for (const { name, night, small, arrange } of pictures) {
+const wanted = pictures.filter(({ name }) => only.length === 0 || only.includes(name))
+for (const { name, night, small, arrange } of wanted) {
   const context = await browser.newContext({
     viewport: small ? { width: 390, height: 844 } : { width: 1280, height: 800 },
     colorScheme: night ? 'dark' : 'light',
+    baseURL: address,
   })
   const page = await context.newPage()
   await page.goto(address)
