@@ -32,15 +32,7 @@ function submit() {
       </p>
     </template>
     <form v-else class="space-y-3" @submit.prevent="submit">
-      <label class="block text-sm text-soft"
-        >E-mail address<input
-          v-model="email"
-          class="slot mt-1 text-ink"
-          type="email"
-          autocomplete="email"
-          required
-          maxlength="190"
-      /></label>
+      <EmailField v-model="email" />
       <FaultLines :lines="lines" />
       <button type="submit" class="knob knob-main w-full" :disabled="busy">Have a letter sent</button>
     </form>

@@ -55,25 +55,9 @@ const stepIn = () =>
       <label v-if="mode === 'up'" class="block text-sm text-soft"
         >Name<input v-model="name" class="slot mt-1 text-ink" autocomplete="name" required maxlength="120"
       /></label>
-      <label class="block text-sm text-soft"
-        >E-mail address<input
-          v-model="email"
-          class="slot mt-1 text-ink"
-          type="email"
-          autocomplete="email"
-          required
-          maxlength="190"
-      /></label>
+      <EmailField v-model="email" />
       <NewPasswordField v-if="mode === 'up'" v-model="password" label="Password" />
-      <label v-else class="block text-sm text-soft"
-        >Password<input
-          v-model="password"
-          class="slot mt-1 text-ink"
-          type="password"
-          autocomplete="current-password"
-          required
-          maxlength="200"
-      /></label>
+      <PasswordProof v-else v-model="password" label="Password" />
       <FaultLines :lines="lines" />
       <button type="submit" class="knob w-full" :class="demo ? '' : 'knob-main'" :disabled="busy">
         {{ mode === 'in' ? 'Sign in' : 'Sign up' }}

@@ -1,4 +1,6 @@
+import { httpError } from '../http/http-error'
+
 /** Any other address under /api: there is nothing, and no page is sent instead. */
 export default defineEventHandler(() => {
-  throw createError({ statusCode: 404, statusMessage: 'Not Found', data: { lines: ['There is nothing here.'] } })
+  throw httpError(404, 'Not Found', 'There is nothing here.')
 })

@@ -7,6 +7,7 @@ import { bodyOf } from '../http/body'
 import { database } from '../http/database'
 import { signInLimiter } from '../http/limiters'
 import { knownDevice, rememberDevice, signIn } from '../http/session'
+import { httpError } from '../http/http-error'
 
 /** Sign in. The answer is the same for a wrong address and a wrong password. */
 export default answering(async (event) => {
@@ -22,11 +23,7 @@ export default answering(async (event) => {
     person?.passwordHash ? verifyPassword(person.passwordHash, password) : hashPassword(password).then(() => false),
   )
   if (!person || !right) {
-    throw createError({
-      statusCode: 401,
-      statusMessage: 'Unauthorized',
-      data: { lines: ['The address or the password is wrong.'] },
-    })
+    throw httpError(401, 'Unauthorized', 'The address or the password is wrong.')
   }
   await attempt.right()
   await signIn(event, person)

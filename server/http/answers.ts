@@ -6,30 +6,29 @@ import { NoSuchTrip, SavedMeanwhile } from '../db/trips'
 import { isAway } from '../db/within-time'
 import { Refusal } from '../refusal'
 import { TooBusy } from '../threads/pool'
-
-function answer(statusCode: number, statusMessage: string, lines: readonly string[]): Error {
-  return createError({ statusCode, statusMessage, data: { lines } })
-}
+import { httpError } from './http-error'
 
 /** What is said of an error that is nobody's fault but of whoever asks, or passes by itself; undefined of any other. */
 function answerTo(error: unknown, event: H3Event): Error | undefined {
   const lines = error instanceof Refusal ? error.lines : faultLines(error)
-  if (lines) return answer(422, 'Unprocessable Content', lines)
-  if (error instanceof NoSuchTrip) return answer(404, 'Not Found', ['There is no such trip.'])
-  if (error instanceof SavedMeanwhile) return answer(409, 'Conflict', [error.message])
+  if (lines) return httpError(422, 'Unprocessable Content', ...lines)
+  if (error instanceof NoSuchTrip) return httpError(404, 'Not Found', 'There is no such trip.')
+  if (error instanceof SavedMeanwhile) return httpError(409, 'Conflict', error.message)
   if (error instanceof TooMany) {
     setHeader(event, 'retry-after', error.seconds)
-    return answer(429, 'Too Many Requests', [error.message])
+    return httpError(429, 'Too Many Requests', error.message)
   }
   if (error instanceof TooBusy || error instanceof TooManyHashes) {
     setHeader(event, 'retry-after', 5)
-    return answer(503, 'Service Unavailable', ['Too much is being asked for at the same time; try again in a moment.'])
+    return httpError(503, 'Service Unavailable', 'Too much is being asked for at the same time; try again in a moment.')
   }
   if (isAway(error)) {
     setHeader(event, 'retry-after', 5)
-    return answer(503, 'Service Unavailable', [
+    return httpError(
+      503,
+      'Service Unavailable',
       'The database does not answer just now. Nothing saved is lost; try again in a moment.',
-    ])
+    )
   }
   return undefined
 }

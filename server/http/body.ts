@@ -1,6 +1,7 @@
-import { createError, getHeader, getRequestHeader, type H3Event } from 'h3'
+import { getHeader, getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
 import { checkAgainst, type Showing } from '../../core/fault'
+import { httpError } from './http-error'
 
 /** The most bytes that are read of a request's body: of words that somebody typed, and of a whole trip. */
 export const mostBytes = {
@@ -13,10 +14,6 @@ export const mostBytes = {
 const mostHeld = 8 * mostBytes.trip
 let held = 0
 
-function refusal(statusCode: number, statusMessage: string, line: string): Error {
-  return createError({ statusCode, statusMessage, data: { lines: [line] } })
-}
-
 /**
  * Reads a request's body, counting its bytes as they come: what it says of its own length is not relied upon. The
  * rest of one that is too long is left unread.
@@ -26,8 +23,8 @@ function refusal(statusCode: number, statusMessage: string, line: string): Error
 export async function bytesOf(event: H3Event, most: number): Promise<Buffer> {
   const encoding = getRequestHeader(event, 'content-encoding')
   if (encoding && encoding !== 'identity')
-    throw refusal(415, 'Unsupported Media Type', `the request: packed as ${encoding}; expected it as it is`)
-  const tooLong = () => refusal(413, 'Content Too Large', `the request: longer than ${most} bytes`)
+    throw httpError(415, 'Unsupported Media Type', `the request: packed as ${encoding}; expected it as it is`)
+  const tooLong = () => httpError(413, 'Content Too Large', `the request: longer than ${most} bytes`)
   if (Number(getHeader(event, 'content-length') ?? 0) > most) throw tooLong()
 
   const chunks: Buffer[] = []
@@ -38,7 +35,7 @@ export async function bytesOf(event: H3Event, most: number): Promise<Buffer> {
       held += chunk.length
       if (length > most) throw tooLong()
       if (held > mostHeld)
-        throw refusal(503, 'Service Unavailable', 'Too much is being sent at the same time; try again in a moment.')
+        throw httpError(503, 'Service Unavailable', 'Too much is being sent at the same time; try again in a moment.')
       chunks.push(chunk)
     }
     return Buffer.concat(chunks, length)
@@ -52,7 +49,7 @@ export function jsonOf(bytes: Buffer): unknown {
   try {
     return JSON.parse(bytes.toString('utf8')) as unknown
   } catch {
-    throw refusal(400, 'Bad Request', 'the request: not JSON; expected JSON')
+    throw httpError(400, 'Bad Request', 'the request: not JSON; expected JSON')
   }
 }
 

@@ -1,21 +1,18 @@
-import { createError, type H3Event } from 'h3'
+import type { H3Event } from 'h3'
 import { inTurn } from '../accounts/hashing'
 import { personById, type Person } from '../accounts/people'
 import { addressOf } from './address'
 import { database } from './database'
+import { httpError } from './http-error'
 import { signInLimiter } from './limiters'
 import { personOf } from './session'
-
-function refusal(statusCode: number, statusMessage: string, line: string): Error {
-  return createError({ statusCode, statusMessage, data: { lines: [line] } })
-}
 
 /** The signed-in person's account. @throws 401, or 403 for the demo rider's, which is everybody's */
 export async function ownAccount(event: H3Event): Promise<Person> {
   const person = await personById(database(), await personOf(event))
-  if (!person) throw refusal(401, 'Unauthorized', 'You are not signed in, or no longer.')
+  if (!person) throw httpError(401, 'Unauthorized', 'You are not signed in, or no longer.')
   if (!person.passwordHash)
-    throw refusal(
+    throw httpError(
       403,
       'Forbidden',
       'The demo rider is everybody’s and stays as it is; sign up for an account of your own.',
@@ -34,6 +31,6 @@ export async function provePassword(event: H3Event, person: Person, password: st
   const address = addressOf(event, useRuntimeConfig().trustedProxies)
   const attempt = await signInLimiter.attempt(person.email, address, secure?.session)
   if (!(await inTurn(() => verifyPassword(person.passwordHash, password))))
-    throw refusal(403, 'Forbidden', 'The password is wrong.')
+    throw httpError(403, 'Forbidden', 'The password is wrong.')
   await attempt.right()
 }

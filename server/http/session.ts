@@ -1,7 +1,8 @@
-import { createError, getHeader, useSession, type H3Event } from 'h3'
+import { getHeader, useSession, type H3Event } from 'h3'
 import type { Person } from '../accounts/people'
 import { holderOf, openSession, type Holder } from '../accounts/sessions'
 import { database } from './database'
+import { httpError } from './http-error'
 
 /** Signs somebody in on this device. */
 export async function signIn(event: H3Event, { id }: Pick<Person, 'id'>): Promise<void> {
@@ -22,8 +23,7 @@ export async function signedIn(event: H3Event): Promise<Holder | undefined> {
  * have to save is not for the one who is now.
  */
 export async function personOf(event: H3Event): Promise<string> {
-  const refuse = (line: string) =>
-    createError({ statusCode: 401, statusMessage: 'Unauthorized', data: { lines: [line] } })
+  const refuse = (line: string) => httpError(401, 'Unauthorized', line)
   const user = await signedIn(event)
   if (!user) throw refuse('You are not signed in, or no longer.')
   const meant = getHeader(event, 'x-rag-tin-person')

@@ -1,4 +1,5 @@
 import { comesFromHere } from '../http/origin'
+import { httpError } from '../http/http-error'
 
 /** Requests that change something are only taken from the app's own pages. */
 export default defineEventHandler((event) => {
@@ -10,5 +11,5 @@ export default defineEventHandler((event) => {
     host: getHeader(event, 'host'),
   }
   if (!comesFromHere(sender, useRuntimeConfig(event).origin))
-    throw createError({ statusCode: 403, statusMessage: 'Forbidden', data: { lines: ['Sent from another site.'] } })
+    throw httpError(403, 'Forbidden', 'Sent from another site.')
 })

@@ -25,15 +25,7 @@ function submit() {
         A letter says so there when it changes.</template
       >
     </p>
-    <label class="block text-sm text-soft"
-      >New address<input
-        v-model="email"
-        class="slot mt-1 text-ink"
-        type="email"
-        autocomplete="email"
-        required
-        maxlength="190"
-    /></label>
+    <EmailField v-model="email" label="New address" />
     <PasswordProof v-model="password" />
     <FaultLines :lines="lines" />
     <p v-if="done" role="status" class="text-sm font-semibold text-petrol">{{ done }}</p>

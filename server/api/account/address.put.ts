@@ -6,6 +6,7 @@ import { database } from '../../http/database'
 import { ownAccount, provePassword } from '../../http/own-account'
 import { sendLater } from '../../http/post'
 import { movedLetter } from '../../post/letters'
+import { httpError } from '../../http/http-error'
 
 /** Changes the address that the person signs in with. */
 export default answering(async (event) => {
@@ -14,11 +15,7 @@ export default answering(async (event) => {
   await provePassword(event, person, password)
   if (email !== person.email) {
     if (!(await movePerson(database(), person.id, email)))
-      throw createError({
-        statusCode: 409,
-        statusMessage: 'Conflict',
-        data: { lines: ['This address has an account already.'] },
-      })
+      throw httpError(409, 'Conflict', 'This address has an account already.')
     sendLater(event, async (place) => movedLetter(person.email, place))
   }
   return { email }

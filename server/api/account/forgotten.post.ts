@@ -8,10 +8,11 @@ import { database } from '../../http/database'
 import { letterLimiter } from '../../http/limiters'
 import { sendLater, sendsLetters } from '../../http/post'
 import { newPasswordLetter } from '../../post/letters'
+import { httpError } from '../../http/http-error'
 
 /** Asks for a letter that lets one choose a new password. The answer is the same for an address without an account. */
 export default answering(async (event) => {
-  if (!sendsLetters()) throw createError({ statusCode: 404, statusMessage: 'Not Found' })
+  if (!sendsLetters()) throw httpError(404, 'Not Found')
   const { email } = await bodyOf(event, forgottenSchema)
   await letterLimiter.attempt(email, addressOf(event, useRuntimeConfig().trustedProxies))
   sendLater(event, async (place) => {

@@ -7,6 +7,7 @@ import { bodyOf } from '../../http/body'
 import { database } from '../../http/database'
 import { signUpLimiter } from '../../http/limiters'
 import { rememberDevice, signIn } from '../../http/session'
+import { httpError } from '../../http/http-error'
 
 /** Sign up. */
 export default answering(async (event) => {
@@ -17,11 +18,7 @@ export default answering(async (event) => {
   const person =
     free && (await addPerson(database(), { name, email, passwordHash: await inTurn(() => hashPassword(password)) }))
   if (!person) {
-    throw createError({
-      statusCode: 409,
-      statusMessage: 'Conflict',
-      data: { lines: ['This address has an account already; sign in instead.'] },
-    })
+    throw httpError(409, 'Conflict', 'This address has an account already; sign in instead.')
   }
   await signIn(event, person)
   await rememberDevice(event, person.id)

@@ -8,6 +8,7 @@ import { database } from '../../http/database'
 import { sendLater } from '../../http/post'
 import { rememberDevice, signIn } from '../../http/session'
 import { passwordChangedLetter } from '../../post/letters'
+import { httpError } from '../../http/http-error'
 
 /** Chooses a new password, by a letter, and signs in with it. */
 export default answering(async (event) => {
@@ -17,12 +18,7 @@ export default answering(async (event) => {
   const used =
     id !== undefined && (await usePasswordLetter(database(), token, id, await inTurn(() => hashPassword(newPassword))))
   const person = used ? await personById(database(), id) : undefined
-  if (!person)
-    throw createError({
-      statusCode: 410,
-      statusMessage: 'Gone',
-      data: { lines: ['This letter has been used, or is too old. Ask for another one.'] },
-    })
+  if (!person) throw httpError(410, 'Gone', 'This letter has been used, or is too old. Ask for another one.')
   await signIn(event, person)
   await rememberDevice(event, person.id)
   sendLater(event, async (place) => passwordChangedLetter(person.email, place))

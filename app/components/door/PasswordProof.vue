@@ -1,11 +1,13 @@
 <script setup lang="ts">
 /** The password that somebody has, to show who they are. */
 const value = defineModel<string>({ required: true })
+const { label = 'Your password' } = defineProps<{ label?: string }>()
 </script>
 
 <template>
   <label class="block text-sm text-soft"
-    >Your password<input
+    >{{ label
+    }}<input
       v-model="value"
       class="slot mt-1 text-ink"
       type="password"
