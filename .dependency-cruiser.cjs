@@ -1,6 +1,45 @@
+/** The rooms of the core in the order in which one reads them; each imports only what stands before it. */
+const rooms = [
+  'validation',
+  'units',
+  'maths',
+  'road',
+  'ride',
+  'weather',
+  'chain',
+  'bike',
+  'air',
+  'consumables',
+  'crew',
+  'bench',
+  'fit',
+  'hazard',
+  'fix',
+  'supply',
+  'reference',
+  'spares',
+  'trip',
+  'ledger',
+  'choose',
+  'calculators',
+]
+
 /** The folders' boundaries: data flows one way, and a folder is entered by its door. */
 module.exports = {
   forbidden: [
+    ...rooms.map((room, i) => ({
+      name: `core-${room}-imports-only-what-stands-before-it`,
+      severity: 'error',
+      from: { path: `^core/${room}/` },
+      to: { path: '^core/', pathNot: `^core/(${rooms.slice(0, i + 1).join('|')})/` },
+    })),
+    {
+      name: 'every-room-of-the-core-has-its-place',
+      comment: 'A new room is entered in the order above.',
+      severity: 'error',
+      from: { path: '^core/', pathNot: `^core/(${rooms.join('|')})/` },
+      to: {},
+    },
     {
       name: 'core-is-pure',
       comment: 'The core imports only itself, zod and small libraries for mathematics and parsing.',
@@ -9,7 +48,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/',
-          '^node_modules/(zod|geographiclib-geodesic|fast-xml-parser|saxes|highs|suncalc|opening_hours|@stdlib/math-base-special-gammainc)/',
+          '^node_modules/(zod|geographiclib-geodesic|fast-xml-builder|saxes|highs|suncalc|opening_hours|@stdlib/math-base-special-gammainc)/',
         ],
       },
     },
@@ -29,7 +68,7 @@ module.exports = {
     {
       name: 'the-core-is-entered-by-its-doors',
       severity: 'error',
-      from: { path: '^(app|server|cli|catalogue|scripts)/' },
+      from: { path: '^(app|server|cli|catalogue|scripts|wording)/' },
       to: { path: '^core/[^/]+/(?!index\\.ts$)' },
     },
     {
@@ -45,6 +84,18 @@ module.exports = {
       to: { pathNot: ['^catalogue/', '^core/', '^node_modules/zod/'] },
     },
     {
+      name: 'the-wording-is-entered-by-its-door',
+      severity: 'error',
+      from: { path: '^(app|server|cli|scripts)/' },
+      to: { path: '^wording/', pathNot: '^wording/index\\.ts$' },
+    },
+    {
+      name: 'wording-knows-only-the-core',
+      severity: 'error',
+      from: { path: '^wording/' },
+      to: { pathNot: ['^wording/', '^core/'] },
+    },
+    {
       name: 'nothing-imports-the-app-or-the-server',
       severity: 'error',
       from: { pathNot: '^(app|server|scripts|tests)/' },
@@ -56,6 +107,22 @@ module.exports = {
       from: { path: '^app/' },
       to: { path: '^server/' },
     },
+    ...[
+      ['pages', 'components|composables|stores|workers|session|http|timing|drawing'],
+      ['components', 'composables|stores|workers|session|http|timing|drawing'],
+      ['composables', 'stores|workers|session|http|timing|drawing'],
+      ['stores', 'workers|session|http|timing|drawing'],
+      ['workers', 'timing'],
+      ['session', 'http|timing'],
+      ['drawing', 'timing'],
+      ['http', 'timing'],
+      ['timing', ''],
+    ].map(([folder, below]) => ({
+      name: `app-${folder}-imports-only-what-stands-below-it`,
+      severity: 'error',
+      from: { path: `^app/${folder}/` },
+      to: { path: '^app/', pathNot: [`^app/${folder}/`, ...(below ? [`^app/(${below})/`] : [])] },
+    })),
     {
       name: 'no-circles',
       severity: 'error',
@@ -66,7 +133,7 @@ module.exports = {
   options: {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: 'tsconfig.cruise.json' },
+    tsConfig: { fileName: 'tsconfig.plain.json' },
     enhancedResolveOptions: { extensions: ['.ts', '.vue', '.mjs', '.js', '.d.ts'] },
   },
 }

@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { build } from 'esbuild'
+import { defineNuxtConfig } from 'nuxt/config'
 
 interface Emitting {
   emitFile(file: { type: 'asset'; fileName: string; source: Uint8Array }): string
@@ -25,17 +26,27 @@ const threadFile = {
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
-  // The app lives behind sign-in and reckons in the browser; the server sends one shell.
+  // The app lives behind sign-in and works in the browser; the server sends one shell.
   ssr: false,
   modules: ['@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security'],
-  components: [{ path: '~/components', pathPrefix: false }],
+  // Every file says what it uses, so that people and tools see the arrows.
+  imports: { autoImport: false },
+  components: { dirs: [] },
+  // The package offers these to automatic imports only.
+  alias: { '#auth': fileURLToPath(new URL('node_modules/nuxt-auth-utils/dist/runtime/server/utils', import.meta.url)) },
   css: ['~/assets/tin.css'],
   devtools: { enabled: false },
   telemetry: false,
   // The tests of stores and composables are checked with what they test.
   typescript: {
     tsConfig: {
-      include: ['../tests/app/**/*', '../tests/judge/**/*', '../tests/fake-world.ts', '../scripts/*.d.ts'],
+      include: [
+        '../tests/app/**/*',
+        '../tests/components/**/*',
+        '../tests/judge/**/*',
+        '../tests/fake-world.ts',
+        '../scripts/*.d.ts',
+      ],
     },
   },
   vite: {
@@ -43,7 +54,9 @@ export default defineNuxtConfig({
     worker: { format: 'es' },
     optimizeDeps: { exclude: ['highs'] },
   },
-  nitro: { rollupConfig: { plugins: [threadFile] } },
+  // Nuxt's development server asks for an entry of the server's side, which an app without one lacks.
+  $development: { vite: { build: { rollupOptions: { input: { server: 'app/app.vue' } } } } },
+  nitro: { imports: { autoImport: false }, rollupConfig: { plugins: [threadFile] } },
   app: {
     head: {
       title: 'Rag Tin',
@@ -76,7 +89,7 @@ export default defineNuxtConfig({
     session: { name: 'rag-tin', password: '', maxAge: 60 * 60 * 24 * 30, cookie: { sameSite: 'lax' } },
     public: { demo: false },
   },
-  // Who is signed in is asked where it matters (app/composables/usePerson).
+  // Who is signed in is asked where it matters (app/stores/person).
   auth: { loadStrategy: 'none' },
   security: {
     rateLimiter: false,

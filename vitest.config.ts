@@ -1,7 +1,6 @@
 import { fileURLToPath } from 'node:url'
+import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
-
-const at = (folder: string) => fileURLToPath(new URL(folder, import.meta.url))
 
 export default defineConfig({
   test: {
@@ -10,14 +9,27 @@ export default defineConfig({
     projects: [
       // The core keeps nothing between calls: what has been loaded serves the next file, too.
       { test: { name: 'unit', include: ['tests/unit/**/*.test.ts'], testTimeout: 30_000, isolate: false } },
+      { test: { name: 'cli', include: ['tests/cli/**/*.test.ts'], testTimeout: 60_000 } },
       {
-        // Nuxt's own aliases, and by the set-up file its automatic imports.
-        resolve: { alias: { '~~': at('.'), '~': at('app') } },
         test: {
           name: 'app',
           include: ['tests/app/**/*.test.ts'],
-          setupFiles: ['tests/app/automatic-imports.ts'],
-          isolate: false,
+          setupFiles: ['tests/app/fresh-stores.ts'],
+        },
+      },
+      {
+        plugins: [vue()],
+        resolve: {
+          alias: {
+            '#imports': fileURLToPath(new URL('tests/components/nuxt-imports.ts', import.meta.url)),
+            '#components': fileURLToPath(new URL('tests/components/nuxt-components.ts', import.meta.url)),
+          },
+        },
+        test: {
+          name: 'components',
+          include: ['tests/components/**/*.test.ts'],
+          environment: 'happy-dom',
+          setupFiles: ['tests/app/fresh-stores.ts'],
         },
       },
       {
@@ -29,7 +41,6 @@ export default defineConfig({
       },
       {
         // Seeded and long: the whole of it is `npm run judge`, and a tenth is tried here.
-        resolve: { alias: { '~~': at('.'), '~': at('app') } },
         test: {
           name: 'judge',
           include: ['tests/judge/**/*.test.ts'],

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { bikeKinds, bikeSchema, type Bike, type BikeKind } from '../core/bike'
+import { bikeKinds, bikeSchema, type Bike, type BikeKind } from '#core/bike'
 import {
   axleNuts,
   axlesByHand,

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { supplyFamilySchema, type SupplyFamily } from '../core/supply'
+import { supplyFamilySchema, type SupplyFamily } from '#core/supply'
 
 const written: z.input<typeof supplyFamilySchema>[] = [
   {
@@ -9,6 +9,8 @@ const written: z.input<typeof supplyFamilySchema>[] = [
     commonness: { '622': 1, '584': 0.95, '559': 0.9, '507': 0.6, '406': 0.6, '349': 0.2, '355': 0.15, '305': 0.5 },
     otherwise: 0.1,
     unit: 'tube',
+    fitBy: 'tube',
+    measures: ['fromWidthMm', 'toWidthMm', 'stemMm', 'valve'],
   },
   {
     id: 'tyre',
@@ -17,13 +19,15 @@ const written: z.input<typeof supplyFamilySchema>[] = [
     commonness: { '622': 1, '584': 0.9, '559': 0.85, '507': 0.5, '406': 0.5, '349': 0.15, '305': 0.4 },
     otherwise: 0.08,
     unit: 'tyre',
+    fitBy: 'tyre',
+    measures: ['toWidthMm'],
   },
   { id: 'patch', name: 'glued patch', variant: 'none', unit: 'patch' },
   { id: 'sticker-patch', name: 'self-stick patch', variant: 'none', unit: 'patch' },
   { id: 'boot', name: 'tyre boot', variant: 'none', unit: 'boot' },
   { id: 'plug', name: 'tubeless plug', variant: 'none', unit: 'plug' },
   { id: 'sealant', name: 'sealant', variant: 'none', unit: 'mL' },
-  { id: 'cartridge', name: 'CO2 cartridge', variant: 'none', unit: 'cartridge', goesByPost: false },
+  { id: 'cartridge', name: 'CO2 cartridge', variant: 'none', unit: 'cartridge', measures: ['gasG'], goesByPost: false },
   {
     id: 'valve-core',
     name: 'valve core',
@@ -32,8 +36,22 @@ const written: z.input<typeof supplyFamilySchema>[] = [
     otherwise: 0.5,
     unit: 'core',
   },
-  { id: 'tubeless-valve', name: 'tubeless valve', variant: 'none', unit: 'valve' },
-  { id: 'charge', name: 'charge for a compressor', variant: 'none', unit: 'Wh', goesByPost: false },
+  {
+    id: 'tubeless-valve',
+    name: 'tubeless valve',
+    variant: 'none',
+    unit: 'valve',
+    fitBy: 'valve stem',
+    measures: ['stemMm'],
+  },
+  {
+    id: 'charge',
+    name: 'charge for a compressor',
+    variant: 'none',
+    unit: 'Wh',
+    measures: ['energyWh'],
+    goesByPost: false,
+  },
   {
     id: 'quick-link',
     name: 'quick link',
@@ -55,8 +73,22 @@ const written: z.input<typeof supplyFamilySchema>[] = [
   { id: 'hanger', name: 'derailleur hanger', variant: 'shape', commonness: {}, otherwise: 0.08, unit: 'hanger' },
   { id: 'derailleur', name: 'rear derailleur', variant: 'speeds', commonness: {}, otherwise: 0.75, unit: 'derailleur' },
   { id: 'pulley-bolt', name: 'pulley with bolt', variant: 'none', unit: 'piece' },
-  { id: 'shift-cable', name: 'shift cable', variant: 'none', unit: 'cable' },
-  { id: 'brake-cable', name: 'brake cable', variant: 'none', unit: 'cable' },
+  {
+    id: 'shift-cable',
+    name: 'shift cable',
+    variant: 'none',
+    unit: 'cable',
+    fitBy: 'shift cable',
+    measures: ['lengthMm'],
+  },
+  {
+    id: 'brake-cable',
+    name: 'brake cable',
+    variant: 'none',
+    unit: 'cable',
+    fitBy: 'brake cable',
+    measures: ['lengthMm'],
+  },
   {
     id: 'brake-pads',
     name: 'brake pads',
@@ -65,7 +97,7 @@ const written: z.input<typeof supplyFamilySchema>[] = [
     otherwise: 0.4,
     unit: 'pair',
   },
-  { id: 'spoke', name: 'spoke', variant: 'length', commonness: {}, otherwise: 0.7, unit: 'spoke' },
+  { id: 'spoke', name: 'spoke', variant: 'length', commonness: {}, otherwise: 0.7, unit: 'spoke', fitBy: 'spoke' },
   { id: 'fibre-spoke', name: 'fibre spoke', variant: 'none', unit: 'spoke' },
   { id: 'rack-bolt', name: 'M5 rack bolt', variant: 'none', unit: 'bolt' },
   { id: 'cleat', name: 'cleat', variant: 'kind', commonness: { two: 0.9, three: 0.7 }, unit: 'cleat' },

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { Drive, fastenerSchema } from '../core/bike'
+import type { Drive, fastenerSchema } from '#core/bike'
 
 type Written = z.input<typeof fastenerSchema>
 type More = Partial<Omit<Written, 'id' | 'name' | 'part' | 'drive' | 'torqueNm'>>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { fixSchema, type Fix } from '../core/fix'
+import { fixSchema, type Fix } from '#core/fix'
 
 const tyres = ['puncture', 'tubeless-hole', 'burped-bead']
 const brokenSpokes = ['spoke-front-left', 'spoke-front-right', 'spoke-rear-left', 'spoke-rear-drive']

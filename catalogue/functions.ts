@@ -1,10 +1,10 @@
-import type { ToolFunction } from '../core/reference'
+import type { ToolFunction } from '#core/reference'
 
 /** What things do beside turning fasteners: that is said by their heads. */
 export const functions: ToolFunction[] = [
   { id: 'lever', name: 'lever a tyre' },
-  { id: 'inflate-presta', name: 'pump a Presta valve' },
-  { id: 'inflate-schrader', name: 'pump a Schrader valve' },
+  { id: 'inflate-presta', name: 'pump a Presta valve', pumps: 'presta' },
+  { id: 'inflate-schrader', name: 'pump a Schrader valve', pumps: 'schrader' },
   { id: 'burst-presta', name: 'let CO2 into a Presta valve' },
   { id: 'burst-schrader', name: 'let CO2 into a Schrader valve' },
   { id: 'compress-presta', name: 'blow up a Presta valve from a battery' },

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { hazardSchema, type Hazard } from '../core/hazard'
+import { hazardSchema, type Hazard } from '#core/hazard'
 
 /**
  * What fails on a long ride. Rates, lives and multipliers are planning values

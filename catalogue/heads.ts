@@ -1,5 +1,6 @@
+import { defined } from '#core/validation'
+import type { headSchema } from '#core/bench'
 import type { z } from 'zod'
-import type { headSchema } from '../core/bench'
 
 type Written = z.input<typeof headSchema>
 type Profile = 'hex' | 'hexalobular' | 'phillips' | 'pozidriv' | 'slot'
@@ -32,7 +33,7 @@ const keyArmsMm: Readonly<Record<number, readonly [number, number]>> = {
 /** Loose keys: the short arm in the socket, the long one in the hand. */
 export const keys = (...sizes: number[]): Written[] =>
   sizes.map((size) => {
-    const [leverMm, reachMm] = keyArmsMm[size]!
+    const [leverMm, reachMm] = defined(keyArmsMm[size])
     return { profile: 'hex', size, leverMm, reachMm, bodyMm: size }
   })
 

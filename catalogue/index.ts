@@ -1,4 +1,4 @@
-import type { Reference } from '../core/reference'
+import type { Reference } from '#core/reference'
 import { bikes } from './bikes'
 import { families } from './families'
 import { fixes } from './fixes'
@@ -8,7 +8,7 @@ import { items } from './items'
 import { services } from './services'
 import { techniques } from './techniques'
 
-/** The reference data that trips are reckoned against. */
+/** The reference data that trips are analysed against. */
 export const catalogue: Reference = { families, services, functions, techniques, hazards, fixes, items, bikes }
 
 export { bikeFrom, bikeStarts } from './bikes'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { catalogueItemSchema, type CatalogueItem } from '../core/bench'
+import { catalogueItemSchema, type CatalogueItem } from '#core/bench'
 import {
   bits,
   chainBreaker,

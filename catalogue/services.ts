@@ -1,7 +1,7 @@
-import type { ServiceKind } from '../core/supply'
+import { z } from 'zod'
+import { serviceKindSchema, type ServiceKind } from '#core/supply'
 
-/** What each kind of place usually stocks: chances for a usual size. Planning values, from memory. */
-export const services: ServiceKind[] = [
+const written: z.input<typeof serviceKindSchema>[] = [
   {
     id: 'bike-shop',
     name: 'bike shop',
@@ -16,7 +16,7 @@ export const services: ServiceKind[] = [
   },
   {
     id: 'workshop',
-    name: 'village workshop',
+    name: 'village workshop', shortName: 'work\u00adshop',
     mends: true,
     stocks: {
       tube: 0.4, patch: 0.7, 'brake-cable': 0.5, 'shift-cable': 0.35, 'rack-bolt': 0.9, 'seat-bolt': 0.6, 'zip-tie': 0.9,
@@ -25,7 +25,7 @@ export const services: ServiceKind[] = [
   },
   {
     id: 'hardware-store',
-    name: 'hardware store',
+    name: 'hardware store', shortName: 'hard\u00adware',
     mends: false,
     stocks: {
       tube: 0.3, patch: 0.7, 'rack-bolt': 0.95, 'seat-bolt': 0.6, 'zip-tie': 0.98, tape: 0.98, strap: 0.9, thread: 0.8,
@@ -34,24 +34,27 @@ export const services: ServiceKind[] = [
   },
   {
     id: 'outdoor-shop',
-    name: 'outdoor shop',
+    name: 'outdoor shop', shortName: 'out\u00addoor',
     mends: false,
     stocks: { tube: 0.5, patch: 0.65, 'zip-tie': 0.6, strap: 0.95, tape: 0.9, thread: 0.85, glue: 0.8, lube: 0.4 },
   },
   {
     id: 'supermarket',
-    name: 'supermarket',
+    name: 'supermarket', shortName: 'food',
     mends: false,
     stocks: { tube: 0.25, patch: 0.3, 'zip-tie': 0.5, tape: 0.85, thread: 0.8, glue: 0.8 },
   },
   {
     id: 'fuel-station',
-    name: 'fuel station',
+    name: 'fuel station', shortName: 'fuel',
     mends: false,
     stocks: { tube: 0.1, patch: 0.25, 'zip-tie': 0.7, tape: 0.85, glue: 0.6, strap: 0.6, lube: 0.3 },
   },
-  { id: 'post', name: 'post pick-up', mends: false, stocks: {} },
+  { id: 'post', name: 'post pick-up', shortName: 'post', takesParcels: true, mends: false, stocks: {} },
   { id: 'water', name: 'water', mends: false, stocks: {} },
   // Where one sleeps under a roof there is a socket.
   { id: 'bed', name: 'bed', mends: false, stocks: { charge: 0.9 } },
 ]
+
+/** What each kind of place usually stocks: chances for a usual size. Planning values, from memory. */
+export const services: ServiceKind[] = z.array(serviceKindSchema).parse(written)

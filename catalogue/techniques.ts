@@ -1,4 +1,4 @@
-import type { Technique } from '../core/crew'
+import type { Technique } from '#core/crew'
 
 export const techniques: Technique[] = [
   { id: 'change-tube', name: 'change a tube', difficulty: 'easy' },

@@ -1,15 +1,14 @@
-import { atmosphereM, gaugeBarFromGas, plainAirBar, standardHPa, strokesTo, tyreVolumeMl } from '../core/air'
-import { tyreSizeOf } from '../core/bike'
-import { beltLinks, linksForLargest } from '../core/chain'
-import { Fault } from '../core/fault'
-import { handForceN } from '../core/fit'
-import { naismithHours, toblerKmPerHour, walkingMethods } from '../core/road'
-import { spokeLengthMm } from '../core/wheel'
+import { defined, Fault } from '#core/validation'
+import { atmosphereM, gaugeBarFromGas, ambientBar, standardHPa, strokesTo, tyreVolumeMl } from '#core/air'
+import { tyreSizeOf, spokeLengthMm } from '#core/bike'
+import { beltLinks, linksForLargest } from '#core/chain'
+import { handForceN } from '#core/fit'
+import { naismithHours, toblerKmPerHour, walkingMethods } from '#core/road'
 import { rounded } from './text'
 import { numberOption, UsageError, wordsOf } from './usage'
 
-/** Numbers of a reckoning by their option: what they must lie between, and what is taken where none is given. */
-type Options = Record<string, { least: number; most: number; plain?: number }>
+/** Numbers of a calculation by their option: what they must lie between, and what is taken where none is given. */
+type Options = Record<string, { least: number; most: number; default?: number }>
 
 /** The numbers given, by option; and the words given for other options. */
 function read<O extends Options, W extends string>(words: string[], numbers: O, others: readonly W[] = []) {
@@ -20,8 +19,8 @@ function read<O extends Options, W extends string>(words: string[], numbers: O, 
   if (positionals.length > 0) throw new UsageError(`“${positionals[0]}” is not expected here`)
   const given = values as Record<string, string | undefined>
   const number = (name: string): number => {
-    const { least, most, plain } = numbers[name]!
-    return numberOption(given[name] ?? (plain === undefined ? undefined : String(plain)), name, least, most)
+    const { least, most, default: standard } = defined(numbers[name])
+    return numberOption(given[name] ?? (standard === undefined ? undefined : String(standard)), name, least, most)
   }
   return {
     numbers: Object.fromEntries(Object.keys(numbers).map((name) => [name, number(name)])) as Record<keyof O, number>,
@@ -34,7 +33,7 @@ function volumeFor(tyre: string | undefined): number {
   return tyreVolumeMl(tyreSizeOf(tyre, '--tyre'))
 }
 
-const reckonings: Record<string, { usage: string; run: (words: string[]) => unknown }> = {
+const calculations: Record<string, { usage: string; run: (words: string[]) => unknown }> = {
   'push-out': {
     usage: 'push-out --km 10 --climb-m 300 [--method naismith|tobler] [--factor 1.15]',
     run(words) {
@@ -42,8 +41,8 @@ const reckonings: Record<string, { usage: string; run: (words: string[]) => unkn
         words,
         {
           km: { least: 0, most: 10_000 },
-          'climb-m': { least: 0, most: 100_000, plain: 0 },
-          factor: { least: 1, most: 4, plain: 1.15 },
+          'climb-m': { least: 0, most: 100_000, default: 0 },
+          factor: { least: 1, most: 4, default: 1.15 },
         },
         ['method'],
       )
@@ -60,7 +59,7 @@ const reckonings: Record<string, { usage: string; run: (words: string[]) => unkn
     run(words) {
       const { numbers, words: given } = read(
         words,
-        { grams: { least: 0, most: 1000 }, celsius: { least: -40, most: 60, plain: 20 } },
+        { grams: { least: 0, most: 1000 }, celsius: { least: -40, most: 60, default: 20 } },
         ['tyre'],
       )
       const volumeMl = volumeFor(given.tyre)
@@ -78,12 +77,12 @@ const reckonings: Record<string, { usage: string; run: (words: string[]) => unkn
         {
           bar: { least: 0, most: 15 },
           'stroke-ml': { least: 1, most: 5000 },
-          'height-m': { least: atmosphereM.least, most: atmosphereM.most, plain: 0 },
+          'height-m': { least: atmosphereM.least, most: atmosphereM.most, default: 0 },
         },
         ['tyre'],
       )
       const volumeMl = volumeFor(given.tyre)
-      const outsideBar = (plainAirBar * standardHPa(numbers['height-m'])) / standardHPa(0)
+      const outsideBar = (ambientBar * standardHPa(numbers['height-m'])) / standardHPa(0)
       const strokes = strokesTo(numbers.bar, volumeMl, numbers['stroke-ml'], outsideBar)
       return { strokes: rounded(strokes, 1), volumeMl: rounded(volumeMl, 0) }
     },
@@ -142,13 +141,13 @@ const reckonings: Record<string, { usage: string; run: (words: string[]) => unkn
   },
 }
 
-export const calcUsage = Object.values(reckonings)
+export const calcUsage = Object.values(calculations)
   .map(({ usage }) => `calc ${usage}`)
   .join('\n  rag-tin ')
 
-/** Single reckonings, each with its own inputs. */
+/** Single calculations, each with its own inputs. */
 export function calc([what, ...words]: string[]): unknown {
-  const reckoning = what === undefined ? undefined : reckonings[what]
-  if (!reckoning) throw new UsageError(what ? `“${what}” is not something to reckon` : 'say what to reckon')
-  return reckoning.run(words)
+  const calculation = what === undefined ? undefined : calculations[what]
+  if (!calculation) throw new UsageError(what ? `“${what}” is not something to calculate` : 'say what to calculate')
+  return calculation.run(words)
 }

@@ -1,3 +1,4 @@
+import { faultLines } from '#core/trip'
 import { calc, calcUsage } from './calc'
 import { demo } from './demo'
 import { fit, fits } from './fit'
@@ -8,7 +9,6 @@ import { ledger } from './ledger'
 import { road } from './road'
 import { schema } from './schema'
 import { solve } from './solve'
-import { faultLines } from '../core/trip'
 import { UsageError } from './usage'
 
 /** A command takes its words and answers with what is to be printed as JSON, or with plain text. */

@@ -1,4 +1,4 @@
-import { demoGpx, demoTrip } from '../catalogue/demo'
+import { demoGpx, demoTrip } from '#catalogue/demo'
 import { wordsOf } from './usage'
 
 /** The demo's trip document, or its road as GPX. */

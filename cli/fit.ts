@@ -1,18 +1,16 @@
-import { catalogue } from '../catalogue'
-import { headInWords } from '../core/bench'
-import { driveInWords } from '../core/bike'
+import { catalogue } from '#catalogue'
 import {
   crewFit,
-  fitReasons,
   readDrive,
   readHead,
-  thatWouldTurn,
+  itemsThatTurn,
   toolsOn,
   turnWith,
-  usualHandN,
-  type End,
+  defaultHandN,
+  type ToolHead,
   type FastenerFit,
-} from '../core/fit'
+} from '#core/fit'
+import { fitReasonWords, headInWords, driveInWords } from '#wording'
 import { rounded, table } from './text'
 import { tripDocument } from './trip'
 import { numberOption, UsageError, wordsOf } from './usage'
@@ -22,9 +20,9 @@ export function fits(words: string[]): unknown {
   const { trip, text } = tripDocument(words)
   const tools = toolsOn(trip.bench)
   const { fasteners, idle } = crewFit(trip.bikes, tools, trip.dials.handMostN)
-  const nameOf = (end: End) => trip.bench.find(({ id }) => id === end.tool.id)?.name ?? end.tool.id
+  const nameOf = (end: ToolHead) => trip.bench.find(({ id }) => id === end.tool.id)?.name ?? end.tool.id
   const cover = (fit: FastenerFit) =>
-    fit.coverage === 'turned' ? undefined : thatWouldTurn(fit.fastener, tools, catalogue.items, trip.dials.handMostN)[0]
+    fit.coverage === 'turned' ? undefined : itemsThatTurn(fit.fastener, tools, catalogue.items, trip.dials.handMostN)[0]
   if (text) {
     const rows = fasteners.map((fit) => {
       const { bike, fastener, best, coverage } = fit
@@ -64,8 +62,8 @@ export function fits(words: string[]): unknown {
 }
 
 function reasonOf({ best, fastener }: FastenerFit): string {
-  if (fastener.drive.profile === 'by-hand') return fitReasons['by-hand']
-  return best ? fitReasons[best.reason] : 'no tool on the bench'
+  if (fastener.drive.profile === 'by-hand') return fitReasonWords['by-hand']
+  return best ? fitReasonWords[best.reason] : 'no tool on the bench'
 }
 
 /** One fastener and one head. */
@@ -100,7 +98,7 @@ export function fit(words: string[]): unknown {
   })
   const { verdict, reason, handN } = turnWith(head, {
     drive: readDrive(values.fastener, '--fastener'),
-    handMostN: numberOption(values['hand-n'] ?? String(usualHandN), 'hand-n', 50, 1500),
+    handMostN: numberOption(values['hand-n'] ?? String(defaultHandN), 'hand-n', 50, 1500),
     torqueNm: numberOption(values.torque ?? '0', 'torque', 0, 300),
     recessMm: numberOption(values['recess-mm'] ?? '0', 'recess-mm', 0, 400),
     roomMm: numberOption(values['room-mm'] ?? '100', 'room-mm', 1, 500),
@@ -108,5 +106,5 @@ export function fit(words: string[]): unknown {
     openEndOnly: values['open-end-only'] ?? false,
     gapMm: values['gap-mm'] === undefined ? null : numberOption(values['gap-mm'], 'gap-mm', 1, 60),
   })
-  return { verdict, reason: fitReasons[reason], handN: handN === null ? null : rounded(handN, 0) }
+  return { verdict, reason: fitReasonWords[reason], handN: handN === null ? null : rounded(handN, 0) }
 }

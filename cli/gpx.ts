@@ -1,4 +1,4 @@
-import { placeOnRoad, readGpx, surveyRoad } from '../core/road'
+import { placeOnRoad, readGpx, surveyRoad } from '#core/road'
 import { fileText, wordsOf } from './usage'
 
 /** Length, climb and waypoints of a GPX file. */

@@ -1,6 +1,6 @@
-import { catalogue } from '../catalogue'
-import { explainKit, unlocks } from '../core/choose'
-import { buildLedger, Landscape } from '../core/ledger'
+import { catalogue } from '#catalogue'
+import { explainKit, missingTools } from '#core/choose'
+import { buildLedger, Landscape } from '#core/ledger'
 import { rounded } from './text'
 import { tripFrom } from './trip'
 
@@ -10,16 +10,18 @@ export function kit(words: string[]): unknown {
   const landscape = new Landscape(trip, survey, catalogue)
   const built = buildLedger(trip, survey, catalogue, landscape)
   const { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough } = explainKit(built.ledger)
-  const missing = unlocks(trip, survey, catalogue, landscape, built).map(({ item, massG: itemG, worthH, fixes }) => ({
-    item,
-    massG: itemG,
-    worthH: rounded(worthH, 4),
-    fixes: fixes.map(({ fix, bike, hazard, fasteners }) => ({
-      fix,
-      bike,
-      hazard,
-      turns: fasteners.map(({ id }) => id),
-    })),
-  }))
+  const missing = missingTools(trip, survey, catalogue, landscape, built).map(
+    ({ item, massG: itemG, worthH, fixes }) => ({
+      item,
+      massG: itemG,
+      worthH: rounded(worthH, 4),
+      fixes: fixes.map(({ fix, bike, hazard, fasteners }) => ({
+        fix,
+        bike,
+        hazard,
+        turns: fasteners.map(({ id }) => id),
+      })),
+    }),
+  )
   return { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough, missing }
 }

@@ -1,18 +1,9 @@
-import { catalogue } from '../catalogue'
-import { Fault } from '../core/fault'
-import { Landscape, rideView, type RideView } from '../core/ledger'
-import {
-  dateOf,
-  dayInWords,
-  daylightInWords,
-  momentInWords,
-  timeOf,
-  visitInWords,
-  weekdayOf,
-  writeWallClock,
-  type LitDay,
-} from '../core/ride'
-import type { Trip } from '../core/trip'
+import { nth, Fault } from '#core/validation'
+import { Landscape, rideView, type RideView } from '#core/ledger'
+import { dateOf, timeOf, weekdayOf, formatWallClock, type DaylitDay } from '#core/ride'
+import type { Trip } from '#core/trip'
+import { dayInWords, daylightInWords, momentInWords, visitInWords } from '#wording'
+import { catalogue } from '#catalogue'
 import { rounded, table } from './text'
 import { tripFrom } from './trip'
 
@@ -29,7 +20,7 @@ export function road(words: string[]): unknown {
       fromKm: rounded(day.fromKm, 2),
       toKm: rounded(day.toKm, 2),
       starts: timeOf(day.startsAt),
-      ends: writeWallClock(day.endsAt),
+      ends: formatWallClock(day.endsAt),
       ridingH: rounded(day.ridingH, 2),
       climbM: Math.round(day.climbM),
       daylight: sunInWords(day),
@@ -37,10 +28,10 @@ export function road(words: string[]): unknown {
     })),
     stops: view.stops.map(({ stop, stay, visits }, i) => ({
       stop,
-      arrives: writeWallClock(stay.arrives),
-      leaves: writeWallClock(stay.leaves),
+      arrives: formatWallClock(stay.arrives),
+      leaves: formatWallClock(stay.leaves),
       services: visits.map(({ found, waitH }, s) => ({
-        kind: trip.stops[i]!.services[s]!.kind,
+        kind: nth(nth(trip.stops, i).services, s).kind,
         found,
         waitH: waitH === null ? null : rounded(waitH, 2),
       })),
@@ -63,14 +54,14 @@ function dayTable({ days }: RideView): string {
 
 function stopTable({ stops }: RideView, trip: Trip): string {
   const rows = stops.map(({ stay, visits }, i) => {
-    const { name, roadKm, services } = trip.stops[i]!
+    const { name, roadKm, services } = nth(trip.stops, i)
     const found = services.map(({ kind }, s) => `${kind}: ${visits[s] ? visitInWords(visits[s]) : 'open'}`)
     return [name, roadKm.toFixed(0), momentInWords(stay.arrives), found.join('; ')]
   })
   return `\n${table(['stop', 'km', 'there', 'how it is found'], rows, [1])}`
 }
 
-function sunInWords({ daylight }: LitDay): unknown {
+function sunInWords({ daylight }: DaylitDay): unknown {
   if (daylight.kind !== 'rises and sets') return daylight.kind
   return { rises: timeOf(daylight.rises), sets: timeOf(daylight.sets) }
 }

@@ -1,4 +1,4 @@
-import { tripJsonSchema } from '../core/trip'
+import { tripJsonSchema } from '#core/trip'
 import { wordsOf } from './usage'
 
 /** The JSON Schema of the trip document. */

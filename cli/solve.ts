@@ -1,7 +1,7 @@
+import { chooseBrute, chooseFast, prove } from '#core/choose'
+import { readLedger } from '#core/ledger'
+import { Fault } from '#core/validation'
 import loadHighs from 'highs'
-import { chooseBrute, chooseFast, prove } from '../core/choose'
-import { Fault } from '../core/fault'
-import { readLedger } from '../core/ledger'
 import { fileText, UsageError, wordsOf } from './usage'
 
 function parsed(text: string): unknown {

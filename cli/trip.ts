@@ -1,8 +1,8 @@
-import { catalogue } from '../catalogue'
-import { Fault } from '../core/fault'
-import { buildLedger, type BuiltLedger } from '../core/ledger'
-import { surveyRoad, type Survey } from '../core/road'
-import { readTripText, type Trip } from '../core/trip'
+import { catalogue } from '#catalogue'
+import { buildLedger, type BuiltLedger } from '#core/ledger'
+import { surveyRoad, type Survey } from '#core/road'
+import { readTripText, type Trip } from '#core/trip'
+import { Fault } from '#core/validation'
 import { fileText, wordsOf } from './usage'
 
 interface AskedTrip {

@@ -1,7 +1,7 @@
+import { nth, Fault } from '#core/validation'
+import { largestGpxBytes } from '#core/road'
 import { readFileSync, statSync } from 'node:fs'
 import { parseArgs, type ParseArgsConfig } from 'node:util'
-import { Fault } from '../core/fault'
-import { largestGpxBytes } from '../core/road'
 
 /** The command line itself was wrong; the usage is shown with it. */
 export class UsageError extends Error {}
@@ -28,7 +28,7 @@ function withNumbersBelowZero(words: string[]): string[] {
 /** The single file a command works on, as text. */
 export function fileText(positionals: string[]): string {
   if (positionals.length !== 1) throw new UsageError(`one file is needed, not ${positionals.length}`)
-  const path = positionals[0]!
+  const path = nth(positionals, 0)
   try {
     if (path === '-') return readFileSync(0, 'utf8')
     const { size } = statSync(path)

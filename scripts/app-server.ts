@@ -3,7 +3,7 @@ import { join, resolve } from 'node:path'
 import { startChild, type Child } from './children'
 import { openLog } from './log'
 import { secretIn } from './secret'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 export interface RunningApp {
   readonly address: string
@@ -33,7 +33,7 @@ export async function startApp({ folder, port, databaseUrl, host, settings }: Ap
   const log = await openLog(join(folder, 'logs'), 'app')
   const child = startChild({
     command: process.execPath,
-    words: [resolve('.output/server/index.mjs'), ownWord(folder)],
+    args: [resolve('.output/server/index.mjs'), ownWord(folder)],
     hear: log.write,
     env: {
       ...process.env,
@@ -60,10 +60,10 @@ export async function startApp({ folder, port, databaseUrl, host, settings }: Ap
 async function untilAnswering(child: Child, address: string): Promise<void> {
   const since = Date.now()
   for (;;) {
-    if (!child.isRunning()) throw new Stop(whyDown(child.lastWords(), address))
+    if (!child.isRunning()) throw new ScriptError(whyDown(child.lastWords(), address))
     // Until it says that it listens, whoever answers there is somebody else's.
     if (child.lastWords().includes('Listening on') && (await answers(address))) return
-    if (Date.now() - since > 60_000) throw new Stop('The server did not answer within a minute.')
+    if (Date.now() - since > 60_000) throw new ScriptError('The server did not answer within a minute.')
     await new Promise((again) => setTimeout(again, 100))
   }
 }

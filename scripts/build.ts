@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { runChild } from './children'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 const sources = ['app', 'catalogue', 'core', 'public', 'server', 'shared', 'nuxt.config.ts', 'package-lock.json']
 const stamp = '.output/sources.sha256'
@@ -33,10 +33,10 @@ export async function buildIfStale(): Promise<void> {
   rmSync('.output', { recursive: true, force: true })
   const { ok, lastWords } = await runChild({
     command: 'node_modules/.bin/nuxt',
-    words: ['build'],
+    args: ['build'],
     env: { ...process.env, NODE_ENV: 'production', NUXT_TELEMETRY_DISABLED: '1' },
   })
-  if (!ok) throw new Stop(`The build failed:\n${lastWords}`)
+  if (!ok) throw new ScriptError(`The build failed:\n${lastWords}`)
   mkdirSync('.output', { recursive: true })
   writeFileSync(stamp, now)
 }

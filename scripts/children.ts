@@ -21,7 +21,7 @@ export interface Child {
 
 interface ChildOptions {
   readonly command: string
-  readonly words: readonly string[]
+  readonly args: readonly string[]
   readonly env?: NodeJS.ProcessEnv
   /** Whether it says what it says where the script does. */
   readonly inView?: boolean
@@ -30,7 +30,7 @@ interface ChildOptions {
   /** How long it may take over going in good order. */
   readonly patienceMs?: number
   /** Hears whatever it says, as it says it. */
-  readonly hear?: (words: string) => void
+  readonly hear?: (text: string) => void
 }
 
 /** In the order they were begun: what was begun later may need what was begun before. */
@@ -41,7 +41,7 @@ let isClosing = false
 export class Closing extends Error {}
 
 /** Starts a program as a child of this script. @throws Closing */
-export function startChild({ command, words, env, inView, stdin, patienceMs = 10_000, hear }: ChildOptions): Child {
+export function startChild({ command, args, env, inView, stdin, patienceMs = 10_000, hear }: ChildOptions): Child {
   if (isClosing) throw new Closing('nothing is begun any more')
   const options: SpawnOptions = {
     // A group of its own: Ctrl-C is for the script, which then ends its children in their order.
@@ -51,14 +51,14 @@ export function startChild({ command, words, env, inView, stdin, patienceMs = 10
   }
   // SIGTERM comes when the script is gone; whoever finds it gone already, because that was before it was asked for, goes.
   const faithful = 'test "$PPID" = "$0" || exit 1; exec "$@"'
-  const asked = ['--pdeathsig', 'TERM', '/bin/sh', '-c', faithful, String(process.pid), command, ...words]
+  const asked = ['--pdeathsig', 'TERM', '/bin/sh', '-c', faithful, String(process.pid), command, ...args]
   const child = spawn('/usr/bin/setpriv', asked, options)
 
   let said = ''
   for (const stream of [child.stdout, child.stderr]) {
-    stream?.setEncoding('utf8').on('data', (words: string) => {
-      said = (said + words).slice(-mostKept)
-      hear?.(words)
+    stream?.setEncoding('utf8').on('data', (text: string) => {
+      said = (said + text).slice(-mostKept)
+      hear?.(text)
     })
   }
   let isGone = false

@@ -1,6 +1,7 @@
+import { defined } from '#core/validation'
 import { spawnSync } from 'node:child_process'
 import { existsSync } from 'node:fs'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 interface Program {
   readonly name: string
@@ -32,18 +33,18 @@ export function ensurePrograms(...programs: Program[]): void {
   const byHand = `apt-get update && apt-get install --no-install-recommends ${packages.join(' ')}`
   const say = `Rag Tin needs ${missing.map((program) => program.name).join(' and ')}`
   if (!existsSync('/usr/bin/apt-get'))
-    throw new Stop(`${say}; this is no Debian, so install it by hand and start again.`)
+    throw new ScriptError(`${say}; this is no Debian, so install it by hand and start again.`)
   console.log(`Installing ${packages.join(', ')} from Debian's packages (once) …`)
   const root = process.getuid?.() === 0 ? [] : ['sudo', '-n']
   for (const step of [['update'], ['install', '-y', '--no-install-recommends', ...packages]]) {
-    const [command, ...words] = [...root, 'apt-get', '-q', ...step]
-    const result = spawnSync(command!, words, {
+    const [command, ...args] = [...root, 'apt-get', '-q', ...step]
+    const result = spawnSync(defined(command), args, {
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
       encoding: 'utf8',
     })
     if (result.status !== 0) {
-      const last = `${result.stdout ?? ''}${result.stderr ?? ''}`.trim().split('\n').slice(-4).join('\n  ')
-      throw new Stop(`${say}, and installing failed:\n  ${last}\nAs root, run: ${byHand}`)
+      const last = `${result.stdout}${result.stderr}`.trim().split('\n').slice(-4).join('\n  ')
+      throw new ScriptError(`${say}, and installing failed:\n  ${last}\nAs root, run: ${byHand}`)
     }
   }
 }

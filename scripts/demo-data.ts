@@ -1,9 +1,9 @@
-import { catalogue } from '../catalogue'
-import { demoTrip } from '../catalogue/demo'
-import { readTrip } from '../core/trip'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import { readTrip } from '#core/trip'
 import { addPerson, findPerson } from '../server/accounts/people'
 import { openDatabase } from '../server/db/connection'
-import { keptParts } from '../server/db/kept'
+import { storedParts } from '../server/db/stored-parts'
 import { createTrip, listTrips } from '../server/db/trips'
 
 export const demoPerson = { name: 'Maren', email: 'maren@quern.example', passwordHash: '' }
@@ -22,7 +22,7 @@ export async function seedDemo(url: string): Promise<void> {
   try {
     const person = (await findPerson(db, demoPerson.email)) ?? (await addPerson(db, demoPerson))
     if (person && (await listTrips(db, person.id)).length === 0) {
-      await createTrip(db, person.id, keptParts(readTrip(demoTrip(), catalogue)))
+      await createTrip(db, person.id, storedParts(readTrip(demoTrip(), catalogue)))
     }
   } finally {
     await close()

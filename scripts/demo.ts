@@ -5,14 +5,14 @@ import { demoSettings, seedDemo } from './demo-data'
 import { servingPort } from './ports'
 import { run } from './run'
 import { databaseFolder, demoFolder as folder, lockFolder, serve } from './service'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 await run(async (until) => {
-  const words = process.argv.slice(2)
-  const unknown = words.find((word) => word !== '--fresh')
-  if (unknown) throw new Stop(`“${unknown}” is not understood; usage: ./demo [--fresh]`)
+  const args = process.argv.slice(2)
+  const unknown = args.find((word) => word !== '--fresh')
+  if (unknown) throw new ScriptError(`“${unknown}” is not understood; usage: ./demo [--fresh]`)
   const note = await lockFolder(folder)
-  if (words.includes('--fresh')) rmSync(databaseFolder(folder), { recursive: true, force: true })
+  if (args.includes('--fresh')) rmSync(databaseFolder(folder), { recursive: true, force: true })
 
   const port = await servingPort(process.env.PORT)
   ensurePrograms(...mariadb)

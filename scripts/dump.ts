@@ -1,7 +1,7 @@
 import { closeSync, fsyncSync, openSync, readSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { runChild } from './children'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 /** As the server is started: a road of a quarter of a million points is one row. */
 const packet = '--max-allowed-packet=64M'
@@ -19,25 +19,26 @@ export async function dumpDatabase(url: string, path: string): Promise<void> {
   const { ok, lastWords } = await signedIn(url, path, (asUser) =>
     runChild({
       command: '/usr/bin/mariadb-dump',
-      words: [asUser, characters, packet, `--result-file=${unfinished}`, ...whole],
+      args: [asUser, characters, packet, `--result-file=${unfinished}`, ...whole],
     }),
   )
   if (!ok) {
     rmSync(unfinished, { force: true })
-    throw new Stop(`The database could not be written down in ${path}:\n  ${lastWords}`)
+    throw new ScriptError(`The database could not be written down in ${path}:\n  ${lastWords}`)
   }
   settle(unfinished, path)
 }
 
 /** Makes a database what was written down of it, whatever it holds. */
 export async function loadDump(url: string, path: string): Promise<void> {
-  if (!isWhole(path)) throw new Stop(`${path} is not the whole of a database; its last line says so where it is.`)
+  if (!isWhole(path))
+    throw new ScriptError(`${path} is not the whole of a database; its last line says so where it is.`)
   const stdin = openSync(path, 'r')
   try {
     const { ok, lastWords } = await signedIn(url, path, (asUser) =>
-      runChild({ command: '/usr/bin/mariadb', words: [asUser, characters, packet], stdin }),
+      runChild({ command: '/usr/bin/mariadb', args: [asUser, characters, packet], stdin }),
     )
-    if (!ok) throw new Stop(`${path} could not be read into the database:\n  ${lastWords}`)
+    if (!ok) throw new ScriptError(`${path} could not be read into the database:\n  ${lastWords}`)
   } finally {
     closeSync(stdin)
   }

@@ -4,7 +4,7 @@ import { buildIfStale } from './build'
 import { runChild } from './children'
 import { ensurePrograms, mariadb } from './debian'
 import { run } from './run'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 const folder = '.data/judge'
 const chapters: Readonly<Record<string, string>> = {
@@ -18,6 +18,7 @@ const chapters: Readonly<Record<string, string>> = {
   load: 'Many at a time',
   'load-killed': 'Many at a time, and the database killed',
   memory: 'Ten minutes',
+  solvers: 'Solvers',
 }
 
 /** Tries everything that is seeded and long, and writes down what came of it. */
@@ -26,10 +27,10 @@ async function judge(): Promise<void> {
   await buildIfStale()
   rmSync(folder, { recursive: true, force: true })
   const begun = Date.now()
-  const judging = (...words: string[]) =>
+  const judging = (...args: string[]) =>
     runChild({
       command: 'node_modules/.bin/vitest',
-      words: ['run', '--project', 'judge', ...words],
+      args: ['run', '--project', 'judge', ...args],
       inView: true,
       env: { ...process.env, RAG_TIN_JUDGE: 'full' },
     })
@@ -39,11 +40,11 @@ async function judge(): Promise<void> {
     await judging(...measured.map((path) => `--exclude=${path}*`)),
     await judging('--no-file-parallelism', ...measured),
   ]
-  if (!runs.every(({ ok }) => ok)) throw new Stop('Not everything held; docs/judged.md is left as it was.')
+  if (!runs.every(({ ok }) => ok)) throw new ScriptError('Not everything held; docs/judged.md is left as it was.')
   const minutes = Math.round((Date.now() - begun) / 60_000)
   const found = existsSync(folder) ? readdirSync(folder).map((file) => file.replace(/\.json$/, '')) : []
   const missing = Object.keys(chapters).filter((chapter) => !found.includes(chapter))
-  if (missing.length > 0) throw new Stop(`Nothing was written down of ${missing.join(', ')}.`)
+  if (missing.length > 0) throw new ScriptError(`Nothing was written down of ${missing.join(', ')}.`)
   const text = Object.entries(chapters).map(([chapter, title]) => {
     const lines = JSON.parse(readFileSync(`${folder}/${chapter}.json`, 'utf8')) as string[]
     return [`## ${title}`, ...lines.map((line) => `- ${line}`)].join('\n')

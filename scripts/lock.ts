@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { dirname } from 'node:path'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 /** What a running script leaves for others to find: itself, where it serves, and how its database is reached. */
 export interface LockNote {
@@ -63,7 +63,7 @@ function clearDead(path: string): void {
   const held = runningIn(path)
   if (held) {
     const where = held.address ? ` at ${held.address}` : ', still starting'
-    throw new Stop(
+    throw new ScriptError(
       `It is running already${where} (process ${held.pid}). Use that one, or stop it with Ctrl-C there first.`,
     )
   }

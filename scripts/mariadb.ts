@@ -7,7 +7,7 @@ import { runChild, startChild, type Child } from './children'
 import { openLog } from './log'
 import { anyFreePort } from './ports'
 import { secretIn } from './secret'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 export interface RunningMariadb {
   readonly url: string
@@ -57,7 +57,7 @@ export async function startMariadb(folder: string, samePort?: number): Promise<R
   const log = await openLog(path('logs'), 'mariadb')
   const child = startChild({
     command: '/usr/sbin/mariadbd',
-    words: [
+    args: [
       '--no-defaults',
       ...asRoot,
       `--datadir=${path('data')}`,
@@ -99,15 +99,15 @@ async function layDown(folder: string, asRoot: string[], env: NodeJS.ProcessEnv)
     rmSync(join(folder, left), { recursive: true, force: true })
   const laying = join(folder, `laying-${process.pid}`)
   mkdirSync(laying)
-  const words = ['--no-defaults', ...asRoot, `--datadir=${laying}`]
+  const args = ['--no-defaults', ...asRoot, `--datadir=${laying}`]
   const { ok, lastWords } = await runChild({
     command: '/usr/bin/mariadb-install-db',
-    words: [...words, '--auth-root-authentication-method=normal', '--skip-test-db'],
+    args: [...args, '--auth-root-authentication-method=normal', '--skip-test-db'],
     env,
   })
   if (!ok) {
     rmSync(laying, { recursive: true, force: true })
-    throw new Stop(`MariaDB could not lay down its data in ${folder}:\n${lastWords}`)
+    throw new ScriptError(`MariaDB could not lay down its data in ${folder}:\n${lastWords}`)
   }
   renameSync(laying, join(folder, 'data'))
 }
@@ -116,14 +116,14 @@ async function untilAnswering(child: Child, url: string): Promise<void> {
   const since = Date.now()
   for (;;) {
     if (!child.isRunning())
-      throw new Stop(`MariaDB went down while starting. Its last words were:\n  ${lastLines(child)}`)
+      throw new ScriptError(`MariaDB went down while starting. Its last words were:\n  ${lastLines(child)}`)
     try {
       const connection = await createConnection({ uri: url, connectTimeout: 5000 })
       await connection.end()
       return
     } catch {
       if (Date.now() - since > 60_000)
-        throw new Stop(`MariaDB did not answer within a minute. Its last words were:\n  ${lastLines(child)}`)
+        throw new ScriptError(`MariaDB did not answer within a minute. Its last words were:\n  ${lastLines(child)}`)
       await new Promise((again) => setTimeout(again, 150))
     }
   }

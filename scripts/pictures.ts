@@ -29,7 +29,7 @@ async function toTop(wanted: Locator): Promise<void> {
 }
 
 const pictures: Picture[] = [
-  { name: 'door', arrange: async (page) => void (await page.getByRole('heading', { name: 'Sign in' }).waitFor()) },
+  { name: 'door', arrange: (page) => page.getByRole('heading', { name: 'Sign in' }).waitFor() },
   {
     name: 'trips',
     arrange: async (page) => {
@@ -103,10 +103,10 @@ const pictures: Picture[] = [
     },
   },
   {
-    name: 'bikes-sums',
+    name: 'bikes-calculators',
     arrange: async (page) => {
       await demo(page, 'k')
-      await page.getByRole('button', { name: 'Sums' }).click()
+      await page.getByRole('button', { name: 'Calculators' }).click()
       await proved(page)
       await toTop(page.getByText('It gives'))
     },

@@ -1,5 +1,5 @@
 import { createServer } from 'node:net'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 /** Whether nobody listens on a port of this machine's loopback. */
 export function isFree(port: number): Promise<boolean> {
@@ -27,8 +27,9 @@ export async function servingPort(asked: string | undefined): Promise<number> {
   if (asked !== undefined) {
     const port = Number(asked)
     if (!Number.isInteger(port) || port < 1 || port > 65535)
-      throw new Stop(`PORT=${asked} is no port; give a number from 1 to 65535.`)
-    if (!(await isFree(port))) throw new Stop(`Port ${port} is in use; give another with PORT=…, or leave PORT out.`)
+      throw new ScriptError(`PORT=${asked} is no port; give a number from 1 to 65535.`)
+    if (!(await isFree(port)))
+      throw new ScriptError(`Port ${port} is in use; give another with PORT=…, or leave PORT out.`)
     return port
   }
   for (let port = 3000; port < 3020; port++) if (await isFree(port)) return port

@@ -2,29 +2,29 @@ import { createReadStream, createWriteStream, existsSync, mkdirSync, renameSync,
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
-import { backupWords } from './backup-words'
+import { readBackupArguments } from './backup-arguments'
 import { ensurePrograms, mariadb as programs } from './debian'
 import { dumpDatabase, isWhole, settle } from './dump'
 import { startMariadb } from './mariadb'
 import { run } from './run'
 import { databaseFolder, lockFolder } from './service'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 import { toBeRestored, upgradeDatabase } from './upgrade'
 
 const usage = 'npm run restore -- FILE [--demo] [--over]'
 
 /** Makes what is kept what a backup holds: npm run restore -- FILE [--demo] [--over]. */
 await run(async () => {
-  const { file, folder, over } = backupWords(process.argv.slice(2), usage, true)
-  if (!file) throw new Stop(`Which backup? usage: ${usage}`)
-  if (!existsSync(file)) throw new Stop(`${file} is not there.`)
+  const { file, folder, over } = readBackupArguments(process.argv.slice(2), usage, true)
+  if (!file) throw new ScriptError(`Which backup? usage: ${usage}`)
+  if (!existsSync(file)) throw new ScriptError(`${file} is not there.`)
   ensurePrograms(...programs)
   await lockFolder(folder)
   const database = databaseFolder(folder)
   mkdirSync(database, { recursive: true })
   const waiting = toBeRestored(database)
   if (existsSync(waiting))
-    throw new Stop(
+    throw new ScriptError(
       'What was begun on the database was interrupted; start it once, so that it is put right, and stop it.',
     )
 
@@ -33,7 +33,7 @@ await run(async () => {
   const people = await countPeople(mariadb.url)
   if (people > 0 && !over) {
     rmSync(unpacked)
-    throw new Stop(
+    throw new ScriptError(
       `${folder} keeps ${people === 1 ? 'one account' : `${people} accounts`}. With --over they are replaced by what the backup holds; what is there now is written down before.`,
     )
   }
@@ -46,7 +46,7 @@ await run(async () => {
   } catch (error) {
     renameSync(before, waiting)
     await upgradeDatabase(mariadb.url, database)
-    throw new Stop(
+    throw new ScriptError(
       `The backup was not read in, and all is as it was before: ${error instanceof Error ? error.message : String(error)}`,
     )
   }
@@ -68,13 +68,13 @@ async function unpack(file: string, path: string): Promise<string> {
     await pipeline(createReadStream(file), createGunzip(), createWriteStream(path, { mode: 0o600 }))
   } catch (error) {
     rmSync(path, { force: true })
-    throw new Stop(
+    throw new ScriptError(
       `${file} is no backup, or not the whole of one: ${error instanceof Error ? error.message : String(error)}`,
     )
   }
   if (isWhole(path)) return path
   rmSync(path)
-  throw new Stop(`${file} is no backup, or not the whole of one: its last line is missing.`)
+  throw new ScriptError(`${file} is no backup, or not the whole of one: its last line is missing.`)
 }
 
 async function countPeople(url: string): Promise<number> {

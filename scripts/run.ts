@@ -1,5 +1,5 @@
 import { endChildren, onSignals } from './children'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 /**
  * Runs a script's work. However it ends, no child of it is left running, and what ends it is said in a sentence.
@@ -10,9 +10,9 @@ import { Stop } from './stop'
 export async function run(work: (until: Promise<void>) => Promise<number>): Promise<never> {
   let leave: () => void = () => undefined
   const until = new Promise<void>((resolve) => (leave = resolve))
-  let isInterrupted = false
+  const signals = { came: false }
   onSignals(async () => {
-    isInterrupted = true
+    signals.came = true
     leave()
     await endChildren()
   })
@@ -21,8 +21,8 @@ export async function run(work: (until: Promise<void>) => Promise<number>): Prom
     code = await work(until)
   } catch (error) {
     // What fails because it is being ended is nobody's concern.
-    if (!isInterrupted) console.error(error instanceof Stop ? error.message : error)
-    code = isInterrupted ? 130 : 1
+    if (!signals.came) console.error(error instanceof ScriptError ? error.message : error)
+    code = signals.came ? 130 : 1
   }
   await endChildren()
   process.exit(code)

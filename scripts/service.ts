@@ -3,7 +3,7 @@ import { isOurApp, startApp, type AppOptions, type RunningApp } from './app-serv
 import { Keeper, most } from './keeper'
 import { takeLock, type LockNote } from './lock'
 import { isOurMariadb, lastLines, startMariadb, type RunningMariadb } from './mariadb'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 import { upgradeDatabase } from './upgrade'
 
 /** What is served in earnest has its data apart from the demo's. */
@@ -45,7 +45,7 @@ export async function startService({ prepare, tell, onEnd, ...options }: Service
     onRestart: () => tell(`The ${name} server went down; nothing saved is lost, and it is being started again.`),
     onGivingUp: (last: unknown) =>
       onEnd(
-        `The ${name} server went down more than ${most.restarts} times in ${most.minutes} minutes and is left down; nothing saved is lost. Its logs are in ${join(name === 'app' ? options.folder : folder, 'logs')}.${last instanceof Stop ? `\n${last.message}` : ''}`,
+        `The ${name} server went down more than ${most.restarts} times in ${most.minutes} minutes and is left down; nothing saved is lost. Its logs are in ${join(name === 'app' ? options.folder : folder, 'logs')}.${last instanceof ScriptError ? `\n${last.message}` : ''}`,
       ),
   })
   const mariadb = await Keeper.start(
@@ -70,7 +70,9 @@ export async function startService({ prepare, tell, onEnd, ...options }: Service
     const words = lastLines(mariadb.current.child)
     const wentDown = !mariadb.current.child.isRunning()
     await mariadb.stop()
-    throw wentDown && !(error instanceof Stop) ? new Stop(`The database server went down:\n  ${words}`) : error
+    throw wentDown && !(error instanceof ScriptError)
+      ? new ScriptError(`The database server went down:\n  ${words}`)
+      : error
   }
 }
 

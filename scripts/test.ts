@@ -6,6 +6,7 @@ import { demoSettings, seedDemo } from './demo-data'
 import { anyFreePort } from './ports'
 import { run } from './run'
 import { databaseFolder, lockFolder, startService } from './service'
+import { ScriptError } from './script-error'
 
 const folder = '.data/test'
 const results = 'test-results'
@@ -19,24 +20,24 @@ const tally: Tally = { passed: 0, failed: 0 }
 /** Runs a tool of the packages to its end with its output in view; true when it was content. */
 async function runTool(
   tool: string,
-  words: readonly string[],
+  args: readonly string[],
   environment: Record<string, string> = {},
 ): Promise<boolean> {
   const env = { ...process.env, ...environment }
-  return (await runChild({ command: `node_modules/.bin/${tool}`, words, env, inView: true })).ok
+  return (await runChild({ command: `node_modules/.bin/${tool}`, args, env, inView: true })).ok
 }
 
 /** A program that passes or fails as one check. */
 interface Check {
   readonly name: string
-  readonly words: readonly [tool: string, ...words: string[]]
+  readonly args: readonly [tool: string, ...args: string[]]
 }
 
 /** Makes one check, with what it says shown at its end: others may be running beside it. */
-async function check({ name, words: [tool, ...words] }: Check): Promise<void> {
+async function check({ name, args: [tool, ...args] }: Check): Promise<void> {
   let said = ''
-  const hear = (words: string) => void (said += words)
-  const { ok } = await runChild({ command: `node_modules/.bin/${tool}`, words, hear })
+  const hear = (text: string) => void (said += text)
+  const { ok } = await runChild({ command: `node_modules/.bin/${tool}`, args, hear })
   console.log(`\n— ${name}${said.trim() && `\n${said.trim()}`}`)
   if (ok) tally.passed++
   else {
@@ -45,21 +46,24 @@ async function check({ name, words: [tool, ...words] }: Check): Promise<void> {
   }
 }
 
+const { scripts } = JSON.parse(readFileSync('package.json', 'utf8')) as { scripts: Record<string, string> }
+
+/** A check that people run by themselves, too, as `npm run …`. */
+function checkOf(name: string, script: string): Check {
+  const [tool, ...args] = (scripts[script] ?? '').split(' ')
+  if (!tool) throw new ScriptError(`package.json has no script “${script}”`)
+  return { name, args: [tool, ...args] }
+}
+
 // Two lanes of about the same length, side by side.
-const types: Check[] = [{ name: 'Types of everything (tsconfig.json)', words: ['nuxt', 'typecheck'] }]
-const theRest: Check[] = [
-  { name: 'Format (Prettier)', words: ['prettier', '--check', '--cache', '--log-level=warn', '.'] },
-  { name: 'Lint (ESLint)', words: ['eslint', '.', '--max-warnings=0'] },
-  {
-    name: 'Boundaries between folders',
-    words: ['depcruise', 'app', 'core', 'catalogue', 'cli', 'server', 'scripts'],
-  },
-  { name: 'Unused files, exports and packages (knip)', words: ['knip'] },
-  {
-    name: 'Types of the core, which knows neither browser nor Node.js',
-    words: ['tsc', '-p', 'tsconfig.core.json'],
-  },
+const types: Check[] = [
+  checkOf('Types of everything (tsconfig.json)', 'typecheck'),
+  checkOf('Types of the core, which knows neither browser nor Node.js', 'typecheck:core'),
+  checkOf('Boundaries between folders', 'boundaries'),
+  checkOf('Unused files, exports and packages (knip)', 'unused'),
+  checkOf('Format (Prettier)', 'format:check'),
 ]
+const theRest: Check[] = [checkOf('Lint (ESLint)', 'lint')]
 
 async function checkInTurn(checks: readonly Check[]): Promise<void> {
   for (const each of checks) await check(each)

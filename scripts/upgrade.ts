@@ -5,7 +5,7 @@ import { createConnection, type RowDataPacket } from 'mysql2/promise'
 import { z } from 'zod'
 import { openDatabase } from '../server/db/connection'
 import { dumpDatabase, loadDump } from './dump'
-import { Stop } from './stop'
+import { ScriptError } from './script-error'
 
 const migrations = 'server/db/migrations'
 const journalSchema = z.object({ entries: z.array(z.object({ tag: z.string(), when: z.number() })) })
@@ -21,7 +21,7 @@ export const toBeRestored = (folder: string) => join(folder, 'to-be-restored.sql
  * down before: an upgrade that was interrupted begins anew from there.
  *
  * @param folder the database server's
- * @throws Stop where the data are of a newer version, or cannot be brought to this one
+ * @throws ScriptError where the data are of a newer version, or cannot be brought to this one
  */
 export async function upgradeDatabase(url: string, folder: string): Promise<void> {
   const before = toBeRestored(folder)
@@ -40,7 +40,7 @@ export async function upgradeDatabase(url: string, folder: string): Promise<void
       // The library tells the statement; why it was refused is in what caused it.
       const cause = error instanceof Error && error.cause instanceof Error ? error.cause : error
       const why = cause instanceof Error ? cause.message : String(cause)
-      throw new Stop(
+      throw new ScriptError(
         `The data could not be brought to this version (${pending.join(', ')}): ${why}\nThey are as they were before in ${before}, and are put back to that at the next start.`,
       )
     }
@@ -58,13 +58,13 @@ export async function migrateDatabase(url: string): Promise<void> {
   }
 }
 
-/** The names of the migrations that a database lacks. @throws Stop where it has some that this version does not know */
+/** The names of the migrations that a database lacks. @throws ScriptError where it has some that this version does not know */
 async function pendingMigrations(url: string): Promise<readonly string[]> {
   const { entries } = journalSchema.parse(JSON.parse(readFileSync(join(migrations, 'meta/_journal.json'), 'utf8')))
   const applied = await appliedMigrations(url)
   const unknown = applied.filter((when) => !entries.some((entry) => entry.when === when))
   if (unknown.length > 0)
-    throw new Stop(
+    throw new ScriptError(
       'The data were written by a newer Rag Tin than this one, which would not understand them; nothing was changed. Start the newer one, or restore a backup that this one made.',
     )
   return entries.filter(({ when }) => !applied.includes(when)).map(({ tag }) => tag)

@@ -1,3 +1,4 @@
+import { defined } from '#core/validation'
 import { seeded } from './ledgers'
 
 /** A small file with everything that is read: names, tracks, routes, waypoints, heights, times. */
@@ -64,7 +65,7 @@ export function brokenGpx(case_: number): string {
   for (let hurts = 1 + at(4); hurts > 0; hurts--) {
     const [a, b] = [at(text.length), at(text.length)]
     const [from, to] = [Math.min(a, b), Math.max(a, b)]
-    const spice = spices[at(spices.length)]!
+    const spice = defined(spices[at(spices.length)])
     switch (at(6)) {
       case 0:
         text = text.slice(0, from) + text.slice(Math.min(to, from + 40))

@@ -1,10 +1,10 @@
-import { demoTrip } from '../catalogue/demo'
-import { partNames, sameRevision, type Revision, type Revisions, type Trip } from '../core/trip'
-import { MemoryOutbox } from '~/session/memory-outbox'
-import type { Loaded, PartChange, Saved, TripServer } from '~/session/trip-server'
-import { TripSessions } from '~/session/trip-sessions'
-import type { Timers } from '~/session/timers'
-import type { Message, Windows } from '~/session/windows'
+import { demoTrip } from '#catalogue/demo'
+import { partNames, sameRevision, type Revision, type Revisions, type Trip } from '#core/trip'
+import { MemoryOutbox } from '../app/session/memory-outbox'
+import type { Timers } from '../app/session/timers'
+import type { Loaded, PartChange, Saved, TripServer } from '../app/session/trip-server'
+import { TripSessions } from '../app/session/trip-sessions'
+import type { Message, Windows } from '../app/session/windows'
 
 /** Time that stands still until it is told to go on. */
 export class FakeTimers implements Timers {

@@ -1,6 +1,6 @@
-import { headSchema, type Head } from '../core/bench'
-import { fastenerSchema, type Drive, type Fastener } from '../core/bike'
-import type { Tool } from '../core/fit'
+import { headSchema, type Head } from '#core/bench'
+import { fastenerSchema, type Drive, type Fastener } from '#core/bike'
+import type { Tool } from '#core/fit'
 
 /** A head with its planning measures, but for what is said. */
 export const aHead = (head: Partial<Head> & Pick<Head, 'profile'>): Head => headSchema.parse(head)

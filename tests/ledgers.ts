@@ -1,4 +1,6 @@
-import { ledgerFormat, type Ledger } from '../core/ledger'
+import { defined, nth } from '#core/validation'
+import { chooseFast } from '#core/choose'
+import { savedHours, ledgerFormat, type Ledger } from '#core/ledger'
 
 /** The worked example of the model: one rider, one gap. */
 export function workedExample(gramsPerHour?: number, budgetG?: number): Ledger {
@@ -79,14 +81,14 @@ export interface RandomSize {
 export function randomLedger(seed: number, size: RandomSize): Ledger {
   const random = seeded(seed)
   const whole = (low: number, high: number) => low + Math.floor(random() * (high - low + 1))
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
+  const pick = <T>(list: readonly T[]): T => nth(list, Math.floor(random() * list.length))
   const functions = Array.from({ length: Math.max(2, Math.ceil(size.tools * 0.8)) }, (_, f) => `f${f}`)
   const stocks = Array.from({ length: Math.max(1, Math.ceil(size.consumables * 0.8)) }, (_, s) => `s${s}`)
   const partition = () => {
     const gaps: number[][] = [[0]]
     for (let leg = 1; leg < size.legs; leg++) {
       if (random() < 0.4) gaps.push([leg])
-      else gaps[gaps.length - 1]!.push(leg)
+      else nth(gaps, gaps.length - 1).push(leg)
     }
     return gaps
   }
@@ -103,7 +105,7 @@ export function randomLedger(seed: number, size: RandomSize): Ledger {
       massG: whole(3, 150),
       max: whole(1, size.maxEach),
       provides: [],
-      units: { [stocks[i % stocks.length]!]: pick([1, 1, 1, 2, 6]) },
+      units: { [nth(stocks, i % stocks.length)]: pick([1, 1, 1, 2, 6]) },
     })),
   ]
   const claims = Array.from({ length: size.hazards }, (_, h) => {
@@ -133,7 +135,7 @@ export function randomLedger(seed: number, size: RandomSize): Ledger {
     items,
     stocks: stocks.map((id) => ({ id, gaps: partition() })),
     claims,
-    pins: random() < 0.2 ? { [items[0]!.id]: { min: 0, max: 0 } } : {},
+    pins: random() < 0.2 ? { [nth(items, 0).id]: { min: 0, max: 0 } } : {},
     ...(budgeted ? { budgetG: whole(100, 900) } : {}),
     ...(random() < 0.85 || !budgeted ? { gramsPerHour: whole(50, 1500) } : {}),
   }
@@ -147,13 +149,13 @@ export function randomLedger(seed: number, size: RandomSize): Ledger {
 export function bikeLikeLedger(seed: number): Ledger {
   const random = seeded(seed)
   const whole = (low: number, high: number) => low + Math.floor(random() * (high - low + 1))
-  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
+  const pick = <T>(list: readonly T[]): T => nth(list, Math.floor(random() * list.length))
   const legs = whole(8, 14)
   const partition = (chance: number) => {
     const gaps: number[][] = [[0]]
     for (let leg = 1; leg < legs; leg++) {
       if (random() < chance) gaps.push([leg])
-      else gaps[gaps.length - 1]!.push(leg)
+      else nth(gaps, gaps.length - 1).push(leg)
     }
     return gaps
   }
@@ -220,4 +222,51 @@ export function bikeLikeLedger(seed: number): Ledger {
     gramsPerHour: whole(80, 1200),
     ...(random() < 0.3 ? { budgetG: whole(300, 900) } : {}),
   }
+}
+
+/** Ledgers so small that every kit can be tried. */
+export const tiny = {
+  legs: 3,
+  tools: 4,
+  consumables: 3,
+  hazards: 4,
+  repeats: 3,
+  maxEach: 2,
+  budget: 'sometimes',
+} as const
+
+/** Checks a choice against the rules of the ledger, without any of the solvers' own machinery. */
+export function breaches(ledger: Ledger, choice: ReturnType<typeof chooseFast>): string[] {
+  const found: string[] = []
+  const carried = ledger.items.filter((item) => defined(choice.counts[item.id]) > 0)
+  for (const item of ledger.items) {
+    const n = defined(choice.counts[item.id])
+    const pin = ledger.pins[item.id]
+    if (n < (pin?.min ?? 0) || n > Math.min(item.max, pin?.max ?? Infinity)) found.push(`count of ${item.id}`)
+  }
+  if (choice.massG > (ledger.budgetG ?? Infinity) + 1e-6) found.push('budget')
+  let savedH = 0
+  for (const claim of ledger.claims) {
+    const fix = claim.fixes.find((candidate) => candidate.id === choice.answers[claim.id])
+    if (!fix) continue
+    savedH += savedHours(claim, fix)
+    for (const need of fix.needs) {
+      if (!carried.some((item) => item.provides.includes(need))) found.push(`${claim.id} lacks ${need}`)
+    }
+  }
+  for (const stock of ledger.stocks) {
+    const held = ledger.items.reduce(
+      (sum, item) => sum + defined(choice.counts[item.id]) * (item.units[stock.id] ?? 0),
+      0,
+    )
+    for (const gap of stock.gaps) {
+      const drawn = ledger.claims.reduce((sum, claim) => {
+        const fix = claim.fixes.find((candidate) => candidate.id === choice.answers[claim.id])
+        return sum + (claim.legs.some((leg) => gap.includes(leg)) ? (fix?.uses[stock.id] ?? 0) : 0)
+      }, 0)
+      if (drawn > held + 1e-6) found.push(`${stock.id} overdrawn`)
+    }
+  }
+  if (Math.abs(savedH - choice.savedH) > 1e-6) found.push(`saved ${choice.savedH}, not ${savedH}`)
+  return found
 }

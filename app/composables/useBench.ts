@@ -1,4 +1,5 @@
-import { thingSchema, type CatalogueItem, type Thing } from '~~/core/bench'
+import { thingSchema, type CatalogueItem, type Thing } from '#core/bench'
+import { useTripStore } from '../stores/trip'
 
 /** Laying things on the bench. */
 export function useBench() {
@@ -9,9 +10,9 @@ export function useBench() {
     const bench = items.reduce<Thing[]>((laid, item) => {
       const same = laid.find((thing) => thing.from === item.id)
       if (same) return laid.map((thing) => (thing === same ? { ...same, count: Math.min(99, same.count + 1) } : thing))
-      const { id, source: _, group: __, ...of } = item
-      return [...laid, thingSchema.parse({ ...of, id: crypto.randomUUID().slice(0, 8), from: id })]
-    }, store.trip!.bench)
+      const { id, source: _, group: __, ...rest } = item
+      return [...laid, thingSchema.parse({ ...rest, id: crypto.randomUUID().slice(0, 8), from: id })]
+    }, store.openTrip.bench)
     store.edit(`take ${items.map(({ name }) => name).join(', ')}`, { bench })
   }
   return { take }

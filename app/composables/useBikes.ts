@@ -1,14 +1,17 @@
-import { bikeFrom, catalogue } from '~~/catalogue'
-import { bikeSchema, followChange, type Bike, type BikeKind, type Fastener } from '~~/core/bike'
-import type { Rider } from '~~/core/crew'
-import { checkAgainst } from '~~/core/fault'
-import { faultLines } from '~~/core/trip'
+import { bikeFrom, catalogue } from '#catalogue'
+import { bikeSchema, fastenersAfterChange, type Bike, type BikeKind, type Fastener } from '#core/bike'
+import type { Rider } from '#core/crew'
+import { faultLines } from '#core/trip'
+import { checkAgainst } from '#core/validation'
+import { computed } from 'vue'
+import { useSelection } from '../stores/selection'
+import { useTripStore } from '../stores/trip'
 
 /** The bikes of the trip, the one whose passport lies open, and what may be done to them. */
 export function useBikes() {
   const store = useTripStore()
   const selection = useSelection()
-  const bikes = computed(() => store.trip!.bikes)
+  const bikes = computed(() => store.openTrip.bikes)
   const bike = computed(() => bikes.value.find(({ id }) => id === selection.bikeId) ?? bikes.value[0])
 
   function put(changed: Bike, label: string, merge?: string) {
@@ -23,23 +26,23 @@ export function useBikes() {
   function change(before: Bike, part: Partial<Bike>, label: string): string[] {
     try {
       const after = checkAgainst(bikeSchema, { ...before, ...part })
-      put({ ...after, fasteners: part.fasteners ?? followChange(before, after, catalogue.bikes) }, label)
+      put({ ...after, fasteners: part.fasteners ?? fastenersAfterChange(before, after, catalogue.bikes) }, label)
       return []
     } catch (error) {
       return faultLines(error) ?? [String(error)]
     }
   }
 
-  function changeFastener(of: Bike, fastener: Fastener): string[] {
-    const known = of.fasteners.some(({ id }) => id === fastener.id)
+  function changeFastener(target: Bike, fastener: Fastener): string[] {
+    const known = target.fasteners.some(({ id }) => id === fastener.id)
     const fasteners = known
-      ? of.fasteners.map((other) => (other.id === fastener.id ? fastener : other))
-      : [...of.fasteners, fastener]
-    return change(of, { fasteners }, `${known ? 'change' : 'add'} ${fastener.name}`)
+      ? target.fasteners.map((other) => (other.id === fastener.id ? fastener : other))
+      : [...target.fasteners, fastener]
+    return change(target, { fasteners }, `${known ? 'change' : 'add'} ${fastener.name}`)
   }
 
-  function removeFastener(of: Bike, fastener: Fastener) {
-    change(of, { fasteners: of.fasteners.filter(({ id }) => id !== fastener.id) }, `remove ${fastener.name}`)
+  function removeFastener(target: Bike, fastener: Fastener) {
+    change(target, { fasteners: target.fasteners.filter(({ id }) => id !== fastener.id) }, `remove ${fastener.name}`)
   }
 
   function addBike(kind: BikeKind) {
@@ -50,27 +53,27 @@ export function useBikes() {
   }
 
   /** Starts a passport anew from a kind of bike, under its name; the crew still rides it. */
-  function startFrom(of: Bike, kind: BikeKind) {
+  function startFrom(target: Bike, kind: BikeKind) {
     put(
-      { ...bikeFrom(kind, of.id), name: of.name },
-      `start ${of.name} from a ${bikeFrom(kind, '-').name.toLowerCase()}`,
+      { ...bikeFrom(kind, target.id), name: target.name },
+      `start ${target.name} from a ${bikeFrom(kind, '-').name.toLowerCase()}`,
     )
   }
 
-  const crew = computed(() => store.trip!.crew)
-  const isRidden = (of: Bike) => crew.value.some(({ bikeId }) => bikeId === of.id)
+  const crew = computed(() => store.openTrip.crew)
+  const isRidden = (target: Bike) => crew.value.some(({ bikeId }) => bikeId === target.id)
 
   /** Puts a rider on a bike; who rode it before rides it on. */
-  function ride(rider: Rider, of: Bike) {
-    if (rider.bikeId === of.id) return
-    const next = crew.value.map((other) => (other.id === rider.id ? { ...other, bikeId: of.id } : other))
-    store.edit(`${rider.name} rides ${of.name}`, { crew: next })
+  function ride(rider: Rider, target: Bike) {
+    if (rider.bikeId === target.id) return
+    const next = crew.value.map((other) => (other.id === rider.id ? { ...other, bikeId: target.id } : other))
+    store.edit(`${rider.name} rides ${target.name}`, { crew: next })
   }
 
   /** Riders of a bike keep it from being given away. */
-  function removeBike(of: Bike) {
-    if (isRidden(of)) return
-    store.edit(`remove ${of.name}`, { bikes: bikes.value.filter(({ id }) => id !== of.id) })
+  function removeBike(target: Bike) {
+    if (isRidden(target)) return
+    store.edit(`remove ${target.name}`, { bikes: bikes.value.filter(({ id }) => id !== target.id) })
     selection.bikeId = ''
   }
 

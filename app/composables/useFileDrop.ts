@@ -1,4 +1,5 @@
 import { useEventListener } from '@vueuse/core'
+import { ref } from 'vue'
 
 /** A file dropped anywhere on the page; tells whether one hangs over it. */
 export function useFileDrop(take: (file: File) => void) {

@@ -1,5 +1,8 @@
-import type { FitView } from '~~/core/fit'
-import type { Trip } from '~~/core/trip'
+import type { FitView } from '#core/fit'
+import type { Trip } from '#core/trip'
+import { computed } from 'vue'
+import { useKitStore } from '../stores/kit'
+import { useTripStore } from '../stores/trip'
 
 /** The stages in the order of the work; each has its key. */
 export const stages = [
@@ -18,7 +21,7 @@ export function useStageNeeds() {
     const trip = store.trip
     return {
       road: !trip || trip.road.points.length === 0 ? 'no road yet' : trip.stops.length === 0 ? 'no stops yet' : '',
-      bikes: bikesNeed(trip, kit.reckoning?.fit),
+      bikes: bikesNeed(trip, kit.analysis?.fit),
       bench: !trip || trip.bench.length === 0 ? 'nothing on it' : '',
       weigh: '',
     }

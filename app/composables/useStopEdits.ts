@@ -1,17 +1,18 @@
-import { serviceSchema, type Service, type Stop } from '~~/core/supply'
-import { moveStop } from '~~/core/trip'
+import { serviceSchema, type Service, type Stop } from '#core/supply'
+import { moveStop } from '#core/trip'
+import { useTripStore } from '../stores/trip'
 
 /** Changes to stops, each a step that can be taken back. */
 export function useStopEdits() {
   const store = useTripStore()
 
   function change(stop: Stop, part: Partial<Omit<Stop, 'roadKm'>>, label: string, merge?: string) {
-    const next = store.trip!.stops.map((other) => (other.id === stop.id ? { ...other, ...part } : other))
+    const next = store.openTrip.stops.map((other) => (other.id === stop.id ? { ...other, ...part } : other))
     store.edit(label, { stops: next }, merge)
   }
 
   function move(stop: Stop, roadKm: number, merge?: string) {
-    store.edit(`move ${stop.name}`, moveStop(store.trip!, stop, roadKm), merge)
+    store.edit(`move ${stop.name}`, moveStop(store.openTrip, stop, roadKm), merge)
   }
 
   function changeService(stop: Stop, kind: string, part: Partial<Service>, label: string) {
@@ -28,7 +29,7 @@ export function useStopEdits() {
   }
 
   function remove(stop: Stop) {
-    store.edit(`remove ${stop.name}`, { stops: store.trip!.stops.filter((other) => other.id !== stop.id) })
+    store.edit(`remove ${stop.name}`, { stops: store.openTrip.stops.filter((other) => other.id !== stop.id) })
   }
 
   return { change, move, changeService, toggleService, remove }

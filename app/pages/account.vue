@@ -1,4 +1,17 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
+import { definePageMeta, useHead } from '#imports'
+import { computed, ref, shallowRef } from 'vue'
+import AddressCard from '../components/account/AddressCard.vue'
+import CloseAccountCard from '../components/account/CloseAccountCard.vue'
+import DevicesCard from '../components/account/DevicesCard.vue'
+import NameCard from '../components/account/NameCard.vue'
+import PasswordCard from '../components/account/PasswordCard.vue'
+import ExportCard from '../components/account/ExportCard.vue'
+import FaultLines from '../components/common/FaultLines.vue'
+import AppHeader from '../components/frame/AppHeader.vue'
+import { api, linesOf, statusOf } from '../http/api'
+
 definePageMeta({ middleware: 'signed-in' })
 useHead({ title: 'Account · Rag Tin' })
 
@@ -28,13 +41,13 @@ const since = computed(() =>
 
 <template>
   <div class="flex min-h-full flex-col">
-    <TinHeader />
+    <AppHeader />
     <main class="mx-auto w-full max-w-4xl flex-1 p-6 max-sm:p-4">
       <h1 class="text-2xl">Account</h1>
       <FaultLines class="mt-4" :lines="lines" />
       <p v-if="signedOut" role="status" class="mt-3 flex items-center justify-between gap-3">
         <span>Your sign-in has ended.</span>
-        <NuxtLink :to="{ path: '/', query: { next: '/account' } }" class="knob">Sign in again</NuxtLink>
+        <NuxtLink :to="{ path: '/', query: { next: '/account' } }" class="button">Sign in again</NuxtLink>
       </p>
       <template v-if="account">
         <p v-if="account.isShared" class="mt-2 max-w-prose text-soft">
@@ -44,14 +57,14 @@ const since = computed(() =>
         <p v-else class="mt-1 text-sm text-soft">Since {{ since }}.</p>
         <div class="mt-5 grid items-start gap-5 grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
           <div v-if="!account.isShared" class="space-y-5">
-            <NameSheet />
-            <AddressSheet />
-            <PasswordSheet @changed="look" />
+            <NameCard />
+            <AddressCard />
+            <PasswordCard @changed="look" />
           </div>
           <div class="space-y-5">
-            <DevicesSheet v-if="!account.isShared" :signed-in="account.signedIn" />
-            <TakeoutSheet />
-            <CloseSheet v-if="!account.isShared" />
+            <DevicesCard v-if="!account.isShared" :signed-in="account.signedIn" />
+            <ExportCard />
+            <CloseAccountCard v-if="!account.isShared" />
           </div>
         </div>
       </template>

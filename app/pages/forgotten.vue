@@ -1,10 +1,20 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
+import { useHead, useRuntimeConfig } from '#imports'
+import { ref } from 'vue'
+import FaultLines from '../components/common/FaultLines.vue'
+import DoorFrame from '../components/door/DoorFrame.vue'
+import EmailField from '../components/door/EmailField.vue'
+import { api } from '../http/api'
+import { useRequest } from '../composables/useRequest'
+import { usePerson } from '../stores/person'
+
 useHead({ title: 'Password forgotten · Rag Tin' })
 const { demo } = useRuntimeConfig().public
 const { sendsLetters, ask } = usePerson()
-const { busy, lines, attempt } = useAttempt()
+const { busy, lines, attempt } = useRequest()
 // What was typed at the door comes along by the browser's history: an address in a link would be written down anywhere.
-const typed: unknown = history.state.email
+const typed = (history.state as { email?: unknown }).email
 const email = ref(typeof typed === 'string' ? typed : '')
 const askedFor = ref('')
 await ask()
@@ -34,7 +44,7 @@ function submit() {
     <form v-else class="space-y-3" @submit.prevent="submit">
       <EmailField v-model="email" />
       <FaultLines :lines="lines" />
-      <button type="submit" class="knob knob-main w-full" :disabled="busy">Have a letter sent</button>
+      <button type="submit" class="button button-main w-full" :disabled="busy">Have a letter sent</button>
     </form>
     <p class="mt-4 text-sm"><NuxtLink to="/" class="font-semibold underline">Back to the door</NuxtLink></p>
   </DoorFrame>

@@ -1,6 +1,18 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
+import { navigateTo, useHead, useRoute, useRuntimeConfig } from '#imports'
+import { ref } from 'vue'
+import FaultLines from '../components/common/FaultLines.vue'
+import DoorFrame from '../components/door/DoorFrame.vue'
+import EmailField from '../components/door/EmailField.vue'
+import NewPasswordField from '../components/door/NewPasswordField.vue'
+import PasswordProof from '../components/door/PasswordProof.vue'
+import { api } from '../http/api'
+import { useRequest } from '../composables/useRequest'
+import { usePerson } from '../stores/person'
+
 useHead({ title: 'Rag Tin' })
-const { person, standing, sendsLetters, ask } = usePerson()
+const { person, signInState, sendsLetters, ask } = usePerson()
 const route = useRoute()
 const { demo } = useRuntimeConfig().public
 
@@ -8,7 +20,7 @@ const mode = ref<'in' | 'up'>('in')
 const name = ref('')
 const email = ref('')
 const password = ref('')
-const { busy, lines, attempt } = useAttempt()
+const { busy, lines, attempt } = useRequest()
 
 async function goOn() {
   await ask()
@@ -16,7 +28,7 @@ async function goOn() {
   await navigateTo(typeof next === 'string' && /^\/(trips|account)(\/|$)/.test(next) ? next : '/trips')
 }
 await ask()
-if (standing.value === 'signed in') await goOn()
+if (signInState.value === 'signed in') await goOn()
 else if (person.value) email.value = person.value.email
 
 function submit() {
@@ -37,7 +49,7 @@ const stepIn = () =>
 <template>
   <DoorFrame>
     <template v-if="demo">
-      <button type="button" class="knob knob-main w-full py-3!" :disabled="busy" @click="stepIn">
+      <button type="button" class="button button-main w-full py-3!" :disabled="busy" @click="stepIn">
         Step in as the demo rider
       </button>
       <p
@@ -46,20 +58,20 @@ const stepIn = () =>
         or with an account
       </p>
     </template>
-    <template v-if="person && standing !== 'signed in'">
-      <NuxtLink to="/trips" class="knob w-full">Go on with what is on this device, {{ person.name }}</NuxtLink>
+    <template v-if="person && signInState !== 'signed in'">
+      <NuxtLink to="/trips" class="button w-full">Go on with what is on this device, {{ person.name }}</NuxtLink>
       <p class="mb-5 mt-2 text-sm text-soft">Nothing is saved on the server until you sign in again.</p>
     </template>
     <h2 id="door" class="mb-3 text-xl">{{ mode === 'in' ? 'Sign in' : 'Sign up' }}</h2>
     <form class="space-y-3" @submit.prevent="submit">
       <label v-if="mode === 'up'" class="block text-sm text-soft"
-        >Name<input v-model="name" class="slot mt-1 text-ink" autocomplete="name" required maxlength="120"
+        >Name<input v-model="name" class="field mt-1 text-ink" autocomplete="name" required maxlength="120"
       /></label>
       <EmailField v-model="email" />
       <NewPasswordField v-if="mode === 'up'" v-model="password" label="Password" />
       <PasswordProof v-else v-model="password" label="Password" />
       <FaultLines :lines="lines" />
-      <button type="submit" class="knob w-full" :class="demo ? '' : 'knob-main'" :disabled="busy">
+      <button type="submit" class="button w-full" :class="demo ? '' : 'button-main'" :disabled="busy">
         {{ mode === 'in' ? 'Sign in' : 'Sign up' }}
       </button>
     </form>

@@ -1,4 +1,9 @@
 <script setup lang="ts">
+import { useAsyncData, useHead } from '#imports'
+import FaultLines from '../components/common/FaultLines.vue'
+import AppHeader from '../components/frame/AppHeader.vue'
+import { api, linesOf, statusOf } from '../http/api'
+
 useHead({ title: 'Letters of the demo · Rag Tin' })
 
 interface Letter {
@@ -22,7 +27,7 @@ const timeOf = (at: string) => new Date(at).toLocaleTimeString(undefined, { hour
 
 <template>
   <div class="flex min-h-full flex-col">
-    <TinHeader />
+    <AppHeader />
     <main class="mx-auto w-full max-w-2xl flex-1 p-6 max-sm:p-4">
       <h1 class="text-2xl">Letters of the demo</h1>
       <p v-if="data?.letters" class="mt-2 text-soft">
@@ -31,7 +36,7 @@ const timeOf = (at: string) => new Date(at).toLocaleTimeString(undefined, { hour
       <p v-else class="mt-2 text-soft">There are none here: letters go to whom they are written to.</p>
       <FaultLines class="mt-4" :lines="data?.lines ?? []" />
       <p v-if="data?.letters && !data.letters.length" class="mt-6 text-soft">No letter yet.</p>
-      <article v-for="letter in data?.letters" :key="letter.id" class="sheet mt-4 p-4">
+      <article v-for="letter in data?.letters" :key="letter.id" class="card mt-4 p-4">
         <h2 class="text-lg">{{ letter.subject }}</h2>
         <p class="text-sm text-soft">to {{ letter.to }}, at {{ timeOf(letter.at) }}</p>
         <p class="mt-3 whitespace-pre-line">

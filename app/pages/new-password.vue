@@ -1,7 +1,17 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
+import { navigateTo, useHead, useRoute } from '#imports'
+import { onMounted, ref } from 'vue'
+import FaultLines from '../components/common/FaultLines.vue'
+import DoorFrame from '../components/door/DoorFrame.vue'
+import NewPasswordField from '../components/door/NewPasswordField.vue'
+import { api } from '../http/api'
+import { useRequest } from '../composables/useRequest'
+import { usePerson } from '../stores/person'
+
 useHead({ title: 'A new password · Rag Tin' })
 const { ask } = usePerson()
-const { busy, lines, attempt } = useAttempt()
+const { busy, lines, attempt } = useRequest()
 const newPassword = ref('')
 // It stands behind the #, which a browser keeps to itself; from here on it is not in the address either.
 const token = useRoute().hash.slice(1)
@@ -24,7 +34,7 @@ function submit() {
       <NewPasswordField v-model="newPassword" />
       <p class="text-sm text-soft">All your devices will be signed out, and this one signed in.</p>
       <FaultLines :lines="lines" />
-      <button type="submit" class="knob knob-main w-full" :disabled="busy">Set it and sign in</button>
+      <button type="submit" class="button button-main w-full" :disabled="busy">Set it and sign in</button>
     </form>
     <p class="mt-4 text-sm">
       <NuxtLink to="/forgotten" class="font-semibold underline">Have another letter sent</NuxtLink>

@@ -1,3 +1,5 @@
+import { defineNuxtPlugin, useRouter } from '#imports'
+
 /** What is typed in a field counts when the field is left: also when the page under it is left, by whichever way. */
 export default defineNuxtPlugin(() => {
   const commit = () => {

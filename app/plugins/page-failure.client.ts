@@ -1,3 +1,6 @@
+import { defineNuxtPlugin } from '#imports'
+import { usePageFailure } from '../stores/page-failure'
+
 /** A page that fails says so: to the rider in a line, and to the browser, where its own errors go. */
 export default defineNuxtPlugin((nuxt) => {
   const failure = usePageFailure()

@@ -57,11 +57,11 @@ export function changesBetween(before: unknown, after: unknown, path: Path = [])
 }
 
 function changesOfList(before: readonly Entry[], after: readonly Entry[], path: Path): Change[] {
-  const was = new Map(before.map((entry) => [entry.id, entry]))
-  const is = new Map(after.map((entry) => [entry.id, entry]))
-  const entries = [...new Set([...was.keys(), ...is.keys()])].flatMap((id): Change[] => {
+  const beforeById = new Map(before.map((entry) => [entry.id, entry]))
+  const afterById = new Map(after.map((entry) => [entry.id, entry]))
+  const entries = [...new Set([...beforeById.keys(), ...afterById.keys()])].flatMap((id): Change[] => {
     const at = [...path, { id }]
-    const [old, now] = [was.get(id), is.get(id)]
+    const [old, now] = [beforeById.get(id), afterById.get(id)]
     return old && now ? changesBetween(old, now, at) : [{ path: at, before: old, after: now }]
   })
   const [orderBefore, orderAfter] = [idsOf(before), idsOf(after)]
@@ -81,7 +81,7 @@ export function inverse(changes: readonly Change[]): Change[] {
 export function valueAt(document: unknown, path: Path): unknown {
   return path.reduce<unknown>((value, key) => {
     if (typeof key === 'string') return isObject(value) ? value[key] : undefined
-    return Array.isArray(value) ? (value as Entry[]).find((entry) => entry?.id === key.id) : undefined
+    return Array.isArray(value) ? (value as (Entry | null)[]).find((entry) => entry?.id === key.id) : undefined
   }, document)
 }
 
@@ -110,7 +110,7 @@ function changedAt(value: unknown, path: Path, change: (value: unknown) => unkno
     return next === undefined ? others : { ...value, [key]: next }
   }
   if (!Array.isArray(value)) return value
-  const list = value as Entry[]
+  const list = value as (Entry | null)[]
   const at = list.findIndex((entry) => entry?.id === key.id)
   const next = changedAt(list[at], rest, change)
   if (next === list[at]) return value

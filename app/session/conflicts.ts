@@ -1,5 +1,5 @@
+import type { PartName, Trip } from '#core/trip'
 import equal from 'fast-deep-equal'
-import type { PartName, Trip } from '~~/core/trip'
 import { applied, changesBetween, isOrder, liesIn, valueAt, type Change, type Path } from './changes'
 
 /** Something that was changed here and elsewhere, and differently. */

@@ -1,10 +1,10 @@
-import type { Revisions, Trip } from '~~/core/trip'
+import type { Revisions, Trip } from '#core/trip'
 import type { Choices } from './conflicts'
 import { partsThatDiffer, type Sending } from './outbox'
 import { Pause, type Timers } from './timers'
 import type { Saved, TripServer, Unreached } from './trip-server'
-import { Turns } from './turns'
-import type { Standing } from './windows'
+import { TaskQueue } from './task-queue'
+import type { SavingState } from './windows'
 import type { Bundle, TakenIn, WorkingCopy } from './working-copy'
 
 interface DeliveryTools {
@@ -16,7 +16,7 @@ interface DeliveryTools {
 /** What a delivery tells the session it belongs to. */
 interface DeliveryListener {
   /** How it stands has changed. */
-  stands(standing: Standing): void
+  stateChanged(state: SavingState): void
   /** Something has been taken in from the server. */
   took(taken: TakenIn & { kind: 'taken' }): void
   /** It is time to bring what waits: by this window, or by whichever does. */
@@ -32,9 +32,9 @@ const mostRounds = 20
 
 /** Brings what waits of a working copy to the server, and takes in what others have brought there. */
 export class Delivery {
-  private standsAs: Standing = { kind: 'clean' }
+  private current: SavingState = { kind: 'clean' }
   /** What goes to the server goes one after another; it may take long. */
-  private readonly turns = new Turns()
+  private readonly queue = new TaskQueue()
   private readonly pause: Pause
   private callOffRetry: () => void = () => undefined
   private tries = 0
@@ -51,8 +51,8 @@ export class Delivery {
     this.pause = new Pause(tools.timers, calmMs, mostMs, () => listener.isTime())
   }
 
-  get standing(): Standing {
-    return this.standsAs
+  get state(): SavingState {
+    return this.current
   }
 
   end(): void {
@@ -64,8 +64,8 @@ export class Delivery {
   /** Something has been edited: it is brought once things are calm. */
   edited(): void {
     this.reconsider()
-    const { kind } = this.standsAs
-    if (kind === 'clean' || kind === 'refused') this.stand({ kind: 'dirty' })
+    const { kind } = this.current
+    if (kind === 'clean' || kind === 'refused') this.enter({ kind: 'dirty' })
     if (kind !== 'signed out' && kind !== 'gone') this.pause.begin()
   }
 
@@ -77,8 +77,8 @@ export class Delivery {
   /** The working copy has been looked at again. */
   adopted(isRebased: boolean): void {
     // What was found in conflict was found against another base: it has been settled, or is looked at anew.
-    if (this.standsAs.kind === 'conflict' && isRebased) {
-      this.stand({ kind: this.copy.unsaved > 0 ? 'dirty' : 'clean' })
+    if (this.current.kind === 'conflict' && isRebased) {
+      this.enter({ kind: this.copy.unsaved > 0 ? 'dirty' : 'clean' })
       this.listener.isTime()
     } else this.reconsider()
   }
@@ -91,7 +91,7 @@ export class Delivery {
 
   /** Somebody has signed in again. */
   signedIn(): void {
-    if (this.standsAs.kind === 'signed out') this.stand({ kind: this.copy.unsaved > 0 ? 'dirty' : 'clean' })
+    if (this.current.kind === 'signed out') this.enter({ kind: this.copy.unsaved > 0 ? 'dirty' : 'clean' })
   }
 
   calm(): void {
@@ -100,7 +100,7 @@ export class Delivery {
 
   /** Brings all that waits. Where the device fails on the way, all over again without it. */
   bring(): Promise<void> {
-    return this.turns.take(async () => {
+    return this.queue.add(async () => {
       try {
         await this.bringAll()
       } catch (error) {
@@ -112,12 +112,12 @@ export class Delivery {
 
   /** With nothing to bring: looks whether the server is there, and has something newer. */
   look(): Promise<void> {
-    return this.turns.take(() => this.lookNow())
+    return this.queue.add(() => this.lookNow())
   }
 
   /** Opens a trip that the device does not have. */
   fetch(): Promise<{ readonly kind: 'opened' } | Unreached> {
-    return this.turns.take(async () => {
+    return this.queue.add(async () => {
       const loaded = await this.tools.server.load(this.trip)
       if (loaded.kind !== 'loaded') return loaded
       await this.copy.keep(loaded.trip, loaded.revisions)
@@ -127,15 +127,15 @@ export class Delivery {
 
   /** Settles a conflict, however it was found and by which window. */
   resolve(there: { readonly trip: Trip; readonly revisions: Revisions }, choices: Choices): Promise<boolean> {
-    return this.turns.take(() => this.takeIn(there.trip, there.revisions, choices))
+    return this.queue.add(() => this.takeIn(there.trip, there.revisions, choices))
   }
 
   /** After another step a conflict may be another, or none. */
   private reconsider(): void {
-    if (this.standsAs.kind !== 'conflict') return
-    const { there } = this.standsAs
-    void this.turns.take(async () => {
-      const isSame = this.standsAs.kind === 'conflict' && this.standsAs.there === there
+    if (this.current.kind !== 'conflict') return
+    const { there } = this.current
+    void this.queue.add(async () => {
+      const isSame = this.current.kind === 'conflict' && this.current.there === there
       if (isSame && (await this.takeIn(there.trip, there.revisions, {}))) this.listener.isTime()
     })
   }
@@ -144,7 +144,7 @@ export class Delivery {
     this.pause.end()
     this.callOffRetry()
     for (let round = 0; round < mostRounds; round++) {
-      if (this.ended || !this.copy.document || this.standsAs.kind === 'conflict') return
+      if (this.ended || !this.copy.document || this.current.kind === 'conflict') return
       await this.copy.settleWrites()
       if (this.copy.unsaved > 0 && this.copy.lastPlace <= this.refusedUpTo) return
       const sending = await this.copy.begin(this.tools.newId())
@@ -155,7 +155,7 @@ export class Delivery {
       const bundle = this.copy.bundleUpTo(sending.upTo)
       if (!bundle || !(await this.send(sending, bundle))) return
     }
-    this.stand({ kind: 'offline', lines: ['Others keep saving this trip. It is tried again.'] })
+    this.enter({ kind: 'offline', lines: ['Others keep saving this trip. It is tried again.'] })
     this.retry()
   }
 
@@ -165,7 +165,7 @@ export class Delivery {
       await this.copy.settle(sending, {}, {})
       return true
     }
-    this.stand({ kind: 'saving' })
+    this.enter({ kind: 'saving' })
     const changes = parts.map((part) => ({ part, base: revisions[part], value: values[part] }))
     const answer = await this.tools.server.save(this.trip, sending.save, changes)
     return this.answered(answer, sending, values)
@@ -183,7 +183,7 @@ export class Delivery {
       case 'refused':
         await this.copy.abandon()
         this.refusedUpTo = sending.upTo
-        this.stand({ kind: 'refused', lines: answer.lines })
+        this.enter({ kind: 'refused', lines: answer.lines })
         return false
       default:
         // An earlier try may have come through: the same save is offered again.
@@ -197,13 +197,19 @@ export class Delivery {
   }
 
   private async lookNow(): Promise<void> {
-    const { kind } = this.standsAs
-    if (kind === 'dirty' || kind === 'saving' || kind === 'refused') return this.stand({ kind: 'clean' })
+    const { kind } = this.current
+    if (kind === 'dirty' || kind === 'saving' || kind === 'refused') {
+      this.enter({ kind: 'clean' })
+      return
+    }
     const known = await this.tools.server.revisions(this.trip)
-    if (known.kind !== 'known') return this.unreached(known)
+    if (known.kind !== 'known') {
+      this.unreached(known)
+      return
+    }
     if (this.copy.unsaved > 0) return
     if (!this.isUpToDate(known.revisions) && !(await this.pull())) return
-    if (this.copy.unsaved === 0) this.stand({ kind: 'clean' })
+    if (this.copy.unsaved === 0) this.enter({ kind: 'clean' })
   }
 
   /** @returns whether what the server has was taken in */
@@ -219,19 +225,19 @@ export class Delivery {
   private async takeIn(trip: Trip, revisions: Revisions, choices: Choices): Promise<boolean> {
     const taken = await this.copy.takeIn(trip, revisions, choices)
     if (taken.kind === 'conflict') {
-      this.stand({ kind: 'conflict', conflicts: taken.conflicts, there: { trip, revisions } })
+      this.enter({ kind: 'conflict', conflicts: taken.conflicts, there: { trip, revisions } })
       return false
     }
-    if (this.standsAs.kind === 'conflict') this.stand({ kind: 'dirty' })
+    if (this.current.kind === 'conflict') this.enter({ kind: 'dirty' })
     this.listener.took(taken)
     return true
   }
 
   private unreached(answer: Unreached): void {
     if (answer.kind === 'away') {
-      this.stand({ kind: 'offline', lines: answer.lines })
+      this.enter({ kind: 'offline', lines: answer.lines })
       this.retry()
-    } else this.stand(answer)
+    } else this.enter(answer)
   }
 
   private retry(): void {
@@ -240,8 +246,8 @@ export class Delivery {
     this.callOffRetry = this.tools.timers.after(wait, () => this.listener.isTime())
   }
 
-  private stand(standing: Standing): void {
-    this.standsAs = standing
-    this.listener.stands(standing)
+  private enter(state: SavingState): void {
+    this.current = state
+    this.listener.stateChanged(state)
   }
 }

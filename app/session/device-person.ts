@@ -1,4 +1,4 @@
-import { onDisk, openShelves, type Person } from './shelves'
+import { onDisk, openDeviceDatabase, type Person } from './device-database'
 
 /*
  * Whose device this is, as the browser's database keeps it. The page's local storage says the same and is quicker to
@@ -8,7 +8,7 @@ import { onDisk, openShelves, type Person } from './shelves'
 const key = 'person'
 
 export async function rememberPerson(person: Person, name?: string): Promise<void> {
-  const db = await openShelves(name)
+  const db = await openDeviceDatabase(name)
   try {
     const tx = db.transaction('person', 'readwrite', onDisk)
     await Promise.all([tx.store.put(person, key), tx.done])
@@ -18,7 +18,7 @@ export async function rememberPerson(person: Person, name?: string): Promise<voi
 }
 
 export async function recallPerson(name?: string): Promise<Person | undefined> {
-  const db = await openShelves(name)
+  const db = await openDeviceDatabase(name)
   try {
     return await db.get('person', key)
   } finally {
@@ -27,7 +27,7 @@ export async function recallPerson(name?: string): Promise<Person | undefined> {
 }
 
 export async function forgetPerson(name?: string): Promise<void> {
-  const db = await openShelves(name)
+  const db = await openDeviceDatabase(name)
   try {
     await db.delete('person', key)
   } finally {

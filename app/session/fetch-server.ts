@@ -1,7 +1,7 @@
+import type { Revisions, Trip } from '#core/trip'
 import { FetchError } from 'ofetch'
-import type { Revisions, Trip } from '~~/core/trip'
-import { api, linesOf, statusOf } from '~/composables/useApi'
-import { jsonBlob } from '~/composables/jsonBlob'
+import { jsonBlob } from '../http/json-blob'
+import { api, linesOf, statusOf } from '../http/api'
 import type { Loaded, PartChange, Saved, TripServer, Unreached } from './trip-server'
 
 /** A server that has not answered by then is taken to be away; a road of a quarter of a million points takes its time. */

@@ -1,8 +1,8 @@
+import { catalogue } from '#catalogue'
+import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '#core/trip'
 import type { IDBPDatabase } from 'idb'
-import { catalogue } from '~~/catalogue'
-import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '~~/core/trip'
 import type { KeptTrip, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
-import { onDisk, openShelves, type PartRow, type Shelves } from './shelves'
+import { onDisk, openDeviceDatabase, type PartRow, type DeviceDatabase } from './device-database'
 
 const everything = ['trips', 'parts', 'steps'] as const
 /** So many trips are kept without anything waiting; those opened longest ago go first. */
@@ -13,12 +13,12 @@ export class IndexedDbOutbox implements Outbox {
   readonly lasts = true
 
   private constructor(
-    private readonly db: IDBPDatabase<Shelves>,
+    private readonly db: IDBPDatabase<DeviceDatabase>,
     private readonly person: string,
   ) {}
 
   static async open(person: string, name?: string): Promise<IndexedDbOutbox> {
-    const db = await openShelves(name)
+    const db = await openDeviceDatabase(name)
     return new IndexedDbOutbox(db, person)
   }
 
@@ -139,7 +139,7 @@ export class IndexedDbOutbox implements Outbox {
     const names = await Promise.all(
       [...counts.keys()].map((trip) => tx.objectStore('parts').get([this.person, trip, 'name'])),
     )
-    return [...counts].map(([trip, count], i) => ({ trip, name: String(names[i]?.value ?? ''), steps: count }))
+    return [...counts].map(([trip, count], i) => ({ trip, name: nameOf(names[i]?.value), steps: count }))
   }
 
   async kept(): Promise<{ trip: string; name: string }[]> {
@@ -147,7 +147,7 @@ export class IndexedDbOutbox implements Outbox {
     const rows = await tx.objectStore('trips').getAll(this.allTrips)
     rows.sort((a, b) => b.openedAt - a.openedAt)
     const names = await Promise.all(rows.map(({ trip }) => tx.objectStore('parts').get([this.person, trip, 'name'])))
-    return rows.map(({ trip }, i) => ({ trip, name: String(names[i]?.value ?? '') }))
+    return rows.map(({ trip }, i) => ({ trip, name: nameOf(names[i]?.value) }))
   }
 
   async forget(trip: string): Promise<void> {
@@ -163,7 +163,7 @@ export class IndexedDbOutbox implements Outbox {
 
   async wipe(): Promise<void> {
     const tx = this.db.transaction(everything, 'readwrite', onDisk)
-    await Promise.all([...everything.map((shelf) => tx.objectStore(shelf).clear()), tx.done])
+    await Promise.all([...everything.map((rows) => tx.objectStore(rows).clear()), tx.done])
   }
 
   close(): void {
@@ -191,11 +191,9 @@ export class IndexedDbOutbox implements Outbox {
     return IDBKeyRange.bound([this.person], [this.person, []])
   }
 
-  private putParts(shelf: { put(row: PartRow): Promise<unknown> }, trip: string, parts: Parts): Promise<unknown>[] {
+  private putParts(rows: { put(row: PartRow): Promise<unknown> }, trip: string, parts: Parts): Promise<unknown>[] {
     const { person } = this
-    return partNames
-      .filter((part) => part in parts)
-      .map((part) => shelf.put({ person, trip, part, value: parts[part] }))
+    return partNames.filter((part) => part in parts).map((part) => rows.put({ person, trip, part, value: parts[part] }))
   }
 
   private async forgetOld(opened: string): Promise<void> {
@@ -204,3 +202,5 @@ export class IndexedDbOutbox implements Outbox {
     for (const { trip } of idle.slice(mostKept - 1)) await this.forget(trip)
   }
 }
+
+const nameOf = (kept: unknown) => (typeof kept === 'string' ? kept : '')

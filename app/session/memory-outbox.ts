@@ -1,4 +1,4 @@
-import { partNames, sameRevision, type Revisions, type Trip } from '~~/core/trip'
+import { partNames, sameRevision, type Revisions, type Trip } from '#core/trip'
 import type { KeptTrip, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 
 interface Kept {

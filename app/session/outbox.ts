@@ -1,4 +1,4 @@
-import { partNames, sameRevision, type PartName, type Revisions, type Trip } from '~~/core/trip'
+import { partNames, sameRevision, type PartName, type Revisions, type Trip } from '#core/trip'
 import type { Change } from './changes'
 
 /** An edit as it is offered to the server: made once, known by an id. */

@@ -1,4 +1,4 @@
-import type { PartName, Revision, Revisions, Trip } from '~~/core/trip'
+import type { PartName, Revision, Revisions, Trip } from '#core/trip'
 
 /** One part as it shall be, and the revision it was made from. */
 export interface PartChange {

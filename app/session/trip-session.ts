@@ -1,4 +1,4 @@
-import type { PartName, Trip } from '~~/core/trip'
+import type { PartName, Trip } from '#core/trip'
 import { applied, changesBetween, inverse, stillFits, type Change } from './changes'
 import type { Choices } from './conflicts'
 import { Delivery } from './delivery'
@@ -6,7 +6,7 @@ import { History } from './history'
 import type { Outbox, Parts } from './outbox'
 import type { Timers } from './timers'
 import type { TripServer, Unreached } from './trip-server'
-import type { Message, Standing, Windows } from './windows'
+import type { Message, SavingState, Windows } from './windows'
 import { WorkingCopy } from './working-copy'
 
 /** What a session works with; one set for all sessions of a window. */
@@ -23,7 +23,7 @@ export interface SessionTools {
 export type Opened = { readonly kind: 'opened' } | Unreached
 
 /** What does not pass by itself, whichever window has found it. */
-const needsSomebody: ReadonlySet<Standing['kind']> = new Set(['conflict', 'signed out', 'gone'])
+const needsSomebody: ReadonlySet<SavingState['kind']> = new Set(['conflict', 'signed out', 'gone'])
 /** So long an edit of the same mark goes on with the one before. */
 const mergeMs = 5000
 /** So long one waits for another window to bring things to the server. */
@@ -40,7 +40,7 @@ export class TripSession {
   private readonly history = new History()
   private readonly listeners = new Set<() => void>()
   /** What the window that brings things to the server says. */
-  private heard: Standing = { kind: 'clean' }
+  private heard: SavingState = { kind: 'clean' }
   private lastEditAt = 0
   private words = ''
   private taken: readonly PartName[] = []
@@ -59,8 +59,8 @@ export class TripSession {
       },
     })
     this.delivery = new Delivery(id, tools, this.copy, {
-      stands: (standing) => {
-        if (this.delivers) tools.windows.tell({ kind: 'standing', trip: id, standing })
+      stateChanged: (state) => {
+        if (this.delivers) tools.windows.tell({ kind: 'state', trip: id, state })
         this.notify()
       },
       took: ({ parts, given }) => {
@@ -103,10 +103,10 @@ export class TripSession {
   }
 
   /** How it stands with what has been edited here. */
-  get state(): Standing {
-    const { standing } = this.delivery
-    if (this.delivers) return standing.kind === 'clean' && this.unsaved > 0 ? { kind: 'dirty' } : standing
-    const found = [standing, this.heard].find(({ kind }) => needsSomebody.has(kind))
+  get state(): SavingState {
+    const { state } = this.delivery
+    if (this.delivers) return state.kind === 'clean' && this.unsaved > 0 ? { kind: 'dirty' } : state
+    const found = [state, this.heard].find(({ kind }) => needsSomebody.has(kind))
     if (found) return found
     if (this.unsaved === 0) return { kind: 'clean' }
     return this.heard.kind === 'clean' ? { kind: 'dirty' } : this.heard
@@ -183,12 +183,12 @@ export class TripSession {
   }
 
   /** Brings what waits to the server now, and says how it stands after. */
-  flush(): Promise<Standing> {
+  flush(): Promise<SavingState> {
     return this.bringNow(false)
   }
 
   /** Tries once more what was refused, was not reached, or found nobody signed in. */
-  tryAgain(): Promise<Standing> {
+  tryAgain(): Promise<SavingState> {
     return this.bringNow(true)
   }
 
@@ -229,13 +229,12 @@ export class TripSession {
       case 'deliver':
         if (this.delivers) void this.bringNow(message.again)
         break
-      case 'standing':
-        this.heard = message.standing
+      case 'state':
+        this.heard = message.state
         this.notify()
         break
       case 'how is it':
-        if (this.delivers)
-          this.tools.windows.tell({ kind: 'standing', trip: this.id, standing: this.delivery.standing })
+        if (this.delivers) this.tools.windows.tell({ kind: 'state', trip: this.id, state: this.delivery.state })
         break
       case 'signed in':
         this.delivery.signedIn()
@@ -273,7 +272,7 @@ export class TripSession {
     else this.tools.windows.tell({ kind: 'deliver', trip: this.id, again: false })
   }
 
-  private async bringNow(again: boolean): Promise<Standing> {
+  private async bringNow(again: boolean): Promise<SavingState> {
     if (again) this.delivery.startOver()
     this.delivery.calm()
     await this.copy.settleWrites()

@@ -1,6 +1,6 @@
 import type { Waiting } from './outbox'
 import { TripSession, type Opened, type SessionTools } from './trip-session'
-import type { Message, Standing, Windows } from './windows'
+import type { Message, SavingState, Windows } from './windows'
 
 interface Tools extends Omit<SessionTools, 'isOwner' | 'windows'> {
   readonly windows: Windows
@@ -41,7 +41,7 @@ export class TripSessions {
   }
 
   /** The page is left; what waits is still brought to the server. */
-  async close(trip: string): Promise<Standing> {
+  async close(trip: string): Promise<SavingState> {
     const pages = (this.shown.get(trip) ?? 1) - 1
     if (pages > 0) this.shown.set(trip, pages)
     else this.shown.delete(trip)

@@ -1,8 +1,8 @@
+import type { Revisions, Trip } from '#core/trip'
 import type { Conflict } from './conflicts'
-import type { Revisions, Trip } from '~~/core/trip'
 
 /** How it stands with what a trip's session has to bring to the server. */
-export type Standing =
+export type SavingState =
   | { readonly kind: 'clean' }
   | { readonly kind: 'dirty' }
   | { readonly kind: 'saving' }
@@ -22,7 +22,7 @@ export type Message =
   | { readonly kind: 'changed'; readonly trip: string }
   /** Whoever brings things to the server: do it now for this trip; again, where it was refused as it is. */
   | { readonly kind: 'deliver'; readonly trip: string; readonly again: boolean }
-  | { readonly kind: 'standing'; readonly trip: string; readonly standing: Standing }
+  | { readonly kind: 'state'; readonly trip: string; readonly state: SavingState }
   /** A new window asks how things stand. */
   | { readonly kind: 'how is it'; readonly trip: string }
   /** The person has signed out: nothing is kept any more. */

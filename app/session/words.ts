@@ -1,5 +1,6 @@
-import type { PartName, Trip } from '~~/core/trip'
-import { wordsForGrams, wordsForKm, type UnitSystem } from '~~/core/units'
+import type { PartName, Trip } from '#core/trip'
+import type { UnitSystem } from '#core/units'
+import { gramsInWords, kmInWords } from '#wording'
 import { valueAt, type Path } from './changes'
 import type { Conflict, Side } from './conflicts'
 
@@ -120,15 +121,15 @@ function valueInWords(value: unknown, key: Path[number] | undefined, system: Uni
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (typeof value === 'number') {
     const unit = typeof key === 'string' ? unitAtEnd.exec(key)?.[0] : undefined
-    if (unit === 'G') return wordsForGrams(value, system)
-    if (unit === 'Km') return wordsForKm(value, system)
+    if (unit === 'G') return gramsInWords(value, system)
+    if (unit === 'Km') return kmInWords(value, system)
     return unit === undefined ? String(value) : `${value} ${units[unit]}`
   }
   if (typeof value === 'string') return value === '' ? 'empty' : value
   if (Array.isArray(value)) return value.length === 0 ? 'none' : `${value.length} of them`
   const { name, count } = value as { name?: string; count?: number }
   if (name !== undefined) return count === undefined ? name : `${name}, ${count} of it`
-  return Object.entries(value as object)
+  return Object.entries(value)
     .map(([field, entry]) => `${readAloud(field)} ${typeof entry === 'object' ? '…' : String(entry)}`)
     .join(', ')
 }

@@ -1,10 +1,10 @@
+import { partNames, tripFormat, type PartName, type Revisions, type Trip } from '#core/trip'
 import equal from 'fast-deep-equal'
-import { partNames, tripFormat, type PartName, type Revisions, type Trip } from '~~/core/trip'
 import { applied, changesBetween, type Change } from './changes'
 import { conflictsBetween, differencesIn, settled, type Choices, type Conflict } from './conflicts'
 import { MemoryOutbox } from './memory-outbox'
 import { partsThatDiffer, type KeptTrip, type Outbox, type Parts, type Sending, type Step } from './outbox'
-import { Turns } from './turns'
+import { TaskQueue } from './task-queue'
 import type { Windows } from './windows'
 
 /** A step of this device, in the order of all windows once its place is known. */
@@ -61,7 +61,7 @@ export class WorkingCopy {
   private ended = false
   private readonly writes = new Set<Promise<unknown>>()
   /** What changes the base goes one after another. */
-  private readonly refreshes = new Turns()
+  private readonly refreshes = new TaskQueue()
 
   constructor(
     private readonly trip: string,
@@ -139,7 +139,7 @@ export class WorkingCopy {
 
   /** Looks again what the device holds. */
   refresh(): Promise<void> {
-    return this.refreshes.take(() => this.refreshNow())
+    return this.refreshes.add(() => this.refreshNow())
   }
 
   /** What is to be sent now, where anything is. */
@@ -173,7 +173,7 @@ export class WorkingCopy {
 
   /** Takes in what the server has under the steps that wait, unless that has to be asked about first. */
   takeIn(there: Trip, revisions: Revisions, choices: Choices): Promise<TakenIn> {
-    return this.refreshes.take(() => this.takeInNow(there, revisions, choices))
+    return this.refreshes.add(() => this.takeInNow(there, revisions, choices))
   }
 
   /** Goes on without the device, which keeps nothing: what is edited lies in this window only. */

@@ -1,13 +1,15 @@
+import type { Choice, BreakEven, Proof, MissingTool } from '#core/choose'
+import type { PlaceReport, Remedy } from '#core/ledger'
+import type { RoadPoint } from '#core/road'
+import { type Trip, partNames } from '#core/trip'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
-import type { Choice, Flip, Proof, Unlock } from '~~/core/choose'
-import type { ReadOut, Remedy } from '~~/core/ledger'
-import type { RoadPoint } from '~~/core/road'
-import type { Trip } from '~~/core/trip'
-import { partNames } from '~~/core/trip'
-import type { ProveService } from '~/workers/prove.worker'
-import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from '~/workers/packed-line'
-import type { HoursReading, Reckoning, ReckonService, RoadReading, RoadReshaping } from '~/workers/reckon.worker'
+import { ref, shallowRef } from 'vue'
+import { nextTask } from '../timing/next-task'
+import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from '../workers/packed-line'
+import type { BreakEvenService } from '../workers/break-even.worker'
+import type { ProveService } from '../workers/proof.worker'
+import type { HoursReading, Analysis, AnalysisService, RoadReading, RoadReshaping } from '../workers/analyser'
 
 /** How the proof stands. */
 export type ProofState =
@@ -23,7 +25,7 @@ async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
   const points: RoadPoint[] = []
   for (let from = 0; from < line.length / 3; from += pointsAtOnce) {
     points.push(...unpackLine(line, from, Math.min(from + pointsAtOnce, line.length / 3)))
-    await aTurn()
+    await nextTask()
   }
   return points
 }
@@ -31,44 +33,49 @@ async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
 /** The proof starts once nothing has changed for this long. */
 const calmMs = 700
 
-/** The reckoning of the trip on the bench, done in workers so that the page never waits. */
+/** The analysis of the trip on the bench, done in workers so that the page never waits. */
 export const useKitStore = defineStore('kit', () => {
-  const reckoning = shallowRef<Reckoning>()
+  const analysis = shallowRef<Analysis>()
   const busy = ref(false)
   const failure = ref('')
   const proof = shallowRef<ProofState>({ stage: 'none' })
 
-  let reckoner: Remote<ReckonService> | undefined
-  let reckonWorker: Worker | undefined
+  let analyser: Remote<AnalysisService> | undefined
+  let analysisWorker: Worker | undefined
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
+  let seeking: { worker: Worker; service: Remote<BreakEvenService> } | undefined
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
-  let reckoned: Promise<void> = Promise.resolve()
+  let analysed: Promise<void> = Promise.resolve()
   /** Roads are asked for one after another: each is made of the trip with the one before. */
   let asked: Promise<unknown> = Promise.resolve()
   /** The names of lines, wherever they were made. */
   let lineIds = new WeakMap<readonly RoadPoint[], LineId>()
   let calm: ReturnType<typeof setTimeout> | undefined
 
-  function reckonService(): Remote<ReckonService> {
-    if (!reckoner) {
-      reckonWorker = new Worker(new URL('../workers/reckon.worker.ts', import.meta.url), { type: 'module' })
-      reckonWorker.onerror = (event) => (failure.value = event.message || 'The reckoning could not be started.')
-      reckoner = wrap<ReckonService>(reckonWorker)
+  function analysisService(): Remote<AnalysisService> {
+    if (!analyser) {
+      analysisWorker = new Worker(new URL('../workers/analysis.worker.ts', import.meta.url), { type: 'module' })
+      analysisWorker.onerror = (event) => (failure.value = event.message || 'The analysis could not be started.')
+      analyser = wrap<AnalysisService>(analysisWorker)
     }
-    return reckoner
+    return analyser
   }
 
-  /** Reckons a trip; while one is being reckoned, only the newest waits. */
-  function reckon(trip: Trip): Promise<void> {
+  /** Analyses a trip; while one is being analysed, only the newest waits. */
+  function analyse(trip: Trip): Promise<void> {
+    const last = waiting ?? sent
+    // Nothing hangs on the name.
+    if (partNames.every((part) => part === 'name' || last[part] === trip[part])) return analysed
     waiting = trip
     stopProof()
-    if (!busy.value) reckoned = reckonWaiting()
-    return reckoned
+    stopBreakEven()
+    if (!busy.value) analysed = analyseWaiting()
+    return analysed
   }
 
-  async function reckonWaiting(): Promise<void> {
+  async function analyseWaiting(): Promise<void> {
     busy.value = true
     while (waiting) {
       const next: Trip = waiting
@@ -76,7 +83,7 @@ export const useKitStore = defineStore('kit', () => {
       const before = sent
       sent = next
       try {
-        reckoning.value = await sendChanged(before, next)
+        analysis.value = await sendChanged(before, next)
         failure.value = ''
       } catch (error) {
         failure.value = error instanceof Error ? error.message : String(error)
@@ -84,20 +91,20 @@ export const useKitStore = defineStore('kit', () => {
       }
     }
     busy.value = false
-    if (reckoning.value?.kit) calm = setTimeout(startProof, calmMs)
+    if (analysis.value?.kit) calm = setTimeout(startProof, calmMs)
   }
 
   /** Sends what changed, and the line of the road only when the worker does not have it. */
-  async function sendChanged(before: Partial<Trip>, next: Trip): Promise<Reckoning> {
+  async function sendChanged(before: Partial<Trip>, next: Trip): Promise<Analysis> {
     const changed = partNames.filter((part) => before[part] !== next[part])
     const parts = Object.fromEntries(changed.map((part) => [part, next[part]])) as Partial<Trip>
     const { points, ...road } = next.road
     const all = { ...parts, ...(parts.road && { road }) }
     const lineId = lineIdOf(points)
-    const answer = await reckonService().reckon(all, lineId, undefined)
+    const answer = await analysisService().analyse(all, lineId, undefined)
     if (answer) return answer
     const packed = packLine(points)
-    const again = await reckonService().reckon(all, lineId, transfer(packed, [packed.buffer]))
+    const again = await analysisService().analyse(all, lineId, transfer(packed, [packed.buffer]))
     if (!again) throw new Error('The line of the road was lost on its way.')
     return again
   }
@@ -112,11 +119,11 @@ export const useKitStore = defineStore('kit', () => {
 
   /** Asks for a road that is made of the trip as it stands; its line is unpacked here, once. */
   function ask<T extends { ok: true; next: { road: RoadWithoutLine; line: PackedLine; lineId: LineId } }>(
-    question: (service: Remote<ReckonService>) => Promise<T | { ok: false; lines: string[] }>,
+    question: (service: Remote<AnalysisService>) => Promise<T | { ok: false; lines: string[] }>,
   ) {
     const mine = asked.then(async () => {
-      await reckoned
-      const answer = await question(reckonService())
+      await analysed
+      const answer = await question(analysisService())
       if (!answer.ok) return answer
       const { line, lineId, road, ...rest } = answer.next
       const points = await unpackedBitByBit(line)
@@ -124,16 +131,16 @@ export const useKitStore = defineStore('kit', () => {
       return { ...answer, next: { ...rest, road: { ...road, points } } }
     })
     // What was asked is laid on the road before the next is begun.
-    asked = mine.then(aTurn, aTurn)
+    asked = mine.then(nextTask, nextTask)
     return mine
   }
 
   function startProof(): void {
-    const built = reckoning.value?.built
-    const kit = reckoning.value?.kit
+    const built = analysis.value?.built
+    const kit = analysis.value?.kit
     if (!built || !kit) return
     stopProof()
-    const worker = new Worker(new URL('../workers/prove.worker.ts', import.meta.url), { type: 'module' })
+    const worker = new Worker(new URL('../workers/proof.worker.ts', import.meta.url), { type: 'module' })
     const prover = wrap<ProveService>(worker)
     proving = { worker, prover }
     proof.value = { stage: 'running', gap: null, seconds: 0 }
@@ -175,57 +182,72 @@ export const useKitStore = defineStore('kit', () => {
     proof.value = { stage: 'none' }
   }
 
-  function flip(itemId: string): Promise<Flip | null> {
-    return reckonService().flip(itemId)
+  /** Where an item changes sides; null where there is no kit. Given up, and never answered, when the trip changes or another is asked about. */
+  async function breakEven(itemId: string): Promise<BreakEven | null> {
+    stopBreakEven()
+    const built = analysis.value?.built
+    if (!built) return null
+    const worker = new Worker(new URL('../workers/break-even.worker.ts', import.meta.url), { type: 'module' })
+    const service = wrap<BreakEvenService>(worker)
+    seeking = { worker, service }
+    const found = await service.breakEvenOf(built.ledger, itemId)
+    if (seeking.worker === worker) stopBreakEven()
+    return found
   }
 
-  function missingTools(): Promise<Unlock[]> {
-    return reckonService().missingTools()
+  function stopBreakEven(): void {
+    seeking?.worker.terminate()
+    seeking = undefined
+  }
+
+  function missingTools(): Promise<MissingTool[]> {
+    return analysisService().missingTools()
   }
 
   function remedies(classId: string): Promise<Remedy[]> {
-    return reckonService().remedies(classId)
+    return analysisService().remedies(classId)
   }
 
-  function readPlace(roadKm: number): Promise<ReadOut | null> {
-    return reckonService().readPlace(roadKm)
+  function readPlace(roadKm: number): Promise<PlaceReport | null> {
+    return analysisService().readPlace(roadKm)
   }
 
   function readHours(text: string, roadKm: number): Promise<HoursReading> {
-    return reckonService().readHours(text, roadKm)
+    return analysisService().readHours(text, roadKm)
   }
 
   const readRoad = (text: string) => ask<RoadReading & { ok: true }>((service) => service.readRoad(text))
   const readLines = (fileId: string, picked: readonly number[]) =>
     ask<RoadReading & { ok: true }>((service) => service.readLines(fileId, picked))
   const joinRoad = (text: string) => ask<RoadReshaping & { ok: true }>((service) => service.joinRoad(text))
-  const turnRound = () => ask<RoadReshaping & { ok: true }>((service) => service.turnRound())
+  const reverseRoad = () => ask<RoadReshaping & { ok: true }>((service) => service.reverseRoad())
   const cutRoad = (fromKm: number, toKm: number) =>
     ask<RoadReshaping & { ok: true }>((service) => service.cutRoad(fromKm, toKm))
 
   /** Lets go of a trip. */
   function clear(): void {
     stopProof()
-    reckonWorker?.terminate()
-    reckonWorker = undefined
-    reckoner = undefined
+    stopBreakEven()
+    analysisWorker?.terminate()
+    analysisWorker = undefined
+    analyser = undefined
     sent = {}
     waiting = undefined
     lineIds = new WeakMap()
-    reckoned = asked = Promise.resolve()
+    analysed = asked = Promise.resolve()
     busy.value = false
-    reckoning.value = undefined
+    analysis.value = undefined
   }
 
   return {
-    reckoning,
+    analysis,
     busy,
     failure,
     proof,
-    reckon,
+    analyse,
     startProof,
     stopProof,
-    flip,
+    breakEven,
     missingTools,
     remedies,
     readPlace,
@@ -233,7 +255,7 @@ export const useKitStore = defineStore('kit', () => {
     readRoad,
     readLines,
     joinRoad,
-    turnRound,
+    reverseRoad,
     cutRoad,
     clear,
   }

@@ -1,6 +1,7 @@
+import type { BikePart } from '#core/bike'
+import type { Gap, StretchTraits } from '#core/road'
 import { defineStore } from 'pinia'
-import type { BikePart } from '~~/core/bike'
-import type { Gap, StretchTraits } from '~~/core/road'
+import { ref, shallowRef } from 'vue'
 
 /** What is being looked at, in every stage alike. */
 export const useSelection = defineStore('selection', () => {

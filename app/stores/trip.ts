@@ -1,17 +1,22 @@
+import type { PartName, Trip } from '#core/trip'
+import { cutTo, defined } from '#core/validation'
 import { defineStore } from 'pinia'
-import { isProxy, toRaw } from 'vue'
-import type { PartName, Trip } from '~~/core/trip'
-import type { Choices } from '~/session/conflicts'
-import type { Parts } from '~/session/outbox'
-import type { Opened, TripSession } from '~/session/trip-session'
-import type { Standing } from '~/session/windows'
-import { cutTo } from '~~/core/text'
+import { computed, isProxy, toRaw, ref, shallowRef } from 'vue'
+import { jsonBlob } from '../http/json-blob'
+import { api } from '../http/api'
+import { useTripSessions } from './trip-sessions'
+import type { Choices } from '../session/conflicts'
+import type { Parts } from '../session/outbox'
+import type { Opened, TripSession } from '../session/trip-session'
+import type { SavingState } from '../session/windows'
 
 /** The trip on the bench: what its session holds, for the page to look at. */
 export const useTripStore = defineStore('trip', () => {
   const id = ref('')
   const trip = shallowRef<Trip>()
-  const state = shallowRef<Standing>({ kind: 'clean' })
+  /** The trip where one is open; pages and rooms of a trip are shown only then. */
+  const openTrip = computed(() => defined(trip.value, 'an open trip'))
+  const state = shallowRef<SavingState>({ kind: 'clean' })
   const notice = ref('')
   /** Steps that the server does not have. */
   const unsaved = ref(0)
@@ -73,16 +78,16 @@ export const useTripStore = defineStore('trip', () => {
 
   /** An edit for work that takes a while: it goes to the trip that is open now, or nowhere. */
   function editLater(): typeof edit {
-    const of = session
+    const opened = session
     return (label, parts, merge) => {
-      if (session === of) edit(label, parts, merge)
+      if (session === opened) edit(label, parts, merge)
     }
   }
 
   /** Has everything brought to the server, for what it shall look at. */
   async function flush(): Promise<void> {
-    const standing = await session?.flush()
-    if (standing && standing.kind !== 'clean') throw new Error('The trip is not saved yet; see the line at the top.')
+    const after = await session?.flush()
+    if (after && after.kind !== 'clean') throw new Error('The trip is not saved yet; see the line at the top.')
   }
 
   /** This device's trip as a new one, apart from the other. */
@@ -95,6 +100,7 @@ export const useTripStore = defineStore('trip', () => {
   return {
     id,
     trip,
+    openTrip,
     state,
     notice,
     unsaved,

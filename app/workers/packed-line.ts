@@ -1,4 +1,5 @@
-import type { Road, RoadPoint } from '~~/core/road'
+import { nth } from '#core/validation'
+import type { Road, RoadPoint } from '#core/road'
 
 /**
  * The line of a road as it crosses between page and worker: latitude,
@@ -26,8 +27,8 @@ export function packLine(points: readonly RoadPoint[]): PackedLine {
 export function unpackLine(packed: PackedLine, from = 0, to = packed.length / 3): RoadPoint[] {
   const points: RoadPoint[] = []
   for (let at = 3 * from; at < 3 * to; at += 3) {
-    const ele = packed[at + 2]!
-    points.push([packed[at]!, packed[at + 1]!, Number.isNaN(ele) ? null : ele])
+    const ele = nth(packed, at + 2)
+    points.push([nth(packed, at), nth(packed, at + 1), Number.isNaN(ele) ? null : ele])
   }
   return points
 }

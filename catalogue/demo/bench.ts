@@ -1,4 +1,4 @@
-import { thingSchema, type Thing } from '../../core/bench'
+import { thingSchema, type Thing } from '#core/bench'
 import { items } from '../items'
 
 /** A thing taken from the catalogue, as it lies on the bench. */

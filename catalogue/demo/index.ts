@@ -1,8 +1,8 @@
-import { bikeSchema, usualFasteners, type Bike, type BikeKind } from '../../core/bike'
-import { riderSchema, type Rider } from '../../core/crew'
-import { surveyRoad, type Road } from '../../core/road'
-import { rideSchema } from '../../core/ride'
-import { dialsSchema, gpxOf, tripFormat, type Trip } from '../../core/trip'
+import { bikeSchema, defaultFasteners, type Bike, type BikeKind } from '#core/bike'
+import { riderSchema, type Rider } from '#core/crew'
+import { surveyRoad, type Road } from '#core/road'
+import { rideSchema } from '#core/ride'
+import { dialsSchema, exportGpx, tripFormat, type Trip } from '#core/trip'
 import { bikeFrom, bikes as kinds } from '../bikes'
 import { services } from '../services'
 import { demoBench } from './bench'
@@ -13,7 +13,7 @@ import { demoForecast } from './weather'
 /** A bike of a kind, as somebody has filled in its passport. */
 function filledIn(kind: BikeKind, id: string, change: Partial<Bike>): Bike {
   const bike = bikeSchema.parse({ ...bikeFrom(kind, id), ...change })
-  return { ...bike, fasteners: usualFasteners(bike, kinds) }
+  return { ...bike, fasteners: defaultFasteners(bike, kinds) }
 }
 
 const fox = bikeFrom('gravel', 'fox')
@@ -113,5 +113,5 @@ export function demoTrip(): Trip {
 
 /** The demo's road as a GPX file, with its stops as waypoints. */
 export function demoGpx(): string {
-  return gpxOf(demoTrip(), surveyRoad(demoRoad.points), { services }, false)
+  return exportGpx(demoTrip(), surveyRoad(demoRoad.points), { services }, false)
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { stopSchema, type Stop } from '../../core/supply'
+import { stopSchema, type Stop } from '#core/supply'
 
 const weekdays = 'Mo-Fr 09:00-18:00; Sa 09:00-13:00'
 const daily = 'Mo-Su 07:00-21:00'

@@ -1,4 +1,5 @@
-import { plainRoad, type RoadPoint, type Stretch, type StretchTraits } from '../../core/road'
+import { nth } from '#core/validation'
+import { defaultTraits, type RoadPoint, type Stretch, type StretchTraits } from '#core/road'
 
 /** Height in metres at some places of the invented road; two passes, at km 152 and km 428. */
 const heights: readonly (readonly [km: number, m: number])[] = [
@@ -64,8 +65,8 @@ function heightAt(km: number): number {
     1,
     heights.findIndex(([at]) => at >= km),
   )
-  const [fromKm, fromM] = heights[next - 1]!
-  const [toKm, toM] = heights[next]!
+  const [fromKm, fromM] = nth(heights, next - 1)
+  const [toKm, toM] = nth(heights, next)
   const part = (km - fromKm) / (toKm - fromKm)
   return fromM + (toM - fromM) * part * part * (3 - 2 * part)
 }
@@ -96,7 +97,7 @@ const stretch = (fromKm: number, toKm: number, marks: Partial<StretchTraits>): S
   id: `from-${fromKm}`,
   fromKm,
   toKm,
-  ...plainRoad,
+  ...defaultTraits,
   ...marks,
 })
 const lonely = { signal: false, traffic: 'empty' } as const

@@ -1,4 +1,4 @@
-import { forecastSchema, type Forecast } from '../../core/weather'
+import { forecastSchema, type Forecast } from '#core/weather'
 
 const day = (date: string, lowC: number, highC: number, rainMm: number, windKmH: number) => ({
   date: `2026-06-${date}`,

@@ -1,4 +1,4 @@
-import { Fault } from '../fault'
+import { Fault } from '../validation'
 
 /** Constants of the standard atmosphere. Source: ISO 2533:1975, clause 2. */
 const seaLevelHPa = 1013.25

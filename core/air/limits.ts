@@ -5,7 +5,8 @@ export const hooklessMostBar = 5
 
 export interface PressureLimit {
   readonly bar: number
-  readonly because: string
+  /** Who or what sets it. */
+  readonly setBy: 'tyre' | 'rim' | 'hookless rim'
 }
 
 /** The lowest of what a wheel's tyre and rim allow, and why; undefined where nothing is known of either. */
@@ -13,8 +14,8 @@ export function pressureLimit(bike: Pick<Bike, 'tyres' | 'rims'>, wheel: 'front'
   const { mostBar: ofTyre } = bike.tyres[wheel]
   const { hooked, mostBar: ofRim } = bike.rims[wheel]
   const limits: PressureLimit[] = []
-  if (ofTyre !== null) limits.push({ bar: ofTyre, because: 'the side of the tyre says so' })
-  if (ofRim !== null) limits.push({ bar: ofRim, because: 'the maker of the rim says so' })
-  if (!hooked) limits.push({ bar: hooklessMostBar, because: 'a rim without hooks lets go of the bead beyond it' })
+  if (ofTyre !== null) limits.push({ bar: ofTyre, setBy: 'tyre' })
+  if (ofRim !== null) limits.push({ bar: ofRim, setBy: 'rim' })
+  if (!hooked) limits.push({ bar: hooklessMostBar, setBy: 'hookless rim' })
   return limits.sort((a, b) => a.bar - b.bar)[0]
 }

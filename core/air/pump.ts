@@ -1,5 +1,5 @@
 /** Pressure of the air that a pump draws in where nothing else is said, bar. */
-export const plainAirBar = 1
+export const ambientBar = 1
 
 /** Strokes a minute that one keeps up by hand. Planning value. */
 export const strokesPerMinute = 60
@@ -10,7 +10,7 @@ export const strokesPerMinute = 60
  * @param strokeMl what the pump draws in with one stroke; dead volume and leaks make it more in truth
  * @param outsideBar pressure of the air around: at height each stroke brings less
  */
-export function strokesTo(gaugeBar: number, volumeMl: number, strokeMl: number, outsideBar = plainAirBar): number {
+export function strokesTo(gaugeBar: number, volumeMl: number, strokeMl: number, outsideBar = ambientBar): number {
   return (volumeMl * gaugeBar) / (strokeMl * outsideBar)
 }
 
@@ -23,7 +23,7 @@ export const compressorEfficiency = 0.15
  * Pressing air at the temperature around into a tyre whose pressure rises from p₁ to p₂ takes at least
  * V · (p₂ · ln(p₂/p₁) − p₂ + p₁).
  */
-export function fillWh(gaugeBar: number, volumeMl: number, outsideBar = plainAirBar): number {
+export function fillWh(gaugeBar: number, volumeMl: number, outsideBar = ambientBar): number {
   const inside = gaugeBar + outsideBar
   const barLitres = (volumeMl / 1000) * (inside * Math.log(inside / outsideBar) - gaugeBar)
   const joules = barLitres * 100

@@ -16,6 +16,6 @@ export function tyreVolumeMl({ widthMm, beadMm }: TyreSize): number {
  * Pressure a tyre of a width is usually ridden at with bags on, bar: 2.4 at 50 mm, less than
  * in proportion for wider ones. Planning value.
  */
-export function usualBar(widthMm: number): number {
+export function defaultBar(widthMm: number): number {
   return 2.4 * (50 / widthMm) ** 1.3
 }

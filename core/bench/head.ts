@@ -8,7 +8,7 @@ export const openingHeads = ['adjustable', 'pliers'] as const
 export const numberedHeads = ['hexalobular', 'phillips', 'pozidriv'] as const
 /** Heads known by a name: a lockring's spline, a kind of valve core. */
 export const namedHeads = ['spline', 'valve-core'] as const
-export const plainHeads = ['chain-pin', 'link-pliers'] as const
+export const sizelessHeads = ['chain-pin', 'link-pliers'] as const
 
 const common = {
   /** From the axis to where the hand pulls, mm; 0 for a head with no lever of its own. */
@@ -44,44 +44,6 @@ export const headSchema = z.discriminatedUnion('profile', [
     size: z.string().regex(/^[a-z0-9-]{1,20}$/, 'a short name of letters, digits and hyphens such as "presta"'),
     ...common,
   }),
-  z.object({ profile: z.enum(plainHeads), ...common }),
+  z.object({ profile: z.enum(sizelessHeads), ...common }),
 ])
 export type Head = z.infer<typeof headSchema>
-
-const words: Record<Head['profile'], string> = {
-  hex: 'hex',
-  slot: 'blade',
-  'open-end': 'open end',
-  ring: 'ring',
-  socket: 'socket',
-  'spoke-key': 'spoke key',
-  adjustable: 'adjustable to',
-  pliers: 'pliers to',
-  hexalobular: 'T',
-  phillips: 'Phillips',
-  pozidriv: 'Pozidriv',
-  spline: 'spline',
-  'valve-core': 'core key,',
-  'chain-pin': 'chain breaker',
-  'link-pliers': 'link pliers',
-}
-
-/** "hex 5", "T25", "ring 15", "adjustable to 16": a head as riders say it. */
-export function headInWords(head: Head): string {
-  const word = words[head.profile]
-  if (!('size' in head)) return word
-  return head.profile === 'hexalobular' ? `T${head.size}` : `${word} ${head.size}`
-}
-
-/** Heads together by kind: "hex 2, 2.5, 3", "T25, T30". */
-export function headsInWords(heads: readonly Head[]): string[] {
-  const byProfile = new Map<Head['profile'], string[]>()
-  for (const head of heads) byProfile.set(head.profile, [...(byProfile.get(head.profile) ?? []), headInWords(head)])
-  return [...byProfile].map(([profile, names]) => {
-    const [first, ...others] = names
-    return [
-      first,
-      ...others.map((name) => (profile === 'hexalobular' ? name : name.replace(`${words[profile]} `, ''))),
-    ].join(', ')
-  })
-}

@@ -1,4 +1,4 @@
 export * from './head'
 export * from './measures'
 export * from './schema'
-export * from './deeds'
+export * from './doubles'

@@ -20,3 +20,5 @@ export const measuresSchema = z.object({
   energyWh: measure(0.1, 1000),
 })
 export type Measures = z.infer<typeof measuresSchema>
+export type MeasureName = keyof Measures
+export const measureNames = Object.keys(measuresSchema.shape) as MeasureName[]

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, nameSchema, text } from '../text'
+import { idSchema, nameSchema, text } from '../validation'
 import { headSchema } from './head'
 import { measuresSchema } from './measures'
 

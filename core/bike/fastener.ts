@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, nameSchema, text } from '../text'
+import { idSchema, nameSchema, text } from '../validation'
 import { bikeParts } from './parts'
 
 /** Drives measured in millimetres: across flats, or the width of a blade. */
@@ -9,7 +9,7 @@ export const numberedDrives = ['hexalobular', 'phillips', 'pozidriv'] as const
 /** Drives known by a name: the spline of a lockring, the kind of a valve core. */
 export const namedDrives = ['spline', 'valve-core'] as const
 /** Drives of one kind only. By hand: a lever or a thumbscrew that wants no tool. */
-export const plainDrives = ['chain-pin', 'quick-link', 'by-hand'] as const
+export const sizelessDrives = ['chain-pin', 'quick-link', 'by-hand'] as const
 
 const sizeName = z.string().regex(/^[a-z0-9-]{1,20}$/, 'a short name of letters, digits and hyphens such as "presta"')
 
@@ -18,7 +18,7 @@ export const driveSchema = z.discriminatedUnion('profile', [
   z.object({ profile: z.enum(measuredDrives), size: z.number().min(0.5).max(60) }),
   z.object({ profile: z.enum(numberedDrives), size: z.number().int().min(0).max(100) }),
   z.object({ profile: z.enum(namedDrives), size: sizeName }),
-  z.object({ profile: z.enum(plainDrives) }),
+  z.object({ profile: z.enum(sizelessDrives) }),
 ])
 export type Drive = z.infer<typeof driveSchema>
 
@@ -65,26 +65,4 @@ export type Fastener = z.infer<typeof fastenerSchema>
 /** What a fastener may need at most, N·m: the larger of tightening it enough and getting it loose. */
 export function hardestNm({ torqueNm, looseNm }: Pick<Fastener, 'torqueNm' | 'looseNm'>): number {
   return Math.max(torqueNm.least, looseNm ?? torqueNm.most)
-}
-
-const profileWords: Record<Drive['profile'], string> = {
-  hex: 'hex',
-  hexalobular: 'T',
-  phillips: 'Phillips',
-  pozidriv: 'Pozidriv',
-  slot: 'slot',
-  flats: 'nut',
-  nipple: 'nipple',
-  spline: 'spline',
-  'valve-core': 'core',
-  'chain-pin': 'chain pin',
-  'quick-link': 'quick link',
-  'by-hand': 'by hand',
-}
-
-/** "hex 5", "T25", "nut 15", "Pozidriv 2": a drive as riders say it. */
-export function driveInWords(drive: Drive): string {
-  const word = profileWords[drive.profile]
-  if (!('size' in drive)) return word
-  return drive.profile === 'hexalobular' ? `T${drive.size}` : `${word} ${drive.size}`
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, nameSchema, text } from '../text'
+import { idSchema, nameSchema, text } from '../validation'
 import { fastenerSchema } from './fastener'
 import { frameSchema } from './frame'
 import { tyreSchema } from './tyre'

@@ -1,8 +1,7 @@
-import type { Bike } from './schema'
-import type { Tyre } from './tyre'
 import { linksForLargest, singleSpeeds, type SingleSpeed } from '../chain'
-import { spokeToAskFor } from './spoke-lengths'
-import { readTyreSize } from './tyre'
+import type { Bike } from './schema'
+import { spokeToBuyMm } from './spokes'
+import { type Tyre, readTyreSize } from './tyre'
 
 /** Words that hazards and fixes ask of a bike, of one of its wheels, or of the road. */
 export const bikeTraits = [
@@ -58,6 +57,10 @@ export function wheelGroups(bike: Bike): WheelGroup[] {
     { label: 'rear', wheels: 1, tyre: rear },
   ]
 }
+
+/** The wheels of a group. */
+export const wheelsOf = ({ label }: Pick<WheelGroup, 'label'>): ('front' | 'rear')[] =>
+  label === '' ? ['front', 'rear'] : [label]
 
 /** The bike as a whole, its rear tyre in mind. */
 export const wholeBike = (bike: Bike): WheelGroup => ({ label: '', wheels: 1, tyre: bike.tyres.rear })
@@ -123,10 +126,10 @@ const sizes: Readonly<Record<string, (bike: Bike, tyre: Tyre) => string | number
   hanger: ({ hanger }) => hanger,
   cleat: ({ pedals }) => (pedals === 'three-bolt' ? 'three' : 'two'),
   pad: ({ padShape }) => padShape,
-  spokeFrontLeft: (bike) => spokeToAskFor(bike, 'front left'),
-  spokeFrontRight: (bike) => spokeToAskFor(bike, 'front right'),
-  spokeRearLeft: (bike) => spokeToAskFor(bike, 'rear left'),
-  spokeRearDrive: (bike) => spokeToAskFor(bike, 'rear right'),
+  spokeFrontLeft: (bike) => spokeToBuyMm(bike, 'front left'),
+  spokeFrontRight: (bike) => spokeToBuyMm(bike, 'front right'),
+  spokeRearLeft: (bike) => spokeToBuyMm(bike, 'rear left'),
+  spokeRearDrive: (bike) => spokeToBuyMm(bike, 'rear right'),
 }
 
 /**
@@ -134,7 +137,7 @@ const sizes: Readonly<Record<string, (bike: Bike, tyre: Tyre) => string | number
  *
  * @throws RangeError where a mark is none of `sizes`
  */
-export function forBike(template: string, bike: Bike, tyre: Tyre): string {
+export function expandTemplate(template: string, bike: Bike, tyre: Tyre): string {
   return template.replace(/\{(\w+)\}/g, (mark, name: string) => {
     const size = sizes[name]?.(bike, tyre)
     if (size === undefined) throw new RangeError(`${mark} is not a size of a bike`)

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { Fault } from '../fault'
 import { MM_PER_INCH as mmPerInch } from '../units'
+import { Fault } from '../validation'
 
 /**
  * Bead seat diameters of bicycle tyres in millimetres.

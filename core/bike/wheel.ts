@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { mostCrossings } from '../wheel'
+import { mostCrossings } from './spoke-length'
 
 /** One side of a hub, and the spokes on it. */
 const wheelSideSchema = z.object({

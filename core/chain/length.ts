@@ -1,4 +1,4 @@
-import { Fault } from '../fault'
+import { Fault } from '../validation'
 import { beltLinks } from './belt'
 
 /** Links that a rear derailleur needs beside the tight way round. Common practice, no source: an inch. */

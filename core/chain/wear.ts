@@ -5,7 +5,7 @@
  * @param lifeKm kilometres of this road and weather that a new one lasts, more than 0
  * @param roadKm length of the road
  */
-export function swapsAlong(left: number, lifeKm: number, roadKm: number): number[] {
+export function chainSwapsAlong(left: number, lifeKm: number, roadKm: number): number[] {
   const swaps: number[] = []
   for (let km = left * lifeKm; km < roadKm; km += lifeKm) swaps.push(km)
   return swaps

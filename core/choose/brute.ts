@@ -1,5 +1,5 @@
-import { Fault } from '../fault'
 import type { Ledger } from '../ledger'
+import { Fault } from '../validation'
 import type { Choice } from './choice'
 import { problemOf, slack, type Problem } from './problem'
 

@@ -1,6 +1,5 @@
-import type { Answer, Problem } from './problem'
-import { slack } from './problem'
 import type { Change, KitState } from './kit-state'
+import { type Answer, type Problem, slack } from './problem'
 
 /** What an answer asks of a kit, shared by the many claims that could use it. */
 export interface Demand {
@@ -12,7 +11,7 @@ export interface Demand {
 }
 
 /** Every distinct demand among the answers of a problem. */
-export function demandsOf(problem: Problem): Demand[] {
+export function answerDemands(problem: Problem): Demand[] {
   const demands = new Map<string, { answer: Answer; onShelf: Map<number, number> }>()
   for (const claim of problem.claims) {
     for (const answer of claim.answers) {

@@ -1,5 +1,5 @@
 import type { Ledger } from '../ledger'
-import { demandsOf } from './bundle'
+import { answerDemands } from './bundle'
 import { choiceOf, type Choice } from './choice'
 import { exactAnswers } from './exact-answers'
 import { KitState } from './kit-state'
@@ -23,7 +23,7 @@ export function chooseFast(ledger: Ledger): Choice {
 /** The same, as a state that can be tried further. */
 export function bestState(problem: Problem): KitState {
   if (isSmall(problem)) return bestOfAll(problem)
-  const demands = demandsOf(problem)
+  const demands = answerDemands(problem)
   const shrunk = new Search(
     new KitState(
       problem,

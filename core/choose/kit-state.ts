@@ -1,5 +1,5 @@
 import { Answering } from './answering'
-import { type Problem } from './problem'
+import type { Problem } from './problem'
 
 /** A change of counts: so many more (or fewer) of an item. */
 export interface Change {

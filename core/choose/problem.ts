@@ -1,5 +1,5 @@
-import { Fault } from '../fault'
 import { savedHours, type Ledger, type LedgerClaim, type LedgerFix } from '../ledger'
+import { Fault } from '../validation'
 
 /** One way to answer a claim, in numbers: what it saves, needs and draws. */
 export interface Answer {
@@ -200,11 +200,11 @@ export function problemOf(ledger: Ledger): Problem {
 }
 
 /** Whether one answer needs and draws nothing that another does not. */
-function asksNoMore(one: Answer, other: Answer): boolean {
-  for (const f of one.needs) if (!other.needs.includes(f)) return false
-  for (let j = 0; j < one.stocks.length; j++) {
-    const place = other.stocks.indexOf(one.stocks[j]!)
-    if (place < 0 || other.amounts[place]! < one.amounts[j]!) return false
+function asksNoMore(answer: Answer, other: Answer): boolean {
+  for (const f of answer.needs) if (!other.needs.includes(f)) return false
+  for (let j = 0; j < answer.stocks.length; j++) {
+    const place = other.stocks.indexOf(answer.stocks[j]!)
+    if (place < 0 || other.amounts[place]! < answer.amounts[j]!) return false
   }
   return true
 }

@@ -1,6 +1,6 @@
 import { missingParts, type Demand } from './bundle'
 import type { Change, KitState } from './kit-state'
-import { type Item, type Problem } from './problem'
+import type { Item, Problem } from './problem'
 
 /** Gains below this many hours (0.04 s) are rounding. */
 const worthwhile = 1e-5
@@ -472,8 +472,8 @@ export class Search {
 }
 
 /** Whether one item gives something that another gives too. */
-function gives(one: Item, other: Item): boolean {
-  return one.provides.some((f) => other.provides.includes(f)) || one.stocks.some((s) => other.stocks.includes(s))
+function gives(item: Item, other: Item): boolean {
+  return item.provides.some((f) => other.provides.includes(f)) || item.stocks.some((s) => other.stocks.includes(s))
 }
 
 function bundleOf(changes: readonly Change[]): Bundle {

@@ -1,9 +1,9 @@
 import { emptyHours, type Ledger } from '../ledger'
-import { demandsOf, missingParts } from './bundle'
-import { bestState } from './fast'
+import { answerDemands, missingParts } from './bundle'
 import { choiceOf, type Choice } from './choice'
-import { problemOf } from './problem'
+import { bestState } from './fast'
 import type { Change, KitState } from './kit-state'
+import { problemOf } from './problem'
 
 /** One claim seen from an item: what it would cost to be without, and who would take over. */
 export interface ItemClaim {
@@ -184,7 +184,7 @@ function whatItWouldAdd(state: KitState, i: number): { changes: Change[]; lostH:
 function bundlesWith(state: KitState, i: number): Change[][] {
   const { provides, stocks } = state.problem.items[i]!
   const bundles: Change[][] = []
-  for (const demand of demandsOf(state.problem)) {
+  for (const demand of answerDemands(state.problem)) {
     const concerned = demand.needs.some((f) => provides.includes(f)) || demand.stocks.some((s) => stocks.includes(s))
     if (!concerned) continue
     const short = demand.stocks.some((s) => !stocks.includes(s))

@@ -3,7 +3,7 @@ import type { Gap } from '../road'
 import type { Verdict } from './verdicts'
 
 /**
- * Hours at stake in a verdict from claims that fall in one stretch of the road
+ * Hours at risk in a verdict from claims that fall in one stretch of the road
  * only; all of them where no stretch is given.
  */
 export function hoursWithin(verdict: Verdict, notes: ReadonlyMap<string, ClaimNote>, gap: Gap | undefined): number {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, nameSchema, text } from '../text'
+import { idSchema, nameSchema, text } from '../validation'
 
 /** 0 never · 1 watched · 2 done at home · 3 done on the road. */
 export const skillSchema = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)])

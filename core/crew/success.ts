@@ -1,4 +1,3 @@
-import type { Traffic } from '../road'
 import type { Difficulty, Rider, Skill, Technique } from './schema'
 
 /** Chance that a fix comes off, by difficulty and level. Planning values, from memory. */
@@ -7,9 +6,6 @@ export const successBySkill: Record<Difficulty, readonly [number, number, number
   medium: [0.08, 0.25, 0.8, 0.95],
   hard: [0.02, 0.1, 0.6, 0.88],
 }
-
-/** How many more or fewer come by than on a quiet road. Planning values. */
-export const passersBy: Record<Traffic, number> = { busy: 2, quiet: 1, empty: 0.25 }
 
 /** The highest level anyone in the crew has in a technique. */
 export function bestHands(riders: readonly Rider[], techniqueId: string): { level: Skill; riderId: string | null } {

@@ -1,8 +1,8 @@
 import type { Bike, Fastener } from '../bike'
-import { usualHandN } from './force'
-import { bigWrench } from './place'
-import type { End, Tool } from './tool'
-import { endsOf, waysTo, type Ways } from './ways'
+import { defaultHandN } from './force'
+import { bigWrench } from './big-wrench'
+import type { ToolHead, Tool } from './tool'
+import { toolHeadsOf, waysTo, type Ways } from './ways'
 
 /**
  * turned: with what is there; borrowed: only where a big wrench can be borrowed; waits: not at all, and it need
@@ -19,7 +19,7 @@ export interface FastenerFit extends Ways {
 export interface CrewFit {
   readonly fasteners: FastenerFit[]
   /** Heads that turn nothing, hold nothing and lend no lever on any bike of the crew. */
-  readonly idle: End[]
+  readonly idle: ToolHead[]
 }
 
 /**
@@ -30,7 +30,7 @@ export interface CrewFit {
 export function crewFit(
   bikes: readonly Pick<Bike, 'id' | 'fasteners'>[],
   tools: readonly Tool[],
-  handMostN = usualHandN,
+  handMostN = defaultHandN,
 ): CrewFit {
   const fasteners = bikes.flatMap((bike) =>
     bike.fasteners.map((fastener) => fitOf(bike.id, fastener, tools, handMostN)),
@@ -48,9 +48,9 @@ function withoutTools(fastener: Fastener, tools: readonly Tool[], handMostN: num
   return fastener.canWait === '' ? 'uncovered' : 'waits'
 }
 
-function idleHeads(fits: readonly FastenerFit[], tools: readonly Tool[]): End[] {
+function idleHeads(fits: readonly FastenerFit[], tools: readonly Tool[]): ToolHead[] {
   const useful = new Set(fits.flatMap((fit) => fit.useful))
-  return endsOf(tools).filter(({ head }) => !useful.has(head))
+  return toolHeadsOf(tools).filter(({ head }) => !useful.has(head))
 }
 
 /** Whether a fastener turns with the tools at hand. */

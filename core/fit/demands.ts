@@ -1,9 +1,9 @@
 import type { Fastener } from '../bike'
-import { usualHandN } from './force'
-import { settingOf, turnWith } from './turn'
-import { isTurned } from './turning'
-import type { End, Tool } from './tool'
-import { endsOf, holdersOf, leversFor, together } from './ways'
+import { defaultHandN } from './force'
+import type { ToolHead, Tool } from './tool'
+import { turnTaskOf, turnWith } from './turn'
+import { isTurned } from './turn-result'
+import { toolHeadsOf, holdersOf, leversFor, usableTogether } from './ways'
 
 /**
  * What must be carried for a fastener to turn: of each set of tools at least one. No set: it turns by hand. An
@@ -15,18 +15,18 @@ import { endsOf, holdersOf, leversFor, together } from './ways'
  *
  * @param handMostN the most a hand gives, N
  */
-export function demandsOf(fastener: Fastener, tools: readonly Tool[], handMostN = usualHandN): ReadonlySet<Tool>[] {
+export function demandsOf(fastener: Fastener, tools: readonly Tool[], handMostN = defaultHandN): ReadonlySet<Tool>[] {
   return withoutImplied(allDemands(fastener, tools, handMostN))
 }
 
 function allDemands(fastener: Fastener, tools: readonly Tool[], handMostN: number): ReadonlySet<Tool>[] {
   if (fastener.drive.profile === 'by-hand') return []
-  const setting = settingOf(fastener, handMostN)
-  const ends = endsOf(tools)
+  const setting = turnTaskOf(fastener, handMostN)
+  const ends = toolHeadsOf(tools)
   const turners = ends.filter(({ head }) => isTurned(turnWith(head, setting)))
   let demands: ReadonlySet<Tool>[] = [toolsOf(turners)]
   for (const end of ends) {
-    const levers = leversFor(end.head, setting, tools).filter((lever) => together(end, lever))
+    const levers = leversFor(end.head, setting, tools).filter((lever) => usableTogether(end, lever))
     // d or (end and a lever) is the same as (d or end) and (d or a lever).
     if (levers.length > 0) {
       demands = demands.flatMap((demand) => [new Set([...demand, end.tool]), new Set([...demand, ...toolsOf(levers)])])
@@ -36,10 +36,10 @@ function allDemands(fastener: Fastener, tools: readonly Tool[], handMostN: numbe
   return holders ? [...demands, toolsOf(holders), ...besides(turners, holders)] : demands
 }
 
-const toolsOf = (ends: readonly End[]) => new Set(ends.map(({ tool }) => tool))
+const toolsOf = (ends: readonly ToolHead[]) => new Set(ends.map(({ tool }) => tool))
 
 /** For each tool that could turn or hold but not both at once: any of the others that turn or hold. */
-function besides(turners: readonly End[], holders: readonly End[]): ReadonlySet<Tool>[] {
+function besides(turners: readonly ToolHead[], holders: readonly ToolHead[]): ReadonlySet<Tool>[] {
   const holding = toolsOf(holders)
   const all = toolsOf([...turners, ...holders])
   return [...toolsOf(turners)]
@@ -47,9 +47,9 @@ function besides(turners: readonly End[], holders: readonly End[]): ReadonlySet<
     .map((tool) => new Set([...all].filter((other) => other !== tool)))
 }
 
-function doesBoth(tool: Tool, turners: readonly End[], holders: readonly End[]): boolean {
-  const own = (ends: readonly End[]) => ends.filter((end) => end.tool === tool)
-  return own(turners).some((turner) => own(holders).some((holder) => together(turner, holder)))
+function doesBoth(tool: Tool, turners: readonly ToolHead[], holders: readonly ToolHead[]): boolean {
+  const own = (ends: readonly ToolHead[]) => ends.filter((end) => end.tool === tool)
+  return own(turners).some((turner) => own(holders).some((holder) => usableTogether(turner, holder)))
 }
 
 /** Leaves out every set that another one is part of: whoever meets that one meets it too. */

@@ -1,9 +1,9 @@
-import { headInWords, type CatalogueItem, type Thing } from '../bench'
+import type { CatalogueItem, Head, Thing } from '../bench'
 import type { Bike, BikePart } from '../bike'
-import { thatWouldTurn, lightestAddition } from './cover'
+import { itemsThatTurn, lightestAddition } from './lightest-addition'
 import { crewFit, type Coverage, type FastenerFit } from './crew-fit'
 import { toolsOn } from './tool'
-import type { FitReason, FitVerdict } from './turning'
+import type { FitReason, FitVerdict } from './turn-result'
 import type { Way } from './ways'
 
 /** A way in plain values, to be sent to a page. */
@@ -12,8 +12,8 @@ export interface WayView {
   readonly reason: FitReason
   readonly handN: number | null
   readonly thing: string
-  readonly head: string
-  readonly second: { readonly thing: string; readonly head: string } | null
+  readonly head: Head
+  readonly second: { readonly thing: string; readonly head: Head } | null
 }
 
 export interface FastenerView {
@@ -33,7 +33,7 @@ export interface FitView {
   /** Things with heads, in the order of the bench. */
   readonly things: readonly string[]
   /** Heads that turn nothing on any bike, by thing. */
-  readonly idle: Readonly<Record<string, readonly string[]>>
+  readonly idle: Readonly<Record<string, readonly Head[]>>
   /** The lightest things that together would turn all that is uncovered. */
   readonly addition: { readonly items: readonly string[]; readonly massG: number }
 }
@@ -50,10 +50,10 @@ export function fitView(
   const open = fasteners.filter(({ coverage }) => coverage === 'uncovered' || coverage === 'borrowed')
   const uncovered = open.filter(({ coverage }) => coverage === 'uncovered').map(({ fastener }) => fastener)
   const addition = lightestAddition(uncovered, tools, items, handMostN)
-  const idleByThing: Record<string, string[]> = {}
-  for (const { tool, head } of idle) (idleByThing[tool.id] ??= []).push(headInWords(head))
+  const idleByThing: Record<string, Head[]> = {}
+  for (const { tool, head } of idle) (idleByThing[tool.id] ??= []).push(head)
   const wouldTurn = (fit: FastenerFit) => {
-    const item = open.includes(fit) ? thatWouldTurn(fit.fastener, tools, items, handMostN)[0] : undefined
+    const item = open.includes(fit) ? itemsThatTurn(fit.fastener, tools, items, handMostN)[0] : undefined
     return item ? { item: item.id, massG: item.massG } : null
   }
   return {
@@ -77,6 +77,6 @@ const viewOf = ({ verdict, reason, handN, tool, head, second }: Way): WayView =>
   reason,
   handN,
   thing: tool.id,
-  head: headInWords(head),
-  second: second && { thing: second.tool.id, head: headInWords(second.head) },
+  head,
+  second: second && { thing: second.tool.id, head: second.head },
 })

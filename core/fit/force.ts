@@ -3,9 +3,9 @@
  * one-handed pull of a standing man in the tables of DIN 33411-5 and of "Human Engineering Design Data Digest"
  * (2000), both named from memory. Hands differ by a factor of two and more.
  */
-export const usualHandN = 400
+export const defaultHandN = 400
 /** The share of that which a hand pulls with ease: 250 N of 400. Planning value, from the same. */
-export const easyShare = 0.625
+export const comfortableShare = 0.625
 
 /**
  * Force at the hand for a torque: torque ÷ lever.

@@ -1,6 +1,6 @@
 import { headSchema, type Head } from '../bench'
 import { driveSchema, type Drive } from '../bike'
-import { Fault } from '../fault'
+import { Fault } from '../validation'
 
 /** Names of drives as they are typed and as they are shown: "hex8", "hex 8", "T25", "PH2", "nut 15", "nipple 3.2". */
 const driveNames: Readonly<Record<string, Drive['profile']>> = {

@@ -4,7 +4,7 @@ import type { Head, Thing } from '../bench'
 export type Tool = Pick<Thing, 'id' | 'heads' | 'comesApart'>
 
 /** A head of a tool. */
-export interface End {
+export interface ToolHead {
   readonly tool: Tool
   readonly head: Head
 }

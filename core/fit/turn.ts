@@ -1,8 +1,8 @@
 import type { Head } from '../bench'
 import { hardestNm, type Drive, type Fastener } from '../bike'
-import { easyShare, handForceN } from './force'
-import { holdOf } from './holds'
-import { worstOf, type FitReason, type Turning } from './turning'
+import { comfortableShare, handForceN } from './force'
+import { engagementOf } from './engagement'
+import { worstTurnResult, type FitReason, type TurnResult } from './turn-result'
 
 /** Degrees after which a head can be set on anew. Flats turned over an open end's bend, and a ring of twelve. */
 const stepDeg: Partial<Record<Head['profile'], number>> = {
@@ -23,21 +23,21 @@ const closed: ReadonlySet<Head['profile']> = new Set(['ring', 'socket'])
 const jaws: ReadonlySet<Head['profile']> = new Set(['open-end', 'ring', 'adjustable', 'pliers'])
 
 /** How a fastener stands, seen by one tool: the drive that is turned, what is around it, and whose hand pulls. */
-export type Setting = Pick<Fastener, 'recessMm' | 'roomMm' | 'swingDeg' | 'openEndOnly' | 'gapMm'> & {
+export type TurnTask = Pick<Fastener, 'recessMm' | 'roomMm' | 'swingDeg' | 'openEndOnly' | 'gapMm'> & {
   readonly drive: Drive
   readonly torqueNm: number
   /** The most a hand gives, N. */
   readonly handMostN: number
 }
 
-export function settingOf(fastener: Fastener, handMostN: number): Setting {
+export function turnTaskOf(fastener: Fastener, handMostN: number): TurnTask {
   const { drive, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = fastener
   return { drive, torqueNm: hardestNm(fastener), handMostN, recessMm, roomMm, swingDeg, openEndOnly, gapMm }
 }
 
 /** What keeps a head off before it comes to pulling; made once each, for most heads do not fit most fasteners. */
-const keptOff = new Map<FitReason, Turning>()
-function cannot(reason: FitReason): Turning {
+const keptOff = new Map<FitReason, TurnResult>()
+function cannot(reason: FitReason): TurnResult {
   let turning = keptOff.get(reason)
   if (!turning) {
     turning = { verdict: 'cannot', reason, handN: null }
@@ -52,9 +52,9 @@ function cannot(reason: FitReason): Turning {
  *
  * @param leverMm lever that turns it, where it is not its own
  */
-export function turnWith(head: Head, setting: Setting, leverMm = head.leverMm): Turning {
+export function turnWith(head: Head, setting: TurnTask, leverMm = head.leverMm): TurnResult {
   const { drive, torqueNm, handMostN, recessMm, roomMm, swingDeg, openEndOnly, gapMm } = setting
-  const held = holdOf(head, drive, torqueNm)
+  const held = engagementOf(head, drive, torqueNm)
   if (held.verdict === 'cannot') return cannot(held.reason)
 
   if (openEndOnly && closed.has(head.profile)) return cannot('ring-cannot-pass')
@@ -69,8 +69,8 @@ export function turnWith(head: Head, setting: Setting, leverMm = head.leverMm): 
 
   const handN = handForceN(torqueNm, leverMm)
   if (handN > handMostN) return { verdict: 'cannot', reason: 'no-lever', handN }
-  const findings: Turning[] = [{ ...held, handN }]
-  if (handN > easyShare * handMostN) findings.push({ verdict: 'awkward', reason: 'hard-pull', handN })
+  const findings: TurnResult[] = [{ ...held, handN }]
+  if (handN > comfortableShare * handMostN) findings.push({ verdict: 'awkward', reason: 'hard-pull', handN })
   if (!head.spins && swingDeg < 2 * step) findings.push({ verdict: 'awkward', reason: 'small-bites', handN })
-  return worstOf(findings)
+  return worstTurnResult(findings)
 }

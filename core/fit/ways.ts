@@ -1,15 +1,15 @@
 import type { Head } from '../bench'
 import type { Drive, Fastener } from '../bike'
-import { usualHandN } from './force'
-import { bigWrench } from './place'
-import { settingOf, turnWith, type Setting } from './turn'
-import type { End, Tool } from './tool'
-import { compareTurnings, isTurned, type Turning } from './turning'
+import { defaultHandN } from './force'
+import { bigWrench } from './big-wrench'
+import type { ToolHead, Tool } from './tool'
+import { turnTaskOf, turnWith, type TurnTask } from './turn'
+import { compareTurnResults, isTurned, type TurnResult } from './turn-result'
 
 /** A way to turn a fastener, or the nearest to one. */
-export interface Way extends Turning, End {
+export interface Way extends TurnResult, ToolHead {
   /** What turns the head, or holds the nut, besides. */
-  readonly second: End | null
+  readonly second: ToolHead | null
 }
 
 /** All that the tools at hand can do about one fastener. */
@@ -27,7 +27,7 @@ export interface Ways {
 const byHand = (fastener: Fastener) => fastener.drive.profile === 'by-hand'
 
 /** How a nut is held: by anything that gets hold of it and bears the torque. */
-const holding = (drive: Drive, { torqueNm, handMostN }: Setting): Setting => ({
+const holding = (drive: Drive, { torqueNm, handMostN }: TurnTask): TurnTask => ({
   drive,
   torqueNm,
   handMostN,
@@ -41,19 +41,19 @@ const holding = (drive: Drive, { torqueNm, handMostN }: Setting): Setting => ({
 /** Ends that hold the nut of a fastener; undefined where none has to be held. */
 export function holdersOf(
   { counterhold }: Pick<Fastener, 'counterhold'>,
-  setting: Setting,
+  setting: TurnTask,
   tools: readonly Tool[],
-): End[] | undefined {
+): ToolHead[] | undefined {
   if (!counterhold) return undefined
   const nut = holding(counterhold, setting)
-  return endsOf(tools).filter(({ head }) => isTurned(turnWith(head, nut)))
+  return toolHeadsOf(tools).filter(({ head }) => isTurned(turnWith(head, nut)))
 }
 
 /** Ends that lend their lever to a head which has none. */
-export function leversFor(head: Head, setting: Setting, tools: readonly Tool[]): End[] {
+export function leversFor(head: Head, setting: TurnTask, tools: readonly Tool[]): ToolHead[] {
   if (head.turnedByMm === null || head.leverMm > 0) return []
   const shank = holding({ profile: 'flats', size: head.turnedByMm }, { ...setting, torqueNm: 0 })
-  return endsOf(tools).filter(
+  return toolHeadsOf(tools).filter(
     (lever) =>
       lever.head.leverMm > 0 &&
       isTurned(turnWith(lever.head, shank)) &&
@@ -61,21 +61,22 @@ export function leversFor(head: Head, setting: Setting, tools: readonly Tool[]):
   )
 }
 
-export function endsOf(tools: readonly Tool[]): End[] {
+export function toolHeadsOf(tools: readonly Tool[]): ToolHead[] {
   return tools.flatMap((tool) => tool.heads.map((head) => ({ tool, head })))
 }
 
 /** Whether two ends can be used at the same time. */
-export const together = (a: End, b: End) => a.tool !== b.tool || (a.tool.comesApart && a.head !== b.head)
+export const usableTogether = (a: ToolHead, b: ToolHead) =>
+  a.tool !== b.tool || (a.tool.comesApart && a.head !== b.head)
 
 /**
  * All ways to turn a fastener with the tools at hand.
  *
  * @param handMostN the most a hand gives, N
  */
-export function waysTo(fastener: Fastener, tools: readonly Tool[], handMostN = usualHandN): Ways {
+export function waysTo(fastener: Fastener, tools: readonly Tool[], handMostN = defaultHandN): Ways {
   if (byHand(fastener)) return { byTool: new Map(), best: undefined, turns: true, useful: [] }
-  const setting = settingOf(fastener, handMostN)
+  const setting = turnTaskOf(fastener, handMostN)
   const holders = holdersOf(fastener, setting, tools)
   const useful = holders ? holders.map(({ head }) => head) : []
   const byTool = new Map<Tool, Way>()
@@ -85,13 +86,13 @@ export function waysTo(fastener: Fastener, tools: readonly Tool[], handMostN = u
     for (const head of tool.heads) {
       const turned = foundWith(tool, head, setting, tools, useful)
       const found = holders ? heldBy(turned, tool, holders) : turned
-      if (!bestOfTool || compareTurnings(found.turning, bestOfTool.turning) < 0) bestOfTool = found
+      if (!bestOfTool || compareTurnResults(found.turning, bestOfTool.turning) < 0) bestOfTool = found
     }
     if (!bestOfTool) continue
     const { turning, head, second } = bestOfTool
     const way: Way = { verdict: turning.verdict, reason: turning.reason, handN: turning.handN, tool, head, second }
     byTool.set(tool, way)
-    if (!best || compareTurnings(way, best) < 0) best = way
+    if (!best || compareTurnResults(way, best) < 0) best = way
   }
   return { byTool, best, turns: best !== undefined && isTurned(best), useful }
 }
@@ -99,31 +100,31 @@ export function waysTo(fastener: Fastener, tools: readonly Tool[], handMostN = u
 /** What comes of one head, with what lends it a lever or holds the nut. */
 interface Found {
   readonly head: Head
-  readonly turning: Turning
-  readonly second: End | null
+  readonly turning: TurnResult
+  readonly second: ToolHead | null
 }
 
-function foundWith(tool: Tool, head: Head, setting: Setting, tools: readonly Tool[], useful: Head[]): Found {
+function foundWith(tool: Tool, head: Head, setting: TurnTask, tools: readonly Tool[], useful: Head[]): Found {
   const turning = turnWith(head, setting)
   if (isTurned(turning)) useful.push(head)
   let found: Found = { head, turning, second: null }
   if (turning.reason !== 'no-own-lever') return found
   const end = { tool, head }
   for (const lever of leversFor(head, setting, [...tools, bigWrench])) {
-    if (!together(end, lever)) continue
+    if (!usableTogether(end, lever)) continue
     useful.push(head, lever.head)
     if (lever.tool === bigWrench && !tools.includes(bigWrench)) continue
     const levered = turnWith(head, setting, lever.head.leverMm)
-    if (compareTurnings(levered, found.turning) < 0) found = { head, turning: levered, second: lever }
+    if (compareTurnResults(levered, found.turning) < 0) found = { head, turning: levered, second: lever }
   }
   return found
 }
 
 /** The same with its nut held. */
-function heldBy(found: Found, tool: Tool, holders: readonly End[]): Found {
+function heldBy(found: Found, tool: Tool, holders: readonly ToolHead[]): Found {
   if (!isTurned(found.turning)) return found
   const end = { tool, head: found.head }
-  const second = holders.find((holder) => together(end, holder))
+  const second = holders.find((holder) => usableTogether(end, holder))
   return second
     ? { ...found, second }
     : { ...found, turning: { ...found.turning, verdict: 'cannot', reason: 'needs-second' } }

@@ -1,3 +1,5 @@
 export * from './schema'
 export * from './chance'
 export * from './applies'
+export * from './rate'
+export * from './life-left'

@@ -1,11 +1,11 @@
-import { cartridgesFor, fillWh, plainAirBar, rideableShare, rideBarOf, seatingShare, volumeOf } from '../air'
+import { cartridgesFor, fillWh, ambientBar, rideableShare, ridingBarOf, seatingShare, volumeOfTyre } from '../air'
 import type { Thing } from '../bench'
 import type { Bike, Tyre, WheelGroup } from '../bike'
-import { spareFit, wantsOf, type Want } from '../fit'
+import { sealantMl } from '../consumables'
 import type { Fix, TyreAmount } from '../fix'
 import type { Reference } from '../reference'
+import { spareFit, requirementsOf, type Requirement } from '../spares'
 import { readClass } from '../supply'
-import { sealantMl } from '../stuff'
 import type { Trip } from '../trip'
 
 /** Gas in a cartridge of which nobody knows, g. Planning value. */
@@ -22,7 +22,7 @@ interface Variety {
 /** Stocks that a fix may draw, with the amounts: one way out of several. */
 export type Draw = Readonly<Record<string, number>>
 
-/** What a fix asks of a tyre, reckoned once for each bike and wheel. */
+/** What a fix asks of a tyre, worked out once for each bike and wheel. */
 const wantKey = (bike: Pick<Bike, 'id'>, { label }: Pick<WheelGroup, 'label'>, classId: string) =>
   `${bike.id} ${label} ${classId}`
 
@@ -40,7 +40,7 @@ export class BenchSupply {
     trip: Pick<Trip, 'bikes' | 'bench'>,
     private readonly reference: Reference,
   ) {
-    const wants = trip.bikes.flatMap((bike) => wantsOf(bike, reference))
+    const wants = trip.bikes.flatMap((bike) => requirementsOf(bike, reference))
     for (const thing of trip.bench) {
       const units = Object.entries(thing.units).map(([classId, amount]): [string, number] => [
         this.varietyOf(thing, classId, wants).stock,
@@ -54,7 +54,7 @@ export class BenchSupply {
     return this.unitsOfThing.get(thing.id) ?? {}
   }
 
-  private varietyOf(thing: Thing, classId: string, wants: readonly Want[]): Variety {
+  private varietyOf(thing: Thing, classId: string, wants: readonly Requirement[]): Variety {
     const served = wants.filter((want) => {
       const fit = spareFit(thing, classId, want, this.reference)
       return fit !== undefined && fit.verdict !== 'does not fit'
@@ -103,15 +103,15 @@ export class BenchSupply {
 
   private amountOf(amount: number | TyreAmount, classId: string, tyre: Tyre, gasG: number): number {
     if (typeof amount === 'number') return amount
-    const volumeMl = volumeOf(tyre)
+    const volumeMl = volumeOfTyre(tyre)
     switch (amount) {
       case 'for the tyre':
         return Math.round(sealantMl(volumeMl))
       case 'to ride':
       case 'to seat': {
-        const bar = rideBarOf(tyre) * (amount === 'to ride' ? rideableShare : seatingShare)
-        return readClass(classId, this.reference.families)?.family.id === 'charge'
-          ? fillWh(bar, volumeMl, plainAirBar)
+        const bar = ridingBarOf(tyre) * (amount === 'to ride' ? rideableShare : seatingShare)
+        return readClass(classId, this.reference.families)?.family.unit === 'Wh'
+          ? fillWh(bar, volumeMl, ambientBar)
           : cartridgesFor(bar, gasG, volumeMl)
       }
     }

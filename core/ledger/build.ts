@@ -1,6 +1,6 @@
-import { rideableShare, rideBarOf, strokesPerMinute, strokesTo, volumeOf } from '../air'
+import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre } from '../air'
 import type { Thing } from '../bench'
-import { forBike, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
+import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { bestHands, handSuccess } from '../crew'
 import { residualHours, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, poissonAtLeast, wornOutAtLeast, type Hazard } from '../hazard'
@@ -77,7 +77,7 @@ export function buildLedger(
       for (const group of groups) {
         const traits = traitsOfGroup.get(group)!
         if (!appliesTo(hazard.applies, traits)) continue
-        const settledBy = forBike(hazard.settledBy, bike, group.tyre)
+        const settledBy = expandTemplate(hazard.settledBy, bike, group.tyre)
         const fixes = reference.fixes
           .filter((fix) => fix.answers.includes(hazard.id) && appliesTo(fix.applies, traits))
           .flatMap((fix) => {
@@ -164,20 +164,20 @@ function handsOn(
   reference: Reference,
   { supply, turning, conditions }: Bench,
 ): { hands: HandsOn[]; fasteners: readonly Fastener[] } {
-  const size = (template: string) => forBike(template, bike, group.tyre)
+  const size = (template: string) => expandTemplate(template, bike, group.tyre)
   const technique = reference.techniques.find((candidate) => candidate.id === fix.technique)
   if (!technique) throw new RangeError(`the fix "${fix.id}" names no known technique: "${fix.technique}"`)
   const { level } = bestHands(trip.crew, technique.id)
   const { needs, withWrench, stuck } = turning.forFix(fix, bike, group)
   const functions = fix.needs.map(size)
-  const moreH = fix.air === 'pump' ? pumpingH(bike, group, trip.bench) : 0
+  const moreH = fix.air === 'pump' ? pumpingH(bike, group, trip.bench, reference) : 0
   const hand = (turned: string[], draw: Draw, mark: string, atWrench: boolean): HandsOn => {
     const written = { id: `${fix.id}${mark}`, needs: [...functions, ...turned], uses: draw }
     const holds = fix.holds * Math.min(1, ...Object.keys(draw).map((stock) => conditions.get(stock) ?? 1))
     return {
-      answer(of, helper, lossH, toWrenchH) {
+      answer(asked, helper, lossH, toWrenchH) {
         if (atWrench && toWrenchH === null) return []
-        const residualH = residualHours(of, lossH, moreH + (atWrench ? toWrenchH! : 0))
+        const residualH = residualHours(asked, lossH, moreH + (atWrench ? toWrenchH! : 0))
         if (atWrench && residualH >= lossH) return []
         return [{ ...written, success: handSuccess(level, technique, helper) * holds, residualH }]
       },
@@ -197,11 +197,17 @@ function handsOn(
 const usualStrokeMl = 45
 
 /** Hours of pumping until the tyre can be ridden on, with the smallest pump on the bench. */
-function pumpingH(bike: Bike, { tyre }: WheelGroup, bench: readonly Thing[]): number {
-  const pumps = bench.filter(({ provides }) => provides.includes(`inflate-${bike.valve}`))
+function pumpingH(
+  bike: Bike,
+  { tyre }: WheelGroup,
+  bench: readonly Thing[],
+  { functions }: Pick<Reference, 'functions'>,
+): number {
+  const pumping = functions.filter(({ pumps }) => pumps === bike.valve).map(({ id }) => id)
+  const pumps = bench.filter(({ provides }) => provides.some((id) => pumping.includes(id)))
   const strokes = pumps.map(({ measures }) => measures.strokeMl ?? usualStrokeMl)
   const strokeMl = strokes.length > 0 ? Math.min(...strokes) : usualStrokeMl
-  return strokesTo(rideBarOf(tyre) * rideableShare, volumeOf(tyre), strokeMl) / strokesPerMinute / 60
+  return strokesTo(ridingBarOf(tyre) * rideableShare, volumeOfTyre(tyre), strokeMl) / strokesPerMinute / 60
 }
 
 /** How far each stock on the bench can be trusted: the mean over its pieces, by amount. */

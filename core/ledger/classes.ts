@@ -1,4 +1,4 @@
-import { forBike, traitsOf, wheelGroups } from '../bike'
+import { expandTemplate, traitsOf, wheelGroups } from '../bike'
 import { appliesTo } from '../hazard'
 import type { Reference } from '../reference'
 import type { Trip } from '../trip'
@@ -11,7 +11,7 @@ export function classesOf(trip: Pick<Trip, 'bikes' | 'bench'>, reference: Refere
     for (const { tyre } of wheelGroups(bike)) {
       const traits = traitsOf(bike, tyre)
       for (const hazard of reference.hazards) {
-        if (appliesTo(hazard.applies, traits)) classes.add(forBike(hazard.settledBy, bike, tyre))
+        if (appliesTo(hazard.applies, traits)) classes.add(expandTemplate(hazard.settledBy, bike, tyre))
       }
     }
   }

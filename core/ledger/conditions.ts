@@ -1,7 +1,6 @@
-import { passersBy } from '../crew'
 import { roadFactor, roadTraitsOf, type Hazard, type RoadTrait } from '../hazard'
 import { dateOf, type RidingDay } from '../ride'
-import { mosaic, type Stretch } from '../road'
+import { passersBy, segmentsOf, type Stretch } from '../road'
 import { isWet, nightPriceFactor, type Forecast, type WeatherDay } from '../weather'
 
 /** What holds over one part of the road on the day one rides it. */
@@ -30,7 +29,7 @@ export class Conditions {
   ) {
     const weather = new Map(forecast.days.map((day) => [day.date, day]))
     const lengthKm = km[km.length - 1]!
-    const pieces = mosaic(
+    const pieces = segmentsOf(
       stretches,
       lengthKm,
       days.map((day) => day.toKm),

@@ -1,6 +1,6 @@
 import type { Hazard } from '../hazard'
 import type { Reference } from '../reference'
-import { keptBook, type OpeningBook } from '../ride'
+import { sharedOpeningCache, type OpeningCache } from '../ride'
 import {
   legEdges,
   legsOfGap,
@@ -60,7 +60,7 @@ export class Landscape extends Resupply {
     private readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials'>,
     survey: Survey,
     reference: Reference,
-    book: OpeningBook = keptBook,
+    book: OpeningCache = sharedOpeningCache,
   ) {
     super(trip, survey, reference, book)
     const days = this.timetable?.days ?? []

@@ -1,21 +1,28 @@
 import type { Reference } from '../reference'
-import { keptBook, minutesPerDay, readWallClock, settleNight, writeWallClock, type OpeningBook } from '../ride'
+import {
+  sharedOpeningCache,
+  minutesPerDay,
+  parseWallClock,
+  setNights,
+  formatWallClock,
+  type OpeningCache,
+} from '../ride'
 import type { Gap, Survey } from '../road'
 import { readClass, type Service } from '../supply'
+import { cutTo } from '../validation'
 import { Resupply, type Supplied } from './resupply'
-import { cutTo } from '../text'
 
 /** Something one could do about a long gap. */
-export type Change =
+export type PlanChange =
   | { readonly kind: 'leave'; readonly days: number }
   | { readonly kind: 'wait'; readonly stop: string; readonly hours: number }
   | { readonly kind: 'sleep'; readonly stop: string }
-  | { readonly kind: 'post'; readonly stop: string }
+  | { readonly kind: 'post'; readonly stop: string; readonly service: string }
   | { readonly kind: 'ask'; readonly stop: string; readonly service: string }
 
 /** What shortens the longest gap of a class, a change or two together, and what the gap is then. */
 export interface Remedy {
-  readonly changes: readonly Change[]
+  readonly changes: readonly PlanChange[]
   /** The longest gap that is left where the longest one was. */
   readonly hereKm: number
   /** The longest gap anywhere on the road; at most what it was. */
@@ -41,7 +48,7 @@ export function remediesFor(
   survey: Survey,
   reference: Reference,
   classId: string,
-  book: OpeningBook = keptBook,
+  book: OpeningCache = sharedOpeningCache,
 ): Remedy[] {
   const now = new Resupply(trip, survey, reference, book)
   const gap = longestOf(now.gaps(classId))
@@ -58,7 +65,7 @@ export function remediesFor(
 /** Whether one of two changes alone does as much as both. */
 function halfDoesAsMuch(remedy: Remedy, others: readonly Remedy[]): boolean {
   if (remedy.changes.length < 2) return false
-  const same = (a: Change, b: Change) => JSON.stringify(a) === JSON.stringify(b)
+  const same = (a: PlanChange, b: PlanChange) => JSON.stringify(a) === JSON.stringify(b)
   return others.some(
     ({ changes, hereKm }) =>
       changes.length === 1 &&
@@ -69,7 +76,7 @@ function halfDoesAsMuch(remedy: Remedy, others: readonly Remedy[]): boolean {
 
 /** Of leaving sooner, leaving later and each place's remedies, the gentlest that does as much as any of its kind. */
 function bestOfEach(remedies: Remedy[]): Remedy[] {
-  const nameOf = (change: Change) =>
+  const nameOf = (change: PlanChange) =>
     change.kind === 'leave' ? `leave ${Math.sign(change.days)}` : `${change.kind} ${change.stop}`
   const groupOf = ({ changes }: Remedy) => changes.map(nameOf).join(', ')
   const best = new Map<string, Remedy>()
@@ -82,15 +89,16 @@ function bestOfEach(remedies: Remedy[]): Remedy[] {
 
 const longestOf = (gaps: readonly Gap[]) => gaps.reduce((a, b) => (b.km > a.km ? b : a))
 
-function candidates(trip: Supplied, now: Resupply, reference: Reference, classId: string, gap: Gap): Change[][] {
-  const changes: Change[][] = []
-  const leave: Change[] = []
+function candidates(trip: Supplied, now: Resupply, reference: Reference, classId: string, gap: Gap): PlanChange[][] {
+  const changes: PlanChange[][] = []
+  const leave: PlanChange[] = []
   if (trip.ride.start !== null) {
     // The smaller shift first: of two that do the same it is the one that is offered.
     for (let days = 1; days <= mostDays; days++) leave.push({ kind: 'leave', days: -days }, { kind: 'leave', days })
   }
   changes.push(...leave.map((change) => [change]))
   const found = now.found(classId)
+  const keepsParcels = (kind: string) => reference.services.find(({ id }) => id === kind)?.takesParcels ?? false
   for (const [i, stop] of trip.stops.entries()) {
     if (stop.roadKm <= gap.fromKm || stop.roadKm >= gap.toKm) continue
     const { finding, service, visit } = found[i]!
@@ -101,9 +109,9 @@ function candidates(trip: Supplied, now: Resupply, reference: Reference, classId
       changes.push([{ kind: 'sleep', stop: stop.id }])
     }
     if (finding === 'doubtful' && service) changes.push([{ kind: 'ask', stop: stop.id, service: service.kind }])
-    const counter = stop.services.find((other) => other.kind === 'post')
+    const counter = stop.services.find(({ kind }) => keepsParcels(kind))
     if (counter && readClass(classId, reference.families)?.family.goesByPost) {
-      const post: Change = { kind: 'post', stop: stop.id }
+      const post: PlanChange = { kind: 'post', stop: stop.id, service: counter.kind }
       changes.push([post])
       // A parcel lies safe behind a counter that is shut: it wants another day as well.
       if (now.visitTo(counter)?.found === 'shut') {
@@ -115,12 +123,12 @@ function candidates(trip: Supplied, now: Resupply, reference: Reference, classId
 }
 
 /** A plan after some changes. */
-export function withChanges<T extends Supplied>(trip: T, changes: readonly Change[], classId: string): T {
+export function withChanges<T extends Supplied>(trip: T, changes: readonly PlanChange[], classId: string): T {
   return changes.reduce<T>((plan, change) => ({ ...plan, ...withChange(plan, change, classId) }), trip)
 }
 
 /** The parts of a plan that a change alters, as they are then. */
-function withChange(trip: Supplied, change: Change, classId: string): Partial<Supplied> {
+function withChange(trip: Supplied, change: PlanChange, classId: string): Partial<Supplied> {
   const { ride, stops, dials } = trip
   const atStop = (stop: string, kind: string, service: (old: Service) => Service) => ({
     stops: stops.map((other) =>
@@ -132,7 +140,7 @@ function withChange(trip: Supplied, change: Change, classId: string): Partial<Su
   switch (change.kind) {
     case 'leave': {
       if (ride.start === null) return {}
-      const start = writeWallClock(readWallClock(ride.start) + change.days * minutesPerDay)
+      const start = formatWallClock(parseWallClock(ride.start) + change.days * minutesPerDay)
       return { ride: { ...ride, start } }
     }
     case 'wait':
@@ -141,10 +149,10 @@ function withChange(trip: Supplied, change: Change, classId: string): Partial<Su
       const stop = stops.find((other) => other.id === change.stop)
       if (!stop) return {}
       const bed = { roadKm: stop.roadKm, stop: stop.id }
-      return { ride: { ...ride, nights: settleNight(ride.nights, bed, 1, cutTo(`night-${stop.id}`, 60)) } }
+      return { ride: { ...ride, nights: setNights(ride.nights, bed, 1, cutTo(`night-${stop.id}`, 60)) } }
     }
     case 'post':
-      return atStop(change.stop, 'post', (old) => ({ ...old, parcel: { ...old.parcel, [classId]: 1 } }))
+      return atStop(change.stop, change.service, (old) => ({ ...old, parcel: { ...old.parcel, [classId]: 1 } }))
     case 'ask':
       return atStop(change.stop, change.service, (old) => ({
         ...old,

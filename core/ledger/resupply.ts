@@ -1,5 +1,13 @@
 import type { Reference } from '../reference'
-import { keptBook, readWallClock, Timetable, visitDuring, type Locality, type OpeningBook, type Visit } from '../ride'
+import {
+  sharedOpeningCache,
+  parseWallClock,
+  Timetable,
+  visitDuring,
+  type Locality,
+  type OpeningCache,
+  type Visit,
+} from '../ride'
 import { gapsBetween, positionAt, type Gap, type Survey } from '../road'
 import { stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
@@ -46,7 +54,7 @@ export class Resupply {
     protected readonly supplied: Supplied,
     survey: Survey,
     protected readonly reference: Reference,
-    book: OpeningBook = keptBook,
+    book: OpeningCache = sharedOpeningCache,
   ) {
     this.lengthKm = survey.lengthKm
     if (supplied.ride.start !== null) {
@@ -56,9 +64,9 @@ export class Resupply {
   }
 
   /** On whichever day one comes by: a service that is shut for good is shut, and of hours nobody can read nobody knows. */
-  private lookForNever(survey: Survey, book: OpeningBook): void {
+  private lookForNever(survey: Survey, book: OpeningCache): void {
     const { road, ride, stops } = this.supplied
-    const anyDay = readWallClock('2026-01-01T00:00')
+    const anyDay = parseWallClock('2026-01-01T00:00')
     for (const stop of stops) {
       for (const service of stop.services) {
         if (service.hours.trim() === '') continue
@@ -71,7 +79,7 @@ export class Resupply {
     }
   }
 
-  private planVisits(timetable: Timetable, survey: Survey, book: OpeningBook): void {
+  private planVisits(timetable: Timetable, survey: Survey, book: OpeningCache): void {
     const { road, ride, stops } = this.supplied
     for (const stop of stops) {
       const stay = timetable.stayAt(stop.roadKm)

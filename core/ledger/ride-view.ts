@@ -1,4 +1,4 @@
-import { clockDoubt, litDays, type ClockDoubt, type LitDay, type Stay, type Visit } from '../ride'
+import { clockDoubt, withDaylight, type ClockDoubt, type DaylitDay, type Stay, type Visit } from '../ride'
 import { positionAt, type Survey } from '../road'
 import type { Trip } from '../trip'
 import type { Landscape } from './landscape'
@@ -12,7 +12,7 @@ export interface StopVisit {
 
 /** The ride by date and clock. */
 export interface RideView {
-  readonly days: readonly LitDay[]
+  readonly days: readonly DaylitDay[]
   readonly stops: readonly StopVisit[]
   /** Where the clock can hardly be that of the road’s middle. */
   readonly clockDoubt: ClockDoubt | null
@@ -29,7 +29,7 @@ export function rideView(
   const middle = positionAt(trip.road.points, survey, survey.lengthKm / 2)
   return {
     clockDoubt: clockDoubt(middle.lon, trip.ride.utcOffsetH),
-    days: litDays(timetable.days, trip.road.points, survey, trip.ride),
+    days: withDaylight(timetable.days, trip.road.points, survey, trip.ride),
     stops: trip.stops.map((stop) => ({
       stop: stop.id,
       stay: timetable.stayAt(stop.roadKm),

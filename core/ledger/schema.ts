@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { checkAgainst, Fault, Faults } from '../fault'
+import { checkAgainst, Fault, Faults } from '../validation'
 
 export const ledgerFormat = 'rag-tin.ledger/1'
 

@@ -1,10 +1,10 @@
 import type { Head, Thing } from '../bench'
-import type { Bike, Fastener, WheelGroup } from '../bike'
-import { bigWrench, demandsOf, toolsOn, wheelsOf, withoutImplied, type Tool } from '../fit'
+import { type Bike, type Fastener, type WheelGroup, wheelsOf } from '../bike'
+import { bigWrench, demandsOf, toolsOn, withoutImplied, type Tool } from '../fit'
 import type { Fix } from '../fix'
 
 /** What has to be carried for some fasteners to turn, in the words of a ledger. */
-export interface Turning {
+export interface TurningDemand {
   /** Functions of the ledger, all of them needed; undefined where nothing on the bench turns one of the fasteners. */
   readonly needs: string[] | undefined
   /** The same where a big wrench can be borrowed; undefined where that is of no use. */
@@ -16,7 +16,7 @@ export interface Turning {
 type Demand = ReadonlySet<string>
 
 /**
- * Turns "this bolt must turn" into functions that things provide: one function for each set of things of which one
+ * TaskQueue "this bolt must turn" into functions that things provide: one function for each set of things of which one
  * must be carried. Fasteners that the same things turn share it.
  */
 export class TurningNeeds {
@@ -24,7 +24,7 @@ export class TurningNeeds {
   private readonly functionOf = new Map<string, string>()
   private readonly providedBy = new Map<string, string[]>()
   private readonly demandsOfFastener = new Map<Fastener, { plain: Demand[]; withWrench: Demand[] }>()
-  private readonly turningOf = new Map<string, Turning>()
+  private readonly turningOf = new Map<string, TurningDemand>()
   private readonly torqueTools: Tool[]
 
   /** @param handMostN the most a hand gives, N */
@@ -36,8 +36,8 @@ export class TurningNeeds {
     this.torqueTools = this.tools.map((tool) => ({ ...tool, heads: tool.heads.filter(({ setNm }) => setNm !== null) }))
   }
 
-  /** What a fix asks for on a bike; fixes that turn the same are reckoned once. */
-  forFix({ turns, torques }: Pick<Fix, 'turns' | 'torques'>, bike: Bike, group: WheelGroup): Turning {
+  /** What a fix asks for on a bike; fixes that turn the same are worked out once. */
+  forFix({ turns, torques }: Pick<Fix, 'turns' | 'torques'>, bike: Bike, group: WheelGroup): TurningDemand {
     const key = [bike.id, group.label, ...turns, '/', ...torques].join(' ')
     let turning = this.turningOf.get(key)
     if (!turning) {
@@ -48,7 +48,7 @@ export class TurningNeeds {
   }
 
   /** @param torqued those that must be turned with a torque key */
-  private forFasteners(fasteners: readonly Fastener[], torqued: readonly Fastener[]): Turning {
+  private forFasteners(fasteners: readonly Fastener[], torqued: readonly Fastener[]): TurningDemand {
     const found = [
       ...fasteners.map((fastener) => ({ fastener, demands: this.demands(fastener) })),
       ...torqued.map((fastener) => ({ fastener, demands: this.torqueDemands(fastener) })),

@@ -7,10 +7,15 @@ import { hazardSchema } from '../hazard'
 import { serviceKindSchema, supplyFamilySchema } from '../supply'
 
 /** A function of a tool, by the name people use. */
-export const toolFunctionSchema = z.object({ id: z.string(), name: z.string() })
+export const toolFunctionSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  /** The valve that it pumps up by hand, stroke by stroke. */
+  pumps: z.enum(['presta', 'schrader']).optional(),
+})
 export type ToolFunction = z.infer<typeof toolFunctionSchema>
 
-/** All that a trip is reckoned against: what fails, what mends it, what exists and who stocks it. */
+/** All that a trip is analysed against: what fails, what mends it, what exists and who stocks it. */
 export const referenceSchema = z.object({
   families: z.array(supplyFamilySchema),
   services: z.array(serviceKindSchema),

@@ -4,7 +4,7 @@ import type { Ride } from './schema'
 import type { RidingDay } from './timetable'
 
 /** A day's ride with the sun of that day. */
-export interface LitDay extends RidingDay {
+export interface DaylitDay extends RidingDay {
   /** Sunrise where the day begins, sunset where it ends. */
   readonly daylight: Daylight
   /** Hours on the road, riding or standing about, before sunrise or after sunset. */
@@ -12,12 +12,12 @@ export interface LitDay extends RidingDay {
 }
 
 /** The days of a ride with their daylight. */
-export function litDays(
+export function withDaylight(
   days: readonly RidingDay[],
   points: readonly RoadPoint[],
   survey: Survey,
   ride: Pick<Ride, 'utcOffsetH'>,
-): LitDay[] {
+): DaylitDay[] {
   return days.map((day) => {
     const sunAt = (km: number) => {
       const { lat, lon } = positionAt(points, survey, km)

@@ -4,10 +4,10 @@ type Nights = Ride['nights']
 type Night = Nights[number]
 
 /** A place this near to where a night is spent is the same place. */
-export const sameNightKm = 1
+export const samePlaceKm = 1
 
 /** Where somebody sleeps: at a stop, or out on the road. */
-export interface Bed {
+export interface NightPlace {
   readonly roadKm: number
   /** The stop's id; null out on the road. */
   readonly stop: string | null
@@ -16,17 +16,20 @@ export interface Bed {
 /** The nearest of some places to one of the road, no farther off than the same place may be. */
 export function nearestTo<T extends { readonly roadKm: number }>(places: readonly T[], roadKm: number): T | undefined {
   const away = (place: T) => Math.abs(place.roadKm - roadKm)
-  return places.filter((place) => away(place) <= sameNightKm).sort((a, b) => away(a) - away(b))[0]
+  return places.filter((place) => away(place) <= samePlaceKm).sort((a, b) => away(a) - away(b))[0]
 }
 
 /** Where somebody sleeps who stays about a place: at the nearest stop there is, else out on the road. */
-export function bedAt(stops: readonly { readonly id: string; readonly roadKm: number }[], roadKm: number): Bed {
+export function nightPlaceAt(
+  stops: readonly { readonly id: string; readonly roadKm: number }[],
+  roadKm: number,
+): NightPlace {
   const stop = nearestTo(stops, roadKm)
   return stop ? { roadKm: stop.roadKm, stop: stop.id } : { roadKm, stop: null }
 }
 
 /** The night that is settled at a place: that of its own stop, else the nearest about it. */
-export function nightAt(nights: Nights, { roadKm, stop }: Bed): Night | undefined {
+export function nightAt(nights: Nights, { roadKm, stop }: NightPlace): Night | undefined {
   return (stop !== null ? nights.find((night) => night.stop === stop) : undefined) ?? nearestTo(nights, roadKm)
 }
 
@@ -37,7 +40,7 @@ export function nightAt(nights: Nights, { roadKm, stop }: Bed): Night | undefine
  * @param count 0 to settle none there; more than one is days of rest
  * @param id a fresh id, for a night that is new
  */
-export function settleNight(nights: Nights, bed: Bed, count: number, id: string): Nights {
+export function setNights(nights: Nights, bed: NightPlace, count: number, id: string): Nights {
   const here = nightAt(nights, bed)
   const others = nights.filter((night) => night !== here)
   if (count === 0) return others

@@ -1,6 +1,6 @@
 import OpeningRules from 'opening_hours'
 import { holidayCountries } from './holiday-countries'
-import { writeWallClock, type WallMinutes } from './wall-clock'
+import { formatWallClock, type WallMinutes } from './wall-clock'
 
 /** Where opening hours are read: the sun needs a position, public holidays a country. */
 export interface Locality {
@@ -11,11 +11,11 @@ export interface Locality {
 }
 
 /** What is known of an opening at one moment. */
-export type Openness = 'open' | 'closed' | 'uncertain'
+export type OpeningState = 'open' | 'closed' | 'uncertain'
 
 /** Opening hours that could be read. */
 export interface Opening {
-  at(moment: WallMinutes): Openness
+  at(moment: WallMinutes): OpeningState
   /** The first moment from a given one at which it is open; undefined when not within a year. */
   opensFrom(moment: WallMinutes): WallMinutes | undefined
   /** The same hours as the specification would have them written. */
@@ -90,7 +90,7 @@ export function readOpening(given: string, locality: Locality): Opening | Unread
     return { error: 'an hour of it could be one of the morning or of the evening', guesses: [byDay(tidy), tidy] }
   }
   // Some rules that make no sense are found out only when they are asked about a moment.
-  const at = (moment: WallMinutes): Openness => {
+  const at = (moment: WallMinutes): OpeningState => {
     const date = onMachine(moment)
     return attempt(() => (rules.getUnknown(date) ? 'uncertain' : rules.getState(date) ? 'open' : 'closed'), 'uncertain')
   }
@@ -126,7 +126,7 @@ function attempt<T>(work: () => T, otherwise: T): T {
  * handed to it as that clock would show it, wherever the machine stands.
  */
 function onMachine(moment: WallMinutes): Date {
-  const [date, time] = writeWallClock(moment).split('T') as [string, string]
+  const [date, time] = formatWallClock(moment).split('T') as [string, string]
   const [year, month, day] = date.split('-').map(Number) as [number, number, number]
   const [hour, minute] = time.split(':').map(Number) as [number, number]
   return new Date(year, month - 1, day, hour, minute)

@@ -1,3 +1,4 @@
+import { numberAt } from '../validation'
 import { pointBefore, type Stretch, type Survey } from '../road'
 import type { Ride } from './schema'
 
@@ -19,16 +20,16 @@ export function ridingAlong(
   const hours = new Float64Array(km.length)
   // The level time of a step that a stretch only partly covers is shared out by length.
   for (const { fromKm, toKm, surface } of stretches) {
-    for (let i = pointBefore(km, fromKm); i + 1 < km.length && km[i]! < toKm; i++) {
-      const length = km[i + 1]! - km[i]!
+    for (let i = pointBefore(km, fromKm); i + 1 < km.length && numberAt(km, i) < toKm; i++) {
+      const length = numberAt(km, i + 1) - numberAt(km, i)
       if (length <= 0) continue
-      const covered = (Math.min(toKm, km[i + 1]!) - Math.max(fromKm, km[i]!)) / length
-      if (covered > 0) hoursPerKm[i] = covered / ride.pace[surface] + (1 - covered) * hoursPerKm[i]!
+      const covered = (Math.min(toKm, numberAt(km, i + 1)) - Math.max(fromKm, numberAt(km, i))) / length
+      if (covered > 0) hoursPerKm[i] = covered / ride.pace[surface] + (1 - covered) * numberAt(hoursPerKm, i)
     }
   }
   for (let i = 1; i < km.length; i++) {
-    const level = (km[i]! - km[i - 1]!) * hoursPerKm[i - 1]!
-    hours[i] = hours[i - 1]! + level + (upM[i]! - upM[i - 1]!) / ride.climbMPerH
+    const level = (numberAt(km, i) - numberAt(km, i - 1)) * numberAt(hoursPerKm, i - 1)
+    hours[i] = numberAt(hours, i - 1) + level + (numberAt(upM, i) - numberAt(upM, i - 1)) / ride.climbMPerH
   }
   return hours
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { idSchema } from '../text'
 import { surfaces, type Surface } from '../road'
+import { idSchema } from '../validation'
 import { isWallClock } from './wall-clock'
 
 /** The starts a ride can have. A year outside them is one that is still being typed, or a slip. */
@@ -20,7 +20,7 @@ export const nightSchema = z.object({
 const speed = z.number().min(1).max(60)
 
 /** Speed on the level, loaded, in km/h. Planning values. */
-export const usualPace: Record<Surface, number> = {
+export const defaultPace: Record<Surface, number> = {
   asphalt: 20,
   gravel: 15,
   track: 12,
@@ -55,7 +55,7 @@ export const rideSchema = z.object({
   /** Hours of standing about for each hour of riding. */
   pauseH: z.number().min(0).max(2).default(0.25),
   pace: z
-    .object(Object.fromEntries(surfaces.map((surface) => [surface, speed.default(usualPace[surface])])) as PaceShape)
+    .object(Object.fromEntries(surfaces.map((surface) => [surface, speed.default(defaultPace[surface])])) as PaceShape)
     .prefault({}),
   /** Metres of climb that take an hour beyond the level time. */
   climbMPerH: z.number().min(100).max(3000).default(700),

@@ -1,8 +1,9 @@
+import { nth, numberAt } from '../validation'
 import { pointBefore, valueAt, type Road, type Survey } from '../road'
 import { nearestTo } from './nights'
 import { ridingAlong } from './pace'
 import type { Ride } from './schema'
-import { midnightBefore, minutesPerDay, readWallClock, type WallMinutes } from './wall-clock'
+import { midnightBefore, minutesPerDay, parseWallClock, type WallMinutes } from './wall-clock'
 
 /** One day in the saddle. */
 export interface RidingDay {
@@ -50,7 +51,7 @@ export class Timetable {
   ) {
     if (ride.start === null) throw new RangeError('a ride without a start has no timetable')
     this.hours = ridingAlong(survey, road.stretches, ride)
-    this.days = this.planDays(readWallClock(ride.start))
+    this.days = this.planDays(parseWallClock(ride.start))
   }
 
   /** Hours in the saddle to a place. */
@@ -60,7 +61,7 @@ export class Timetable {
 
   /** When a place is passed; where a night is spent, when one gets there. */
   clockAt(roadKm: number): WallMinutes {
-    const day = this.days.find(({ toKm }) => roadKm <= toKm) ?? this.days[this.days.length - 1]!
+    const day = this.days.find(({ toKm }) => roadKm <= toKm) ?? nth(this.days, this.days.length - 1)
     const ridden = this.ridingHoursTo(roadKm) - this.ridingHoursTo(day.fromKm)
     return Math.min(day.endsAt, day.startsAt + Math.max(0, ridden) * this.minutesPerRidingHour)
   }
@@ -68,7 +69,9 @@ export class Timetable {
   /** From when to when one is at a place: over night where one sleeps, else just passing. */
   stayAt(roadKm: number): Stay {
     const evening = nearestTo(
-      this.days.slice(0, -1).map((day, i) => ({ roadKm: day.toKm, endsAt: day.endsAt, morning: this.days[i + 1]! })),
+      this.days
+        .slice(0, -1)
+        .map((day, i) => ({ roadKm: day.toKm, endsAt: day.endsAt, morning: nth(this.days, i + 1) })),
       roadKm,
     )
     if (evening) return { arrives: evening.endsAt, leaves: evening.morning.startsAt }
@@ -105,12 +108,12 @@ export class Timetable {
   private kmAfterHours(fromKm: number, ridingH: number): number {
     const { km, lengthKm } = this.survey
     const until = this.ridingHoursTo(fromKm) + ridingH
-    const last = this.hours[this.hours.length - 1]!
+    const last = numberAt(this.hours, this.hours.length - 1)
     if (until + lastStretchH >= last) return lengthKm
     // Points are reached in order, so the hours are searched as distances are.
     const i = pointBefore(this.hours, until)
-    const step = this.hours[i + 1]! - this.hours[i]!
-    return km[i]! + ((until - this.hours[i]!) / step) * (km[i + 1]! - km[i]!)
+    const step = numberAt(this.hours, i + 1) - numberAt(this.hours, i)
+    return numberAt(km, i) + ((until - numberAt(this.hours, i)) / step) * (numberAt(km, i + 1) - numberAt(km, i))
   }
 
   private nextMorning(evening: WallMinutes): WallMinutes {

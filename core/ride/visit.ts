@@ -31,7 +31,7 @@ const goesByTheSun = /sun|dawn|dusk/i
 const sunDegrees = 0.1
 
 /** Opening hours read once: the same words stand at many stops, and are asked for at every change of the plan. */
-export class OpeningBook {
+export class OpeningCache {
   /** The one used last at the end. */
   private readonly read = new Map<string, Opening | undefined>()
 
@@ -61,4 +61,4 @@ function readable(text: string, locality: Locality): Opening | undefined {
 }
 
 /** The book that is read from where nobody brings one: hours mean the same however often they are asked for. */
-export const keptBook = new OpeningBook()
+export const sharedOpeningCache = new OpeningCache()

@@ -11,7 +11,7 @@ const written = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/
 
 /** Whether a text is a date that exists and a time of day: "2026-06-12T08:00". */
 export function isWallClock(text: string): boolean {
-  return written.test(text) && writeWallClock(readWallClock(text)) === text
+  return written.test(text) && formatWallClock(parseWallClock(text)) === text
 }
 
 /**
@@ -19,7 +19,7 @@ export function isWallClock(text: string): boolean {
  *
  * @throws RangeError for anything else
  */
-export function readWallClock(text: string): WallMinutes {
+export function parseWallClock(text: string): WallMinutes {
   const match = written.exec(text)
   if (!match) throw new RangeError(`"${text}" is no date and time such as 2026-06-12T08:00`)
   const [year, month, day, hour, minute] = match.slice(1).map(Number) as [number, number, number, number, number]
@@ -27,18 +27,18 @@ export function readWallClock(text: string): WallMinutes {
 }
 
 /** Writes "2026-06-12T08:00"; parts of a minute are left out, but not a whole one to rounding. */
-export function writeWallClock(at: WallMinutes): string {
+export function formatWallClock(at: WallMinutes): string {
   return new Date(Math.floor(at + 1e-6) * 60_000).toISOString().slice(0, 16)
 }
 
 /** The date alone: "2026-06-12". */
 export function dateOf(at: WallMinutes): string {
-  return writeWallClock(at).slice(0, 10)
+  return formatWallClock(at).slice(0, 10)
 }
 
 /** The time of day alone: "08:00". */
 export function timeOf(at: WallMinutes): string {
-  return writeWallClock(at).slice(11)
+  return formatWallClock(at).slice(11)
 }
 
 /** Hours after midnight as a time of day: 8.5 is "08:30". */
@@ -48,7 +48,7 @@ export function timeOfHours(hours: number): string {
 
 /** "08:30" as hours after midnight. */
 export function hoursOfTime(time: string): number {
-  return readWallClock(`1970-01-01T${time}`) / 60
+  return parseWallClock(`1970-01-01T${time}`) / 60
 }
 
 /** Midnight at which a day begins. */

@@ -1,5 +1,6 @@
-import geodesic from 'geographiclib-geodesic'
+import { nth, numberAt } from '../validation'
 import type { RoadPoint } from './schema'
+import geodesic from 'geographiclib-geodesic'
 
 const wgs84 = geodesic.Geodesic.WGS84
 const onlyDistance = geodesic.Geodesic.DISTANCE
@@ -46,9 +47,9 @@ export function stepM(latA: number, lonA: number, latB: number, lonB: number): n
 export function kmAlong(points: readonly RoadPoint[]): Float64Array {
   const km = new Float64Array(points.length)
   for (let i = 1; i < points.length; i++) {
-    const [latA, lonA] = points[i - 1]!
-    const [latB, lonB] = points[i]!
-    km[i] = km[i - 1]! + stepM(latA, lonA, latB, lonB) / 1000
+    const [latA, lonA] = nth(points, i - 1)
+    const [latB, lonB] = nth(points, i)
+    km[i] = numberAt(km, i - 1) + stepM(latA, lonA, latB, lonB) / 1000
   }
   return km
 }

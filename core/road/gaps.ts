@@ -1,3 +1,4 @@
+import { nth } from '../validation'
 /** A stretch between two places where a supply class can be had. */
 export interface Gap {
   readonly fromKm: number
@@ -17,7 +18,7 @@ const atEndKm = 0.001
 export function gapsBetween(offeredAtKm: readonly number[], lengthKm: number): Gap[] {
   const inside = offeredAtKm.filter((km) => km > atEndKm && km < lengthKm - atEndKm)
   const edges = [0, ...[...new Set(inside)].sort((a, b) => a - b), lengthKm]
-  return edges.slice(1).map((toKm, i) => ({ fromKm: edges[i]!, toKm, km: toKm - edges[i]! }))
+  return edges.slice(1).map((toKm, i) => ({ fromKm: nth(edges, i), toKm, km: toKm - nth(edges, i) }))
 }
 
 /** The places that part the road into legs: start, each distinct stop, end. */
@@ -29,7 +30,7 @@ export function legEdges(stopsAtKm: readonly number[], lengthKm: number): number
 export function legsOfGap(gap: Gap, edges: readonly number[]): number[] {
   const legs: number[] = []
   for (let leg = 0; leg + 1 < edges.length; leg++) {
-    if (edges[leg]! >= gap.fromKm && edges[leg + 1]! <= gap.toKm) legs.push(leg)
+    if (nth(edges, leg) >= gap.fromKm && nth(edges, leg + 1) <= gap.toKm) legs.push(leg)
   }
   return legs
 }

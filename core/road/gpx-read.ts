@@ -1,7 +1,6 @@
+import { Fault, cutTo } from '../validation'
+import { parseGpxXml, type RawPoint } from './gpx-xml'
 import { mostPoints, type RoadPoint } from './schema'
-import { Fault } from '../fault'
-import { takeApart, type WrittenPoint } from './gpx-xml'
-import { cutTo } from '../text'
 
 /** A named point of a GPX file that is not part of the line. */
 export interface Waypoint {
@@ -44,7 +43,7 @@ export function readGpx(text: string): GpxRoad {
     const size = Math.round(text.length / 1024 / 1024)
     throw new Fault('the file', `${size} MB`, 'a GPX file of 48 MB at most; thin the track or cut it in two')
   }
-  const gpx = takeApart(text)
+  const gpx = parseGpxXml(text)
   const tracks = gpx.tracks.flatMap(({ name, pieces }, t) =>
     pieces.map((points, s) => ({ where: `track ${t + 1}, segment ${s + 1}`, name: short(name), points })),
   )
@@ -96,7 +95,7 @@ function timeOf(text: string | undefined): string | null {
 }
 
 /** @param where says which point it is; asked for only when there is something to say, for points are many */
-function readPoint({ lat, lon, ele }: WrittenPoint, where: () => string): RoadPoint {
+function readPoint({ lat, lon, ele }: RawPoint, where: () => string): RoadPoint {
   return [readNumber(lat, where, 'latitude', 90), readNumber(lon, where, 'longitude', 180), readElevation(ele, where)]
 }
 
@@ -125,7 +124,7 @@ function warningsFor(points: readonly RoadPoint[], unusedRoutes: number): string
   const missing = points.filter((point) => point[2] === null).length
   const warnings: string[] = []
   if (missing === points.length) {
-    warnings.push('The file has no elevation, so climbs are unknown and walking is reckoned on the level.')
+    warnings.push('The file has no elevation, so climbs are unknown and walking is worked out on the level.')
   } else if (missing > 0) {
     warnings.push(`${missing} of ${points.length} points have no elevation; it was filled in from their neighbours.`)
   }

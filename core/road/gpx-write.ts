@@ -1,6 +1,7 @@
-import { XMLBuilder } from 'fast-xml-parser'
-import { positionAt, type Survey } from './survey'
+import { numberAt } from '../validation'
 import type { Road } from './schema'
+import { positionAt, type Survey } from './survey'
+import Builder from 'fast-xml-builder'
 
 interface NamedPlace {
   readonly name: string
@@ -10,7 +11,7 @@ interface NamedPlace {
   readonly symbol: string
 }
 
-const builder = new XMLBuilder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true })
+const builder = new Builder({ ignoreAttributes: false, attributeNamePrefix: '@', format: true })
 
 /** Nine decimals of a degree are a tenth of a millimetre: enough to read the same road back. */
 const degrees = (value: number) => String(Number(value.toFixed(9)))
@@ -44,7 +45,7 @@ export function writeGpx(
             '@lat': degrees(lat),
             '@lon': degrees(lon),
             ...(eleM === null ? {} : { ele: String(eleM) }),
-            ...(timeAt ? { time: timeAt(survey.km[i]!) } : {}),
+            ...(timeAt ? { time: timeAt(numberAt(survey.km, i)) } : {}),
           })),
         },
       },

@@ -1,8 +1,8 @@
+import { defined, Fault } from '../validation'
 import { SaxesParser, type SaxesTagPlain } from 'saxes'
-import { Fault } from '../fault'
 
 /** A point as it is written in a file, nothing of it read yet. */
-export interface WrittenPoint {
+export interface RawPoint {
   readonly lat: string | undefined
   readonly lon: string | undefined
   ele: string
@@ -11,18 +11,18 @@ export interface WrittenPoint {
 }
 
 /** A track or a route: its name and its pieces, of which a route has one. */
-export interface WrittenLine {
+export interface RawLine {
   name: string
-  readonly pieces: WrittenPoint[][]
+  readonly pieces: RawPoint[][]
 }
 
 /** What of a GPX document matters here, in the order of the document. */
-export interface WrittenGpx {
+export interface RawGpx {
   /** The name the metadata give. */
   name: string
-  readonly tracks: WrittenLine[]
-  readonly routes: WrittenLine[]
-  readonly waypoints: WrittenPoint[]
+  readonly tracks: RawLine[]
+  readonly routes: RawLine[]
+  readonly waypoints: RawPoint[]
 }
 
 /** A place in the document where something of interest stands. */
@@ -40,8 +40,8 @@ const within = (places: Readonly<Record<string, Place>>): ReadonlyMap<string, Pl
  * @throws Fault with line and column where it is not XML, or saying that it is not GPX
  * Source: GPX 1.1 schema documentation (topografix), element names.
  */
-export function takeApart(text: string): WrittenGpx {
-  const gpx: WrittenGpx = { name: '', tracks: [], routes: [], waypoints: [] }
+export function parseGpxXml(text: string): RawGpx {
+  const gpx: RawGpx = { name: '', tracks: [], routes: [], waypoints: [] }
   const root = within({ gpx: { inside: placesOf(gpx) } })
   /** The places one is in; nothing of interest where undefined. */
   const way: (Place | undefined)[] = []
@@ -74,9 +74,9 @@ export function takeApart(text: string): WrittenGpx {
 }
 
 /** What is done with each element that counts. */
-function placesOf(gpx: WrittenGpx): ReadonlyMap<string, Place> {
-  let point: WrittenPoint
-  const placeOfPoint = (list: () => WrittenPoint[]): Place => ({
+function placesOf(gpx: RawGpx): ReadonlyMap<string, Place> {
+  let point: RawPoint
+  const placeOfPoint = (list: () => RawPoint[]): Place => ({
     opened({ attributes: { lat, lon } }) {
       point = { lat, lon, ele: '', time: '', name: '' }
       list().push(point)
@@ -87,15 +87,15 @@ function placesOf(gpx: WrittenGpx): ReadonlyMap<string, Place> {
       name: { closed: (content) => (point.name = content) },
     }),
   })
-  const lastPiece = (lines: readonly WrittenLine[]) => () => lines.at(-1)!.pieces.at(-1)!
+  const lastPiece = (lines: readonly RawLine[]) => () => defined(defined(lines.at(-1)).pieces.at(-1))
   return within({
     metadata: { inside: within({ name: { closed: (content) => (gpx.name = content) } }) },
     trk: {
       opened: () => gpx.tracks.push({ name: '', pieces: [] }),
       inside: within({
-        name: { closed: (content) => (gpx.tracks.at(-1)!.name = content) },
+        name: { closed: (content) => (defined(gpx.tracks.at(-1)).name = content) },
         trkseg: {
-          opened: () => gpx.tracks.at(-1)!.pieces.push([]),
+          opened: () => defined(gpx.tracks.at(-1)).pieces.push([]),
           inside: within({ trkpt: placeOfPoint(lastPiece(gpx.tracks)) }),
         },
       }),
@@ -103,7 +103,7 @@ function placesOf(gpx: WrittenGpx): ReadonlyMap<string, Place> {
     rte: {
       opened: () => gpx.routes.push({ name: '', pieces: [[]] }),
       inside: within({
-        name: { closed: (content) => (gpx.routes.at(-1)!.name = content) },
+        name: { closed: (content) => (defined(gpx.routes.at(-1)).name = content) },
         rtept: placeOfPoint(lastPiece(gpx.routes)),
       }),
     },

@@ -1,5 +1,5 @@
 export * from './schema'
-export * from './mosaic'
+export * from './segments'
 export * from './distance'
 export * from './elevation'
 export * from './survey'

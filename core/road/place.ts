@@ -1,9 +1,10 @@
+import { nth, numberAt } from '../validation'
 import { geodesicM } from './distance'
 import type { RoadPoint } from './schema'
 import type { Survey } from './survey'
 
 /** Where a position lies on the road: how far along, and how far off it. */
-export interface Placed {
+export interface RoadPosition {
   readonly roadKm: number
   readonly offRoadM: number
 }
@@ -28,7 +29,7 @@ const kmPerDegree = 111.32
  * searched on a plane with the position at its origin; the distance off the
  * road is then geodesic. Where the line passes twice, the nearer pass wins.
  */
-export function placeOnRoad(points: readonly RoadPoint[], survey: Survey, lat: number, lon: number): Placed {
+export function placeOnRoad(points: readonly RoadPoint[], survey: Survey, lat: number, lon: number): RoadPosition {
   let nearest: Foot = { roadKm: 0, lat, lon, awayKm: Infinity }
   eachFoot(points, survey, lat, lon, (foot) => {
     if (foot.awayKm < nearest.awayKm) nearest = foot
@@ -40,7 +41,7 @@ export function placeOnRoad(points: readonly RoadPoint[], survey: Survey, lat: n
  * Every time the line passes a position about as near as it ever does, in the
  * order of the road: a shop at a crossing is met twice.
  */
-export function passesOnRoad(points: readonly RoadPoint[], survey: Survey, lat: number, lon: number): Placed[] {
+export function passesOnRoad(points: readonly RoadPoint[], survey: Survey, lat: number, lon: number): RoadPosition[] {
   const { offRoadM } = placeOnRoad(points, survey, lat, lon)
   // The plane and the geodesic differ by a few metres in a kilometre.
   const limitKm = (offRoadM * 1.01 + asNearM) / 1000
@@ -58,7 +59,7 @@ export function passesOnRoad(points: readonly RoadPoint[], survey: Survey, lat: 
   return passes.map((foot) => placed(foot, lat, lon))
 }
 
-function placed(foot: Foot, lat: number, lon: number): Placed {
+function placed(foot: Foot, lat: number, lon: number): RoadPosition {
   return { roadKm: foot.roadKm, offRoadM: geodesicM(lat, lon, foot.lat, foot.lon) }
 }
 
@@ -71,9 +72,10 @@ function eachFoot(
   show: (foot: Foot) => void,
 ): void {
   const east = kmPerDegree * Math.cos((lat * Math.PI) / 180)
-  let [ax, ay] = [0, 0]
+  let ax = 0
+  let ay = 0
   for (let i = 0; i < points.length; i++) {
-    const [pointLat, pointLon] = points[i]!
+    const [pointLat, pointLon] = nth(points, i)
     const turn = ((((pointLon - lon + 540) % 360) + 360) % 360) - 180
     const bx = turn * east
     const by = (pointLat - lat) * kmPerDegree
@@ -83,9 +85,9 @@ function eachFoot(
       const part = length2 > 0 ? Math.min(Math.max(-(ax * dx + ay * dy) / length2, 0), 1) : 0
       const [x, y] = [ax + part * dx, ay + part * dy]
       show({
-        roadKm: survey.km[i - 1]! + part * (survey.km[i]! - survey.km[i - 1]!),
+        roadKm: numberAt(survey.km, i - 1) + part * (numberAt(survey.km, i) - numberAt(survey.km, i - 1)),
         lat: lat + y / kmPerDegree,
-        lon: east > 0 ? lon + x / east : lon,
+        lon: lon + x / east,
         awayKm: Math.hypot(x, y),
       })
     }

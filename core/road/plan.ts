@@ -1,8 +1,9 @@
+import { nth, numberAt } from '../validation'
 import type { RoadPoint } from './schema'
 import { valueAt, type Survey } from './survey'
 
 /** The road as seen from above, in km east and north of its middle. */
-export interface Plan {
+export interface PlanProjection {
   /** Where along the road each point of the drawing lies. */
   readonly km: Float64Array
   readonly eastKm: Float64Array
@@ -33,36 +34,30 @@ function onSphere(lat: number, lon: number): Vector {
  * Working Manual", USGS Professional Paper 1395 (1987), equations 22-4, 22-5
  * and 25-2 to 25-4, on a sphere.
  */
-export function planOf(points: readonly RoadPoint[], survey: Survey): Plan {
+export function projectPlan(points: readonly RoadPoint[], survey: Survey): PlanProjection {
   const step = Math.max(1, Math.ceil(points.length / mostDrawn))
   const kept = points.map((_, i) => i).filter((i) => i % step === 0 || i === points.length - 1)
-  const { phi: phi1, lambda: lambda0 } = middleOf(kept.map((i) => onSphere(points[i]![0], points[i]![1])))
+  const { phi: phi1, lambda: lambda0 } = middleOf(kept.map((i) => onSphere(nth(points, i)[0], nth(points, i)[1])))
   const eastKm = new Float64Array(kept.length)
   const northKm = new Float64Array(kept.length)
   kept.forEach((i, drawn) => {
-    const phi = radians(points[i]![0])
-    const turn = radians(points[i]![1]) - lambda0
+    const phi = radians(nth(points, i)[0])
+    const turn = radians(nth(points, i)[1]) - lambda0
     const cosine = Math.sin(phi1) * Math.sin(phi) + Math.cos(phi1) * Math.cos(phi) * Math.cos(turn)
     const c = Math.acos(Math.min(1, Math.max(-1, cosine)))
     const scale = earthKm * (c < 1e-9 ? 1 : c / Math.sin(c))
     eastKm[drawn] = scale * Math.cos(phi) * Math.sin(turn)
     northKm[drawn] = scale * (Math.cos(phi1) * Math.sin(phi) - Math.sin(phi1) * Math.cos(phi) * Math.cos(turn))
   })
-  return { km: Float64Array.from(kept, (i) => survey.km[i]!), eastKm, northKm }
+  return { km: Float64Array.from(kept, (i) => numberAt(survey.km, i)), eastKm, northKm }
 }
 
 /** Where a place of the road lies on the plan. */
-export function onPlan(plan: Plan, atKm: number): { eastKm: number; northKm: number } {
+export function onPlan(plan: PlanProjection, atKm: number): { eastKm: number; northKm: number } {
   return { eastKm: valueAt(plan.km, plan.eastKm, atKm), northKm: valueAt(plan.km, plan.northKm, atKm) }
 }
 
 function middleOf(vectors: readonly Vector[]): { phi: number; lambda: number } {
   const [x, y, z] = vectors.reduce<Vector>((sum, v) => [sum[0] + v[0], sum[1] + v[1], sum[2] + v[2]], [0, 0, 0])
   return { phi: Math.atan2(z, Math.hypot(x, y)), lambda: Math.atan2(y, x) }
-}
-
-/** A round number of km for a scale bar of at most so many: 1, 2 or 5 times a power of ten. */
-export function scaleBarKm(mostKm: number): number {
-  const power = 10 ** Math.floor(Math.log10(mostKm))
-  return [5, 2].map((times) => times * power).find((km) => km <= mostKm) ?? power
 }

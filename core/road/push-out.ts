@@ -1,5 +1,6 @@
-import { levelHours, walkingAlong, type WalkingMethod } from './walking'
+import { nth, defined, numberAt } from '../validation'
 import { valueAt, type Survey } from './survey'
+import { levelHours, walkingAlong, type WalkingMethod } from './walking'
 
 /** A place where a failure can be settled, or the ride left. */
 export interface Help {
@@ -35,7 +36,7 @@ export function walkGrid(survey: Survey, places: readonly number[], method: Walk
 }
 
 /** The walk from every node of a grid. */
-export interface Way {
+export interface PushOutPath {
   /** Hours from each grid node to the nearest help, pushing the bike. */
   readonly hours: Float64Array
   /** Which of the helps that is; −1 where none can be reached. */
@@ -43,9 +44,9 @@ export interface Way {
 }
 
 /** The walk to the nearest help, and what it is when one only goes on, or only back. */
-export interface PushOut extends Way {
-  readonly ahead: Way
-  readonly back: Way
+export interface PushOut extends PushOutPath {
+  readonly ahead: PushOutPath
+  readonly back: PushOutPath
 }
 
 /**
@@ -58,23 +59,24 @@ export interface PushOut extends Way {
  */
 export function pushOut(grid: WalkGrid, helps: readonly Help[], pushFactor: number): PushOut {
   const last = grid.km.length - 1
-  const met = (step: 1 | -1) => helps.map((_, i) => i).sort((a, b) => step * (helps[a]!.roadKm - helps[b]!.roadKm))
+  const met = (step: 1 | -1) =>
+    helps.map((_, i) => i).sort((a, b) => step * (nth(helps, a).roadKm - nth(helps, b).roadKm))
   // In hours of plain walking, so that the whole may be scaled at the end.
   const offH = helps.map((help) => levelHours(help.offRoadM / 1000, grid.method) + help.extraH / pushFactor)
 
   /** Walks the grid from one end, carrying along the cheapest place passed so far. */
-  function sweep(along: readonly number[], from: number, step: 1 | -1, walked: Float64Array): Way {
+  function sweep(along: readonly number[], from: number, step: 1 | -1, walked: Float64Array): PushOutPath {
     const way = emptyWay(grid)
     let best = Infinity
     let which = -1
     let next = 0
     for (let node = from; node >= 0 && node <= last; node += step) {
-      while (next < along.length && (grid.km[node]! - helps[along[next]!]!.roadKm) * step >= 0) {
-        const help = along[next++]!
-        const value = offH[help]! - step * valueAt(grid.km, walked, helps[help]!.roadKm)
+      while (next < along.length && (numberAt(grid.km, node) - defined(helps[nth(along, next)]).roadKm) * step >= 0) {
+        const help = nth(along, next++)
+        const value = nth(offH, help) - step * valueAt(grid.km, walked, nth(helps, help).roadKm)
         if (value < best) [best, which] = [value, help]
       }
-      way.hours[node] = (best + step * walked[node]!) * pushFactor
+      way.hours[node] = (best + step * numberAt(walked, node)) * pushFactor
       way.to[node] = which
     }
     return way
@@ -83,14 +85,14 @@ export function pushOut(grid: WalkGrid, helps: readonly Help[], pushFactor: numb
   const ahead = sweep(met(-1), last, -1, grid.aheadH)
   const nearest = emptyWay(grid)
   for (let node = 0; node <= last; node++) {
-    const better = back.hours[node]! <= ahead.hours[node]! ? back : ahead
-    nearest.hours[node] = better.hours[node]!
-    nearest.to[node] = better.to[node]!
+    const better = numberAt(back.hours, node) <= numberAt(ahead.hours, node) ? back : ahead
+    nearest.hours[node] = numberAt(better.hours, node)
+    nearest.to[node] = nth(better.to, node)
   }
   return { ...nearest, ahead, back }
 }
 
-function emptyWay(grid: WalkGrid): Way {
+function emptyWay(grid: WalkGrid): PushOutPath {
   const n = grid.km.length
   return { hours: new Float64Array(n).fill(Infinity), to: new Int32Array(n).fill(-1) }
 }

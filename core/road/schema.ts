@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, text } from '../text'
+import { idSchema, text } from '../validation'
 
 export const latitude = z.number().min(-90).max(90)
 export const longitude = z.number().min(-180).max(180)
@@ -17,6 +17,9 @@ export const traffics = ['busy', 'quiet', 'empty'] as const
 export const trafficSchema = z.enum(traffics)
 export type Traffic = z.infer<typeof trafficSchema>
 
+/** How many more or fewer come by than on a quiet road. Planning values. */
+export const passersBy: Record<Traffic, number> = { busy: 2, quiet: 1, empty: 0.25 }
+
 /** What may be said of a part of the road. */
 const traits = {
   surface: surfaceSchema,
@@ -29,7 +32,13 @@ const traits = {
 export type StretchTraits = z.infer<z.ZodObject<typeof traits>>
 
 /** What the road counts as where nobody has said anything. */
-export const plainRoad: StretchTraits = { surface: 'gravel', thorns: false, wet: false, signal: true, traffic: 'quiet' }
+export const defaultTraits: StretchTraits = {
+  surface: 'gravel',
+  thorns: false,
+  wet: false,
+  signal: true,
+  traffic: 'quiet',
+}
 
 /** A part of the road with one character. */
 export const stretchSchema = z

@@ -1,3 +1,4 @@
+import { numberAt } from '../validation'
 import { KM_PER_MILE, METRES_PER_FOOT } from '../units'
 import type { Survey } from './survey'
 
@@ -48,18 +49,18 @@ export function walkingAlong(survey: Survey, method: WalkingMethod): { ahead: Fl
   const ahead = new Float64Array(n)
   const back = new Float64Array(n)
   for (let i = 1; i < n; i++) {
-    const km = survey.km[i]! - survey.km[i - 1]!
+    const km = numberAt(survey.km, i) - numberAt(survey.km, i - 1)
     if (method === 'naismith') {
-      ahead[i] = ahead[i - 1]! + naismithHours(km, survey.upM[i]! - survey.upM[i - 1]!)
-      back[i] = back[i - 1]! + naismithHours(km, survey.downM[i]! - survey.downM[i - 1]!)
+      ahead[i] = numberAt(ahead, i - 1) + naismithHours(km, numberAt(survey.upM, i) - numberAt(survey.upM, i - 1))
+      back[i] = numberAt(back, i - 1) + naismithHours(km, numberAt(survey.downM, i) - numberAt(survey.downM, i - 1))
     } else if (km > 0) {
-      const rise = survey.eleM ? (survey.eleM[i]! - survey.eleM[i - 1]!) / 1000 / km : 0
+      const rise = survey.eleM ? (numberAt(survey.eleM, i) - numberAt(survey.eleM, i - 1)) / 1000 / km : 0
       const slope = Math.min(Math.max(rise, -steepest), steepest)
-      ahead[i] = ahead[i - 1]! + km / toblerKmPerHour(slope)
-      back[i] = back[i - 1]! + km / toblerKmPerHour(-slope)
+      ahead[i] = numberAt(ahead, i - 1) + km / toblerKmPerHour(slope)
+      back[i] = numberAt(back, i - 1) + km / toblerKmPerHour(-slope)
     } else {
-      ahead[i] = ahead[i - 1]!
-      back[i] = back[i - 1]!
+      ahead[i] = numberAt(ahead, i - 1)
+      back[i] = numberAt(back, i - 1)
     }
   }
   return { ahead, back }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema, nameSchema, text } from '../text'
+import { idSchema, nameSchema, text } from '../validation'
 import type { Service } from './service'
 
 /** What one asks over a shop's counter. */
@@ -60,23 +60,5 @@ export function afterAsking(
     case 'will not say':
     case 'shut':
       return service
-  }
-}
-
-/** An answer as one would tell it. */
-export function answerInWords(answer: CounterAnswer): string {
-  switch (answer.answer) {
-    case 'has':
-      return 'They have it.'
-    case 'orders':
-      return `They would order it; ${answer.days} days.`
-    case 'has not':
-      return 'They have not got it.'
-    case 'will not say':
-      return `They will not say: ${answer.because}.`
-    case 'shut':
-      return answer.opens === null
-        ? 'Nobody answers.'
-        : `Nobody answers; they open ${answer.opens.replace('T', ' at ')}.`
   }
 }

@@ -1,7 +1,11 @@
 import { z } from 'zod'
+import { measureNames } from '../bench'
 
 /** What tells one class of a family from another: nothing, or a size. */
 export const variantKinds = ['none', 'bead', 'speeds', 'shape', 'length', 'kind'] as const
+
+/** What decides whether a piece serves where a bike needs one of its family: the size alone, or also what is measured. */
+export const fitRules = ['size', 'tube', 'tyre', 'spoke', 'brake cable', 'shift cable', 'valve stem'] as const
 
 /** A kind of part that comes in sizes: tubes by bead diameter, quick links by number of sprockets. */
 export const supplyFamilySchema = z.object({
@@ -13,6 +17,9 @@ export const supplyFamilySchema = z.object({
   /** The same for sizes not named above. */
   otherwise: z.number().min(0).max(1).default(1),
   unit: z.string().default('piece'),
+  fitBy: z.enum(fitRules).default('size'),
+  /** What is worth measuring on a piece of it. */
+  measures: z.array(z.enum(measureNames)).default([]),
   /** Whether it may be sent in a parcel: compressed gas and people may not. */
   goesByPost: z.boolean().default(true),
 })
@@ -61,23 +68,4 @@ function classNamed(id: string, families: readonly SupplyFamily[]): SupplyClass 
     }
   }
   return undefined
-}
-
-/** A class in words: "tube, 622", "quick link, 12-speed". */
-export function classInWords(id: string, families: readonly SupplyFamily[]): string {
-  const found = readClass(id, families)
-  if (!found) return id
-  const { family, variant } = found
-  switch (family.variant) {
-    case 'none':
-      return family.name
-    case 'speeds':
-      return `${family.name}, ${variant}-speed`
-    case 'length':
-      return `${family.name}, ${variant} mm`
-    case 'shape':
-      return `${family.name}, shape ${variant.toUpperCase()}`
-    default:
-      return `${family.name}, ${variant}`
-  }
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { cutTo, idSchema, nameSchema, text } from '../text'
+import { cutTo, idSchema, nameSchema, text } from '../validation'
 import { readClass, type SupplyFamily } from './family'
 
 /** What a kind of place usually stocks: the chance for each family of parts. */
@@ -8,6 +8,10 @@ export const serviceKindSchema = z.object({
   name: z.string(),
   /** Whether a broken bicycle can be settled there, one way or another. */
   mends: z.boolean(),
+  /** The name where there is little room; soft hyphens say where it may be broken. */
+  shortName: z.string().optional(),
+  /** Whether it keeps a parcel until it is called for. */
+  takesParcels: z.boolean().default(false),
   stocks: z.record(z.string(), z.number().min(0).max(1)),
 })
 export type ServiceKind = z.infer<typeof serviceKindSchema>
@@ -17,7 +21,7 @@ export const knownFroms = ['asked', 'visited', 'map', 'hearsay'] as const
 export type KnownFrom = (typeof knownFroms)[number]
 
 /** Chance that a place is there and as it is said to be. Planning values. */
-export const sureness: Record<KnownFrom, number> = { asked: 1, visited: 0.98, map: 0.95, hearsay: 0.6 }
+export const confidence: Record<KnownFrom, number> = { asked: 1, visited: 0.98, map: 0.95, hearsay: 0.6 }
 
 /** Chance that a parcel lies there when one comes for it. Planning value. */
 export const parcelArrives = 0.95
@@ -75,7 +79,7 @@ export function stockChance(
   const supply = readClass(classId, families)
   if (!kind || !supply) return 0
   const usual = kind.stocks[supply.family.id] ?? 0
-  return sureness[service.knownFrom] * usual * (supply.family.commonness[supply.variant] ?? supply.family.otherwise)
+  return confidence[service.knownFrom] * usual * (supply.family.commonness[supply.variant] ?? supply.family.otherwise)
 }
 
 /** Whether a broken bike can be settled at a stop, or the ride left from it. */

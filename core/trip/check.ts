@@ -1,6 +1,6 @@
-import { Fault, Faults } from '../fault'
 import type { Reference } from '../reference'
 import { readClass } from '../supply'
+import { Fault, Faults } from '../validation'
 import type { Trip } from './schema'
 
 /** A stop may lie this far past the measured end: rounding, not a mistake. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { usualHandN } from '../fit'
+import { defaultHandN } from '../fit'
 import { walkingMethods } from '../road'
 
 /** The settings a school of thought differs in. Every default is a planning value. */
@@ -24,6 +24,7 @@ export const dialsSchema = z.object({
   /** Hours until a lift comes, where one may be called; null where not. */
   liftWaitH: z.number().min(0).max(500).nullable().default(null),
   /** The most a hand of the crew gives at the end of a lever, N. */
-  handMostN: z.number().min(50).max(1500).default(usualHandN),
+  handMostN: z.number().min(50).max(1500).default(defaultHandN),
 })
 export type Dials = z.infer<typeof dialsSchema>
+export const dialNames = Object.keys(dialsSchema.shape) as (keyof Dials)[]

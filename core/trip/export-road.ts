@@ -1,11 +1,11 @@
 import type { Reference } from '../reference'
-import { Timetable, writeWallClock } from '../ride'
+import { Timetable, formatWallClock } from '../ride'
 import { writeGpx, type Survey } from '../road'
 import type { Stop } from '../supply'
 import type { Trip } from './schema'
 
 /** What a place is, in plain words: "bike shop, food, train". */
-export function symbolOf(stop: Stop, reference: Pick<Reference, 'services'>): string {
+export function gpxSymbolOf(stop: Stop, reference: Pick<Reference, 'services'>): string {
   const names = stop.services.flatMap(({ kind }) => reference.services.find(({ id }) => id === kind)?.name ?? [])
   return [...names, ...(stop.exit ? [stop.exit] : [])].join(', ') || 'place'
 }
@@ -14,7 +14,7 @@ export function symbolOf(stop: Stop, reference: Pick<Reference, 'services'>): st
  * A trip's road as GPX, its stops as waypoints; with the ride's times at every
  * point where they are wanted and known.
  */
-export function gpxOf(
+export function exportGpx(
   trip: Pick<Trip, 'road' | 'ride' | 'stops'>,
   survey: Survey,
   reference: Pick<Reference, 'services'>,
@@ -24,10 +24,10 @@ export function gpxOf(
     name: stop.name,
     roadKm: stop.roadKm,
     about: stop.note,
-    symbol: symbolOf(stop, reference),
+    symbol: gpxSymbolOf(stop, reference),
   }))
   if (!withTimes || trip.ride.start === null) return writeGpx(trip.road, survey, places)
   const timetable = new Timetable(survey, trip.road, trip.ride)
-  const universal = (roadKm: number) => `${writeWallClock(timetable.clockAt(roadKm) - trip.ride.utcOffsetH * 60)}:00Z`
+  const universal = (roadKm: number) => `${formatWallClock(timetable.clockAt(roadKm) - trip.ride.utcOffsetH * 60)}:00Z`
   return writeGpx(trip.road, survey, places, universal)
 }

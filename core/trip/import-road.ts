@@ -1,6 +1,6 @@
-import { Fault } from '../fault'
 import { passesOnRoad, type GpxRoad, type Survey } from '../road'
 import { newStop, type Stop } from '../supply'
+import { Fault } from '../validation'
 import type { Trip } from './schema'
 
 /** What becomes of a trip when its road is replaced. */
@@ -24,7 +24,7 @@ const farthestM = 20_000
  * @param newId gives a fresh id for each new stop
  * @throws Fault when the new road has no length
  */
-export function withRoad(
+export function replaceRoad(
   trip: Pick<Trip, 'road' | 'stops'>,
   gpx: GpxRoad,
   survey: Survey,
@@ -38,7 +38,7 @@ export function withRoad(
   const added = waypointStops(gpx, survey, kept, newId)
   return {
     road: { name: gpx.name || trip.road.name, points: gpx.points, stretches },
-    stops: inOrder([...kept, ...added]),
+    stops: sortedByKm([...kept, ...added]),
     leftOut: [
       ...trip.stops.filter((stop) => !fits(stop.roadKm)).map((stop) => stop.name),
       ...trip.road.stretches.filter((stretch) => !fits(stretch.toKm)).map(({ fromKm, toKm }) => `km ${fromKm}–${toKm}`),
@@ -64,15 +64,15 @@ export function waypointStops(
     return passes.map(({ roadKm, offRoadM }, pass) => {
       // To 10 m, but never past the end.
       const rounded = Math.min(Math.round(roadKm * 100) / 100, survey.lengthKm)
-      return newStop(newId(), pass === 0 ? name : `${name}, ${timeInWords(pass)} time`, rounded, Math.round(offRoadM))
+      return newStop(newId(), pass === 0 ? name : `${name}, ${ordinal(pass)} time`, rounded, Math.round(offRoadM))
     })
   })
 }
 
 /** "second", "third", and then in figures. */
-const timeInWords = (pass: number) => ['first', 'second', 'third'][pass] ?? `${pass + 1}th`
+const ordinal = (pass: number) => ['first', 'second', 'third'][pass] ?? `${pass + 1}th`
 
 /** Stops as one meets them. */
-export function inOrder(stops: readonly Stop[]): Stop[] {
+export function sortedByKm(stops: readonly Stop[]): Stop[] {
   return [...stops].sort((a, b) => a.roadKm - b.roadKm)
 }

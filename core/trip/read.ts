@@ -1,9 +1,9 @@
-import { checkAgainst, Fault, Faults } from '../fault'
+import { checkAgainst, Fault, Faults, numberAt } from '../validation'
 import type { Reference } from '../reference'
 import { kmAlong } from '../road'
 import { checkReferences } from './check'
-import { tripFrom1 } from './from-1'
-import { tripFrom2 } from './from-2'
+import { tripFrom1 } from './migration-1'
+import { tripFrom2 } from './migration-2'
 import { tripFormat, tripSchema, type Trip } from './schema'
 
 type Document = Record<string, unknown>
@@ -30,7 +30,12 @@ export function migrate(input: unknown, reference: Reference, steps = migrations
   }
   let document = input as Document
   const match = /^rag-tin\.trip\/(\d+)$/.exec(String(document.format))
-  if (!match) throw new Fault('format', JSON.stringify(document.format) ?? 'nothing', `"${tripFormat}"`)
+  if (!match)
+    throw new Fault(
+      'format',
+      document.format === undefined ? 'nothing' : JSON.stringify(document.format),
+      `"${tripFormat}"`,
+    )
   let version = Number(match[1])
   if (version > target) {
     throw new Fault(
@@ -55,7 +60,7 @@ export function migrate(input: unknown, reference: Reference, steps = migrations
 export function readTrip(input: unknown, reference: Reference): Trip {
   const trip = checkAgainst(tripSchema, migrate(input, reference))
   const km = kmAlong(trip.road.points)
-  checkReferences(trip, km.length > 0 ? km[km.length - 1]! : 0, reference)
+  checkReferences(trip, km.length > 0 ? numberAt(km, km.length - 1) : 0, reference)
   return trip
 }
 

@@ -1,21 +1,22 @@
+import { numberAt } from '../validation'
 import { kmAlong, positionAt, surveyRoad, valueAt, type GpxRoad, type RoadPoint, type Survey } from '../road'
-import { inOrder, waypointStops } from './import-road'
+import { sortedByKm, waypointStops } from './import-road'
 import type { Trip } from './schema'
 
 /** A shorter stretch is a remnant of rounding. */
 const leastStretchKm = 1e-6
 
 /** The parts of a trip that hang on its line. */
-export type Along = Pick<Trip, 'road' | 'ride' | 'stops'>
+export type RoadParts = Pick<Trip, 'road' | 'ride' | 'stops'>
 
 /** A trip laid along another line, and what found no place on it. */
-export interface Reshaped extends Along {
+export interface Reshaped extends RoadParts {
   /** Stops, stretches and nights that were left out, by name. */
   readonly leftOut: string[]
 }
 
 /** The road ridden the other way, with everything along it. */
-export function reversed({ road, ride, stops }: Along, lengthKm: number): Along {
+export function reverseRoad({ road, ride, stops }: RoadParts, lengthKm: number): RoadParts {
   const mirrored = (km: number) => Math.max(0, lengthKm - km)
   return {
     road: {
@@ -26,7 +27,7 @@ export function reversed({ road, ride, stops }: Along, lengthKm: number): Along 
         .reverse(),
     },
     ride: { ...ride, nights: ride.nights.map((night) => ({ ...night, roadKm: mirrored(night.roadKm) })).reverse() },
-    stops: inOrder([...stops].reverse().map((stop) => ({ ...stop, roadKm: mirrored(stop.roadKm) }))),
+    stops: sortedByKm([...stops].reverse().map((stop) => ({ ...stop, roadKm: mirrored(stop.roadKm) }))),
   }
 }
 
@@ -37,12 +38,12 @@ export function reversed({ road, ride, stops }: Along, lengthKm: number): Along 
  * @param toKm beyond fromKm, at most the length of the road
  * @throws RangeError when nothing would be left
  */
-export function cut({ road, ride, stops }: Along, survey: Survey, fromKm: number, toKm: number): Reshaped {
+export function cutRoad({ road, ride, stops }: RoadParts, survey: Survey, fromKm: number, toKm: number): Reshaped {
   if (!(toKm > fromKm)) throw new RangeError(`nothing is left between km ${fromKm} and km ${toKm}`)
-  const inside = road.points.filter((_, i) => survey.km[i]! > fromKm && survey.km[i]! < toKm)
+  const inside = road.points.filter((_, i) => numberAt(survey.km, i) > fromKm && numberAt(survey.km, i) < toKm)
   const points = [pointAt(road.points, survey, fromKm), ...inside, pointAt(road.points, survey, toKm)]
   const measured = kmAlong(points)
-  const lengthKm = measured[measured.length - 1]!
+  const lengthKm = numberAt(measured, measured.length - 1)
   const shifted = (km: number) => Math.min(Math.max(km - fromKm, 0), lengthKm)
   const kept = <T extends { roadKm: number }>(places: readonly T[]) =>
     places
@@ -69,14 +70,14 @@ function pointAt(points: readonly RoadPoint[], survey: Survey, atKm: number): Ro
  * A second line put on the end of the road, with its waypoints as stops. What
  * lies between the two ends is taken as straight.
  */
-export function joined(along: Along, gpx: GpxRoad, newId: () => string): Reshaped {
+export function joinRoads(along: RoadParts, gpx: GpxRoad, newId: () => string): Reshaped {
   const points = [...along.road.points, ...gpx.points]
   const survey = surveyRoad(points)
   const added = waypointStops({ ...gpx, points }, survey, along.stops, newId)
   return {
     ...along,
     road: { ...along.road, name: along.road.name || gpx.name, points },
-    stops: inOrder([...along.stops, ...added]),
+    stops: sortedByKm([...along.stops, ...added]),
     leftOut: [],
   }
 }

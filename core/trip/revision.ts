@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { text } from '../text'
+import { text } from '../validation'
 import type { PartName } from './schema'
 
 /**

@@ -1,11 +1,11 @@
 import { z } from 'zod'
-import { text } from '../text'
-import { rideSchema } from '../ride'
 import { thingSchema } from '../bench'
 import { bikeSchema } from '../bike'
 import { riderSchema } from '../crew'
+import { rideSchema } from '../ride'
 import { emptyRoad, roadSchema } from '../road'
 import { stopSchema } from '../supply'
+import { text } from '../validation'
 import { forecastSchema } from '../weather'
 import { dialsSchema } from './dials'
 

@@ -9,7 +9,7 @@ import {
   NEWTON_PER_POUND_FORCE,
 } from './factors'
 import type { Quantity } from './measure'
-import { wordsForHours, type UnitSystem } from './words'
+import type { UnitSystem } from './system'
 
 /** A unit to show an amount in, and how much of the core's own unit it is. */
 export interface CustomaryUnit {
@@ -125,26 +125,4 @@ export type Amount = keyof typeof customary
 export function inUnit(value: number, { per, decimals, zero = 0 }: CustomaryUnit): number {
   // Never −0.
   return Number(((value - zero) / per).toFixed(decimals)) + 0
-}
-
-/** An amount as this person reads it: "2.14 bar", "31 psi", "3 min". */
-export function amountInWords(value: number, amount: Amount, system: UnitSystem): string {
-  if (amount === 'time') return wordsForHours(value)
-  const customaryUnit = customary[amount][system]
-  return `${inUnit(value, customaryUnit)} ${customaryUnit.unit}`.trim()
-}
-
-/** A range as this person reads it, at once: "4–6 N·m". */
-export function rangeInWords(least: number, most: number, amount: Amount, system: UnitSystem): string {
-  const upTo = amountInWords(most, amount, system)
-  return least === most ? upTo : `${inUnit(least, customary[amount][system])}–${upTo}`
-}
-
-/** How far an amount may be off, to two figures and no finer than the amount is shown: "± 31 psi"; empty for nothing. */
-export function spreadInWords(off: number, amount: Amount, system: UnitSystem): string {
-  // A difference has no zero of its own scale.
-  const unit = { ...customary[amount][system], zero: 0 }
-  const size = Number(inUnit(off, unit).toPrecision(2))
-  if (size === 0) return ''
-  return `± ${amount === 'time' ? wordsForHours(off) : `${size} ${unit.unit}`.trim()}`
 }

@@ -1,4 +1,4 @@
 export * from './factors'
 export * from './measure'
-export * from './words'
+export * from './system'
 export * from './customary'

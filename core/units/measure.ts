@@ -1,3 +1,4 @@
+import { nth } from '../validation'
 import {
   BAR_PER_PSI,
   FAHRENHEIT_ZERO_C,
@@ -80,6 +81,6 @@ export function readMeasure(text: string, quantity: Quantity, plainUnit: string)
           : `“${unit}” is not a unit of ${quantity}; use ${Object.keys(known).join(', ')}`,
     }
   }
-  const number = Number(match[1]!.replace(',', '.').replace('−', '-'))
-  return { value: number * factor + (quantity === 'temperature' ? (zeros[unit] ?? 0) : 0) }
+  const number = Number(nth(match, 1).replace(',', '.').replace('−', '-'))
+  return { value: number * factor + (zeros[unit] ?? 0) }
 }

@@ -1,8 +1,8 @@
+import { cutTo } from '../validation'
 import type { Forecast, WeatherDay } from './schema'
-import { cutTo } from '../text'
 
 /** A day of which nothing is known: dry and mild, so that it changes nothing. */
-export function mildDay(date: string): WeatherDay {
+export function defaultWeather(date: string): WeatherDay {
   return { date, lowC: 10, highC: 20, rainMm: 0, windKmH: 10 }
 }
 
@@ -14,8 +14,8 @@ const byHand = ', changed by hand'
  *
  * @param change within the ranges of the schema
  */
-export function sayWeather(forecast: Forecast, date: string, change: Partial<Omit<WeatherDay, 'date'>>): Forecast {
-  const before = forecast.days.find((day) => day.date === date) ?? mildDay(date)
+export function setWeather(forecast: Forecast, date: string, change: Partial<Omit<WeatherDay, 'date'>>): Forecast {
+  const before = forecast.days.find((day) => day.date === date) ?? defaultWeather(date)
   const day = { ...before, ...change }
   if (change.lowC !== undefined) day.highC = Math.max(day.highC, day.lowC)
   else day.lowC = Math.min(day.lowC, day.highC)
@@ -23,7 +23,7 @@ export function sayWeather(forecast: Forecast, date: string, change: Partial<Omi
 }
 
 /** The weather without that of one day, which counts as dry and mild again. */
-export function forgetWeather(forecast: Forecast, date: string): Forecast {
+export function clearWeather(forecast: Forecast, date: string): Forecast {
   const days = others(forecast, date)
   return { from: days.length > 0 ? saidBy(forecast) : '', days }
 }

@@ -1,4 +1,3 @@
 export * from './by-hand'
 export * from './schema'
 export * from './effects'
-export * from './words'

@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { text } from '../text'
 import { isWallClock } from '../ride'
+import { text } from '../validation'
 
 /** The weather of one day of the ride. */
 export const weatherDaySchema = z

@@ -50,7 +50,7 @@ export async function setPasswordHash(db: Connection, id: string, passwordHash: 
 /** Closes an account: with the person goes whatever is theirs, in every table. */
 export async function removePerson(db: Database, id: string): Promise<void> {
   // A device that saves at the same moment may be in its way.
-  await allOrNothing(db, async (tx) => void (await tx.delete(users).where(eq(users.id, id))))
+  await allOrNothing(db, (tx) => tx.delete(users).where(eq(users.id, id)))
 }
 
 /** Does what gives an account an address; false when that has an account already. */

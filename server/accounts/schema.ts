@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { text } from '../../core/text'
+import { text } from '#core/validation'
 
 /** One address is one account, however its letters are put together and whether they are large or small. */
 const anyEmail = text(190).trim().normalize('NFC').toLowerCase()

@@ -1,3 +1,4 @@
+import { defineEventHandler } from 'h3'
 import { httpError } from '../http/http-error'
 
 /** Any other address under /api: there is nothing, and no page is sent instead. */

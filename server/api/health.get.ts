@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import { answering } from '../http/answers'
+import { answering } from '../http/error-answers'
 import { database } from '../http/database'
 
 /** Whether the server and its database answer; 503 where the database does not. */

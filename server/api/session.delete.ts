@@ -1,5 +1,6 @@
+import { clearUserSession, getUserSession } from '#auth/session'
 import { endSession } from '../accounts/sessions'
-import { answering } from '../http/answers'
+import { answering } from '../http/error-answers'
 import { database } from '../http/database'
 
 /** Sign out. */

@@ -1,5 +1,5 @@
-import { answering } from '../http/answers'
-import { sendsLetters } from '../http/post'
+import { answering } from '../http/error-answers'
+import { sendsLetters } from '../http/mail'
 import { signedIn } from '../http/session'
 
 /** Who is signed in on this device, nobody where it is signed out, here or from elsewhere; and whether letters can be sent. */

@@ -1,13 +1,15 @@
+import { hashPassword, verifyPassword } from '#auth/password'
+import { useRuntimeConfig } from 'nitropack/runtime'
 import { inTurn } from '../accounts/hashing'
 import { findPerson } from '../accounts/people'
 import { signInSchema } from '../accounts/schema'
 import { addressOf } from '../http/address'
-import { answering } from '../http/answers'
+import { answering } from '../http/error-answers'
 import { bodyOf } from '../http/body'
 import { database } from '../http/database'
+import { httpError } from '../http/http-error'
 import { signInLimiter } from '../http/limiters'
 import { knownDevice, rememberDevice, signIn } from '../http/session'
-import { httpError } from '../http/http-error'
 
 /** Sign in. The answer is the same for a wrong address and a wrong password. */
 export default answering(async (event) => {

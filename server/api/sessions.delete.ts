@@ -1,5 +1,6 @@
+import { clearUserSession } from '#auth/session'
 import { endSessionsOf } from '../accounts/sessions'
-import { answering } from '../http/answers'
+import { answering } from '../http/error-answers'
 import { database } from '../http/database'
 import { ownAccount } from '../http/own-account'
 

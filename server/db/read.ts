@@ -1,11 +1,11 @@
 import { LRUCache } from 'lru-cache'
-import { partNames, type PartName, type Revision, type Revisions } from '../../core/trip'
+import { partNames, type PartName, type Revision, type Revisions } from '#core/trip'
 import type { Connection } from './connection'
-import { jsonOfPart, type KeptPart, type KeptParts } from './kept'
+import { jsonOfPart, type StoredPart, type StoredParts } from './stored-parts'
 import { readPart } from './trip-rows'
 
 interface ReadPart {
-  readonly value: KeptPart
+  readonly value: StoredPart
   readonly json: string
 }
 
@@ -22,7 +22,7 @@ const keyOf = (tripId: string, part: PartName, { number, save }: Revision) => `$
 
 /** A trip with the JSON of each part, as it is handed out. */
 export interface ReadTrip {
-  readonly parts: KeptParts
+  readonly parts: StoredParts
   readonly json: Readonly<Record<PartName, string>>
 }
 
@@ -50,7 +50,7 @@ export async function readTrip(db: Connection, tripId: string, revisions: Revisi
 
 function together(read: readonly (readonly [PartName, ReadPart])[]): ReadTrip {
   return {
-    parts: Object.fromEntries(read.map(([part, { value }]) => [part, value])) as unknown as KeptParts,
+    parts: Object.fromEntries(read.map(([part, { value }]) => [part, value])) as unknown as StoredParts,
     json: Object.fromEntries(read.map(([part, { json }]) => [part, json])) as Record<PartName, string>,
   }
 }

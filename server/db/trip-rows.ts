@@ -1,24 +1,24 @@
 import { and, asc, eq, inArray, notInArray } from 'drizzle-orm'
 import type { AnyMySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core'
-import { bikeSchema } from '../../core/bike'
-import { riderSchema } from '../../core/crew'
-import { roadSchema, type Road } from '../../core/road'
-import { thingSchema } from '../../core/bench'
-import { rideSchema } from '../../core/ride'
-import { stopSchema, type Stop } from '../../core/supply'
-import { forecastSchema } from '../../core/weather'
-import { bikeFrom1, dialsSchema, thingFrom1, type PartName } from '../../core/trip'
-import { catalogue } from '../../catalogue'
+import { catalogue } from '#catalogue'
+import { thingSchema } from '#core/bench'
+import { bikeSchema } from '#core/bike'
+import { riderSchema } from '#core/crew'
+import { rideSchema } from '#core/ride'
+import { roadSchema, type Road } from '#core/road'
+import { stopSchema, type Stop } from '#core/supply'
+import { bikeFrom1, dialsSchema, thingFrom1, type PartName } from '#core/trip'
+import { forecastSchema } from '#core/weather'
 import type { Connection } from './connection'
-import type { KeptParts } from './kept'
+import type { StoredParts } from './stored-parts'
 import * as t from './schema'
 
 /**
  * The one place where a trip document is taken apart into rows and put
  * together again. Each part has a reader and a writer.
  */
-type Readers = { [P in PartName]: (db: Connection, tripId: string) => Promise<KeptParts[P]> }
-type Writers = { [P in PartName]: (db: Connection, tripId: string, value: KeptParts[P]) => Promise<void> }
+type Readers = { [P in PartName]: (db: Connection, tripId: string) => Promise<StoredParts[P]> }
+type Writers = { [P in PartName]: (db: Connection, tripId: string, value: StoredParts[P]) => Promise<void> }
 
 /** Rows by what they belong to, in their order. */
 function grouped<T>(rows: readonly T[], belongsTo: (row: T) => string): (key: string) => readonly T[] {
@@ -51,7 +51,7 @@ export const readPart: Readers = {
   async ride(db, tripId) {
     const [row] = await db.select().from(t.rides).where(eq(t.rides.tripId, tripId))
     const nights = await db.select().from(t.nights).where(eq(t.nights.tripId, tripId)).orderBy(asc(t.nights.position))
-    return rideSchema.parse(row ? { ...row, pace: JSON.parse(row.pace), nights } : {})
+    return rideSchema.parse(row ? { ...row, pace: JSON.parse(row.pace) as unknown, nights } : {})
   },
 
   async forecast(db, tripId) {
@@ -72,7 +72,7 @@ export const readPart: Readers = {
   async bikes(db, tripId) {
     const rows = await db.select().from(t.bikes).where(eq(t.bikes.tripId, tripId)).orderBy(asc(t.bikes.position))
     return rows.map(({ id, name, passport }) =>
-      bikeSchema.parse(bikeFrom1({ ...JSON.parse(passport), id, name }, catalogue)),
+      bikeSchema.parse(bikeFrom1({ ...(JSON.parse(passport) as object), id, name }, catalogue)),
     )
   },
 
@@ -107,7 +107,7 @@ export const readPart: Readers = {
         thingFrom1(
           {
             ...thing,
-            ...(build !== null && JSON.parse(build)),
+            ...(build !== null && (JSON.parse(build) as object)),
             from: thing.takenFrom,
             pin: thing.pinMin === null ? null : { min: thing.pinMin, max: thing.pinMax },
             provides: functionsOf(thing.id).map((row) => row.toolFunction),

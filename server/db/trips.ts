@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, isNotNull, isNull, lt, sql, type SQL } from 'drizzle-orm'
 import { z } from 'zod'
+import { catalogue } from '#catalogue'
 import {
   checkReferences,
   partNames,
@@ -9,11 +10,10 @@ import {
   type PartName,
   type Revision,
   type Revisions,
-} from '../../core/trip'
-import { catalogue } from '../../catalogue'
+} from '#core/trip'
 import { Refusal } from '../refusal'
 import type { Connection, Database } from './connection'
-import { tripJson, tripWithoutLine, type KeptParts, type PartChange } from './kept'
+import { tripJson, tripWithoutLine, type StoredParts, type PartChange } from './stored-parts'
 import { readLately, readTrip, type ReadTrip } from './read'
 import { partVersions, roads, saves, things, trips } from './schema'
 import { allOrNothing } from './transaction'
@@ -64,7 +64,7 @@ function list(db: Database, ownerId: string, which: SQL) {
 }
 
 /** Writes the checked parts of a trip as a new trip. */
-export async function createTrip(db: Database, ownerId: string, parts: KeptParts): Promise<string> {
+export async function createTrip(db: Database, ownerId: string, parts: StoredParts): Promise<string> {
   const id = randomUUID()
   const now = new Date()
   await allOrNothing(db, async (tx) => {
@@ -124,7 +124,7 @@ export async function saveParts(
 
     const now = new Date()
     const { parts: current } = await readTrip(tx, tripId, revisions)
-    const next: KeptParts = { ...current, ...values }
+    const next: StoredParts = { ...current, ...values }
     checkReferences(tripWithoutLine(next), next.road.lengthKm, catalogue)
 
     const made: Partial<Record<PartName, Revision>> = {}
@@ -184,7 +184,7 @@ export function readAnyDocument(db: Database, ownerId: string, tripId: string): 
 }
 
 /** The values of changes that can all be taken. @throws Refusal where one cannot */
-function takeValues(changes: readonly PartChange[]): Partial<KeptParts> {
+function takeValues(changes: readonly PartChange[]): Partial<StoredParts> {
   const faults = changes.flatMap((change) => ('faults' in change ? change.faults : []))
   if (faults.length > 0) throw new Refusal(faults)
   return Object.fromEntries(changes.flatMap((change) => ('value' in change ? [[change.part, change.value]] : [])))
@@ -227,6 +227,6 @@ async function madeBy(db: Connection, tripId: string, save: string): Promise<Sav
   return row && madeSchema.parse(JSON.parse(row.made))
 }
 
-function write<P extends PartName>(db: Connection, tripId: string, part: P, value: KeptParts[P]): Promise<void> {
+function write<P extends PartName>(db: Connection, tripId: string, part: P, value: StoredParts[P]): Promise<void> {
   return writePart[part](db, tripId, value)
 }

@@ -18,7 +18,7 @@ export function addressOf(event: H3Event, trusted: string): string {
 function networkOf(address: ipaddr.IPv4 | ipaddr.IPv6): string {
   return address.kind() === 'ipv6'
     ? `${(address as ipaddr.IPv6).parts.slice(0, 4).map(hex).join(':')}::/64`
-    : `${address}`
+    : address.toString()
 }
 
 const hex = (part: number) => part.toString(16)

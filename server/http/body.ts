@@ -1,6 +1,6 @@
 import { getHeader, getRequestHeader, type H3Event } from 'h3'
 import type { z } from 'zod'
-import { checkAgainst, type Showing } from '../../core/fault'
+import { checkAgainst, type FaultDetail } from '#core/validation'
 import { httpError } from './http-error'
 
 /** The most bytes that are read of a request's body: of words that somebody typed, and of a whole trip. */
@@ -61,7 +61,7 @@ export function jsonOf(bytes: Buffer): unknown {
 export async function bodyOf<S extends z.ZodType>(
   event: H3Event,
   schema: S,
-  showing: Showing = 'what was found',
+  showing: FaultDetail = 'what was found',
 ): Promise<z.output<S>> {
   return checkAgainst(schema, jsonOf(await bytesOf(event, mostBytes.words)), showing)
 }

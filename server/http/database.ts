@@ -1,3 +1,4 @@
+import { useRuntimeConfig } from 'nitropack/runtime'
 import { openDatabase, type Database } from '../db/connection'
 
 let opened: ReturnType<typeof openDatabase> | undefined

@@ -1,3 +1,4 @@
+import { useRuntimeConfig } from 'nitropack/runtime'
 import { LetterLimiter, SignInLimiter, SignUpLimiter } from '../accounts/limits'
 
 export const signInLimiter = new SignInLimiter()
@@ -7,6 +8,6 @@ let signUps: SignUpLimiter | undefined
 
 /** As many accounts an hour from one address as the setting `NUXT_SIGN_UPS_PER_HOUR` says. */
 export function signUpLimiter(): SignUpLimiter {
-  signUps ??= new SignUpLimiter(Number(useRuntimeConfig().signUpsPerHour))
+  signUps ??= new SignUpLimiter(useRuntimeConfig().signUpsPerHour)
   return signUps
 }

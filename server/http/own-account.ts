@@ -1,3 +1,6 @@
+import { verifyPassword } from '#auth/password'
+import { getUserSession } from '#auth/session'
+import { useRuntimeConfig } from 'nitropack/runtime'
 import type { H3Event } from 'h3'
 import { inTurn } from '../accounts/hashing'
 import { personById, type Person } from '../accounts/people'

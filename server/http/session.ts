@@ -1,3 +1,5 @@
+import { getUserSession, replaceUserSession } from '#auth/session'
+import { useRuntimeConfig } from 'nitropack/runtime'
 import { getHeader, useSession, type H3Event } from 'h3'
 import type { Person } from '../accounts/people'
 import { holderOf, openSession, type Holder } from '../accounts/sessions'

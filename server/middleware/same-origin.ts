@@ -1,5 +1,7 @@
-import { comesFromHere } from '../http/origin'
+import { useRuntimeConfig } from 'nitropack/runtime'
+import { defineEventHandler, getHeader } from 'h3'
 import { httpError } from '../http/http-error'
+import { comesFromHere } from '../http/origin'
 
 /** Requests that change something are only taken from the app's own pages. */
 export default defineEventHandler((event) => {

@@ -1,3 +1,4 @@
+import { defineNitroPlugin } from 'nitropack/runtime'
 import { closeDatabase } from '../http/database'
 import { closePool } from '../threads/pool'
 

@@ -1,3 +1,6 @@
+import { sessionHooks } from '#auth/session'
+import { defineNitroPlugin } from 'nitropack/runtime'
+import { createError } from 'h3'
 import { signedIn } from '../http/session'
 
 /** The module's own way of asking who is signed in believes the cookie alone; a session that was ended is nobody's. */

@@ -1,3 +1,5 @@
+import { defineNitroPlugin } from 'nitropack/runtime'
+import { getResponseStatus } from 'h3'
 import type { H3Event } from 'h3'
 import { failureOf } from '../log/failure'
 import { log } from '../log/log'

@@ -1,4 +1,4 @@
-import type { WeatherDay } from '../../core/weather'
+import type { WeatherDay } from '#core/weather'
 
 /** A day and a place whose weather is asked for. */
 export interface WeatherQuestion {
@@ -25,13 +25,13 @@ const rainChance = 0.38
  * a temper of its own that lasts from day to day. Made up to be planned
  * against, not to be believed.
  */
-export function inventedWeather(drawsFor: (...words: string[]) => () => number, seed: string): WeatherService {
+export function inventedWeather(seededRandom: (...words: string[]) => () => number, seed: string): WeatherService {
   return {
     name: 'invented weather',
     async ask(days) {
       let temper = 0
       return days.map(({ date, lat, eleM }) => {
-        const draw = drawsFor(seed, date)
+        const draw = seededRandom(seed, date)
         temper = persistence * temper + (1 - persistence) * (draw() + draw() + draw() - 1.5) * 2
         const mean = seasonalC(date, lat) - lapsePerM * eleM + 5 * temper
         // Wetter when it is cold for the time of the year.

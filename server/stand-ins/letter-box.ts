@@ -1,4 +1,4 @@
-import type { Letter, PostOffice } from '../post/post-office'
+import type { Letter, Mailer } from '../mail/mailer'
 
 export interface KeptLetter extends Letter {
   readonly id: number
@@ -9,7 +9,7 @@ export interface KeptLetter extends Letter {
 const mostKept = 50
 
 /** Sends nothing anywhere: what would have been sent lies in a box that anybody may look into. It is for the demo alone. */
-export class LetterBox implements PostOffice {
+export class LetterBox implements Mailer {
   private letters: readonly KeptLetter[] = []
   private count = 0
 

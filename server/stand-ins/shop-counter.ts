@@ -1,6 +1,7 @@
-import { catalogue } from '../../catalogue'
-import { readOpening, writeWallClock, type Locality, type WallMinutes } from '../../core/ride'
-import { stockChance, type CounterAnswer, type CounterQuestion, type Service } from '../../core/supply'
+import { nth } from '#core/validation'
+import { readOpening, formatWallClock, type Locality, type WallMinutes } from '#core/ride'
+import { stockChance, type CounterAnswer, type CounterQuestion, type Service } from '#core/supply'
+import { catalogue } from '#catalogue'
 
 /** A way to ask shops; a real one would telephone or write. */
 export interface ShopCounter {
@@ -23,18 +24,18 @@ const longestAnswerMs = 2000
  * Shops that do not exist. The same shop says the same of the same part: what
  * it has is drawn by its kind's usual chance from a seed of its own.
  */
-export function inventedShops(drawsFor: (...words: string[]) => () => number): ShopCounter {
+export function inventedShops(seededRandom: (...words: string[]) => () => number): ShopCounter {
   return {
     async ask({ place, kind, classId }, shop, locality, now) {
       const opening = shop.hours === '' ? undefined : readOpening(shop.hours, locality)
       if (opening && !('error' in opening) && opening.at(now) === 'closed') {
         const opens = opening.opensFrom(now)
-        return { answer: 'shut', opens: opens === undefined ? null : writeWallClock(opens) }
+        return { answer: 'shut', opens: opens === undefined ? null : formatWallClock(opens) }
       }
-      const draw = drawsFor(place, kind, classId)
+      const draw = seededRandom(place, kind, classId)
       await new Promise((done) => setTimeout(done, draw() * longestAnswerMs))
       if (draw() < refusesChance) {
-        return { answer: 'will not say', because: refusals[Math.floor(draw() * refusals.length)]! }
+        return { answer: 'will not say', because: nth(refusals, Math.floor(draw() * refusals.length)) }
       }
       // What the kind usually has, not what the rider believes of this one.
       const usual = { ...shop, knownFrom: 'asked' as const, stocks: {}, parcel: {} }

@@ -42,9 +42,11 @@ export async function doTask<T extends TaskName>(
   })
   if (pool.queueSize >= mostWaiting) throw new TooBusy()
   const signal = AbortSignal.timeout(patienceMs)
-  const told = await (pool.run({ task, given }, { signal }) as Promise<Told<ReturnType<Tasks[T]>>>).catch((error) => {
-    throw signal.aborted ? new TooBusy() : error
-  })
+  const told = await (pool.run({ task, given }, { signal }) as Promise<Told<ReturnType<Tasks[T]>>>).catch(
+    (error: unknown) => {
+      throw signal.aborted ? new TooBusy() : error
+    },
+  )
   if ('faults' in told) throw new Refusal(told.faults)
   return told.value
 }

@@ -1,11 +1,11 @@
 import { z } from 'zod'
-import { catalogue } from '../../catalogue'
-import { checkAgainst, Fault } from '../../core/fault'
-import { dateOf, minutesPerDay, Timetable, type Locality, type WallMinutes } from '../../core/ride'
-import { pointBefore, positionAt, surveyRoad, type Survey } from '../../core/road'
-import type { CounterQuestion, Service } from '../../core/supply'
-import { gpxOf, partNames, readTripText, revisionSchema, type Trip } from '../../core/trip'
-import { keptParts, partChange, type KeptParts, type PartChange } from '../db/kept'
+import { catalogue } from '#catalogue'
+import { checkAgainst, Fault } from '#core/validation'
+import { dateOf, minutesPerDay, Timetable, type Locality, type WallMinutes } from '#core/ride'
+import { pointBefore, positionAt, surveyRoad, type Survey } from '#core/road'
+import type { CounterQuestion, Service } from '#core/supply'
+import { exportGpx, partNames, readTripText, revisionSchema, type Trip } from '#core/trip'
+import { storedParts, partChange, type StoredParts, type PartChange } from '../db/stored-parts'
 import type { WeatherQuestion } from '../stand-ins/forecast'
 
 /**
@@ -14,8 +14,8 @@ import type { WeatherQuestion } from '../stand-ins/forecast'
  */
 
 /** @throws Faults where the bytes are no trip document */
-export function readDocument(bytes: Uint8Array): KeptParts {
-  return keptParts(readTripText(textOf(bytes), catalogue))
+export function readDocument(bytes: Uint8Array): StoredParts {
+  return storedParts(readTripText(textOf(bytes), catalogue))
 }
 
 const saveSchema = z.object({
@@ -40,7 +40,7 @@ export function readSave(bytes: Uint8Array): Save {
 /** The road of a trip document with its stops, as GPX; with the time at which each point is passed. */
 export function writeRoad({ document, times }: { document: string; times: boolean }): string {
   const trip = keptTrip(document)
-  return gpxOf(trip, surveyRoad(trip.road.points), catalogue, times)
+  return exportGpx(trip, surveyRoad(trip.road.points), catalogue, times)
 }
 
 export interface AtCounter {

@@ -1,4 +1,4 @@
-import { faultLines } from '../../core/trip'
+import { faultLines } from '#core/trip'
 import * as tasks from './tasks'
 
 /** What comes back from a thread: a Fault would not be one any more on the other side. */

@@ -1,29 +1,33 @@
+import { defined, nth } from '#core/validation'
+import { explainKit } from '#core/choose'
+import { fitView } from '#core/fit'
+import { buildLedger } from '#core/ledger'
+import { surveyRoad } from '#core/road'
+import type { Trip } from '#core/trip'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import fc from 'fast-check'
 import { FetchError } from 'ofetch'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { explainKit } from '../../core/choose'
-import { fitView } from '../../core/fit'
-import { buildLedger } from '../../core/ledger'
-import { surveyRoad } from '../../core/road'
-import type { Trip } from '../../core/trip'
-import { linesOf, statusOf } from '~/composables/useApi'
-import { planLabels } from '~/composables/usePlanLabels'
-import { stages, useStageNeeds } from '~/composables/useStages'
-import { stripLabels } from '~/composables/useStripLabels'
-import { useVerdicts } from '~/composables/useVerdicts'
-import { useKitStore } from '~/stores/kit'
-import { useSelection } from '~/stores/selection'
-import { useTripStore } from '~/stores/trip'
+import { linesOf, statusOf } from '../../app/http/api'
+import { stages, useStageNeeds } from '../../app/composables/useStages'
+import { useTripSessions } from '../../app/stores/trip-sessions'
+import { useVerdicts } from '../../app/stores/verdicts'
+import { planLabels } from '../../app/drawing/plan-labels'
+import { stripLabels } from '../../app/drawing/strip-labels'
+import { useKitStore } from '../../app/stores/kit'
+import { useSelection } from '../../app/stores/selection'
+import { useTripStore } from '../../app/stores/trip'
 import { FakeDevice, FakeServer, FakeTimers, FakeWindow } from '../fake-world'
+
+vi.mock('../../app/stores/trip-sessions', () => ({ useTripSessions: vi.fn() }))
 
 /** Opens a trip in the store, from a server that has it. */
 async function open(trip: Trip): Promise<void> {
   const server = new FakeServer()
   server.begin('t', trip)
   const { sessions } = new FakeWindow(new FakeDevice(), server, new FakeTimers())
-  vi.stubGlobal('useTripSessions', async () => sessions)
+  vi.mocked(useTripSessions).mockResolvedValue(sessions)
   await useTripStore().open('t')
 }
 
@@ -47,8 +51,8 @@ describe('names on the plan', () => {
 
   it('stand to the right of their mark, and to the left near the right edge', () => {
     const [middle, edge] = labels([stop('Aber', 200, 150), stop('Brae', 590, 150)])
-    expect(box(middle!).left).toBe(207)
-    expect(box(edge!).right).toBeCloseTo(583)
+    expect(box(defined(middle)).left).toBe(207)
+    expect(box(defined(edge)).right).toBeCloseTo(583)
   })
   it('of places of help come first', () => {
     const crowd = [stop('hut', 300, 150, false), ...Array.from({ length: 8 }, (_, i) => stop(`shop ${i}`, 300, 150))]
@@ -120,7 +124,7 @@ describe('names under the strip', () => {
 
   it('too long are cut with a mark', () => {
     const [label] = stripLabels([stop('a', 500, 1, 'Saint Wendreda under the Long Fell')], 1000)
-    expect(label!.text).toBe('Saint Wendreda under th…')
+    expect(defined(label).text).toBe('Saint Wendreda under th…')
   })
 
   it('never overlap in a row, nor leave the strip', () => {
@@ -139,7 +143,7 @@ describe('names under the strip', () => {
         for (const row of [0, 1]) {
           const spans = labels.filter((label) => label.row === row).map(span)
           spans.sort(([a], [b]) => a - b)
-          for (let i = 1; i < spans.length; i++) expect(spans[i]![0]).toBeGreaterThanOrEqual(spans[i - 1]![1])
+          for (let i = 1; i < spans.length; i++) expect(nth(spans, i)[0]).toBeGreaterThanOrEqual(nth(spans, i - 1)[1])
         }
         for (const label of labels) {
           expect(span(label)[0]).toBeGreaterThanOrEqual(-1e-9)
@@ -198,14 +202,14 @@ describe('weighed things', () => {
 
   beforeEach(async () => {
     await open(trip)
-    useKitStore().reckoning = {
+    useKitStore().analysis = {
       lengthKm: survey.lengthKm,
       climbM: survey.climbM,
       profile: null,
       view: null,
       plan: null,
-      lanes: [],
-      stakes: {},
+      availability: [],
+      hoursAtRisk: {},
       ride: null,
       kit,
       built,
@@ -233,17 +237,17 @@ describe('weighed things', () => {
     const selection = useSelection()
     const { taken } = useVerdicts()
     const all = new Map(taken.value.map(({ thing, hours }) => [thing.id, hours]))
-    const note = built.notes.find(({ gap }) => gap.km < survey.lengthKm)!
+    const note = defined(built.notes.find(({ gap }) => gap.km < survey.lengthKm))
     selection.showClass(note.settledBy, note.gap)
-    for (const { thing, hours } of taken.value) expect(hours).toBeLessThanOrEqual(all.get(thing.id)! + 1e-9)
-    expect(taken.value.some(({ thing, hours }) => hours < all.get(thing.id)! - 1e-6)).toBe(true)
+    for (const { thing, hours } of taken.value) expect(hours).toBeLessThanOrEqual(defined(all.get(thing.id)) + 1e-9)
+    expect(taken.value.some(({ thing, hours }) => hours < defined(all.get(thing.id)) - 1e-6)).toBe(true)
     selection.clear()
     expect(new Map(taken.value.map(({ thing, hours }) => [thing.id, hours]))).toEqual(all)
   })
 
-  it('a thing not reckoned yet is in neither list', () => {
+  it('a thing not analysed yet is in neither list', () => {
     const store = useTripStore()
-    store.edit('new', { bench: [...trip.bench, { ...trip.bench[0]!, id: 'brand-new', name: 'New' }] })
+    store.edit('new', { bench: [...trip.bench, { ...nth(trip.bench, 0), id: 'brand-new', name: 'New' }] })
     const { taken, left } = useVerdicts()
     expect([...taken.value, ...left.value].some(({ thing }) => thing.id === 'brand-new')).toBe(false)
   })

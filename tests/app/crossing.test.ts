@@ -1,8 +1,8 @@
+import type { RoadPoint } from '#core/road'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { RoadPoint } from '../../core/road'
-import { jsonBlob } from '~/composables/jsonBlob'
-import { packLine, unpackLine } from '~/workers/packed-line'
+import { jsonBlob } from '../../app/http/json-blob'
+import { packLine, unpackLine } from '../../app/workers/packed-line'
 
 /** What crosses from the page to a worker or to the server arrives as it left. */
 describe('a line', () => {
@@ -10,7 +10,11 @@ describe('a line', () => {
     const height = fc.option(fc.double({ min: -500, max: 9000, noNaN: true }), { nil: null })
     const degrees = (most: number) => fc.double({ min: -most, max: most, noNaN: true })
     const line = fc.array(fc.tuple(degrees(90), degrees(180), height))
-    fc.assert(fc.property(line, (points) => void expect(unpackLine(packLine(points))).toEqual(points)))
+    fc.assert(
+      fc.property(line, (points) => {
+        expect(unpackLine(packLine(points))).toEqual(points)
+      }),
+    )
   })
 })
 

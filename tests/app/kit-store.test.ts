@@ -1,13 +1,14 @@
+import { defined, nth } from '#core/validation'
+import { explainKit } from '#core/choose'
+import { fitView } from '#core/fit'
+import { buildLedger } from '#core/ledger'
+import { surveyRoad } from '#core/road'
+import type { Trip } from '#core/trip'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { explainKit } from '../../core/choose'
-import { fitView } from '../../core/fit'
-import { buildLedger } from '../../core/ledger'
-import { surveyRoad } from '../../core/road'
-import type { Trip } from '../../core/trip'
-import { packLine, type LineId, type PackedLine } from '~/workers/packed-line'
-import type { ChangedParts, Reckoning, RoadReshaping } from '~/workers/reckon.worker'
+import { packLine, type LineId, type PackedLine } from '../../app/workers/packed-line'
+import type { ChangedParts, Analysis, RoadReshaping } from '../../app/workers/analyser'
 
 /** Workers that answer when the test says so; Comlink hands their service over as it would a real one's. */
 interface FakeWorker {
@@ -16,11 +17,11 @@ interface FakeWorker {
   onerror?: (event: { message: string }) => void
 }
 const workers: FakeWorker[] = []
-const reckonings: {
+const analyses: {
   parts: ChangedParts
   lineId: LineId
   line: PackedLine | undefined
-  answer: (value: Reckoning | undefined) => void
+  answer: (value: Analysis | undefined) => void
   fail: (error: Error) => void
 }[] = []
 const cuts: ((value: RoadReshaping) => void)[] = []
@@ -34,8 +35,8 @@ vi.mock('comlink', () => ({
   proxy: <T>(value: T) => value,
   transfer: <T>(value: T) => value,
   wrap: () => ({
-    reckon: (parts: ChangedParts, lineId: LineId, line: PackedLine | undefined) =>
-      new Promise<Reckoning | undefined>((answer, fail) => reckonings.push({ parts, lineId, line, answer, fail })),
+    analyse: (parts: ChangedParts, lineId: LineId, line: PackedLine | undefined) =>
+      new Promise<Analysis | undefined>((answer, fail) => analyses.push({ parts, lineId, line, answer, fail })),
     cutRoad: () => new Promise<RoadReshaping>((answer) => cuts.push(answer)),
     proveKit: (_ledger: unknown, _shown: unknown, onBound: (boundNetH: number, seconds: number) => void) =>
       new Promise((answer, fail) => proofs.push({ answer, fail, onBound })),
@@ -46,14 +47,14 @@ const trip = demoTrip()
 const survey = surveyRoad(trip.road.points)
 const built = buildLedger(trip, survey, catalogue)
 const kit = explainKit(built.ledger)
-const reckoning = (change: Partial<Reckoning> = {}): Reckoning => ({
+const analysis = (change: Partial<Analysis> = {}): Analysis => ({
   lengthKm: survey.lengthKm,
   climbM: survey.climbM,
   profile: null,
   view: null,
   plan: null,
-  lanes: [],
-  stakes: {},
+  availability: [],
+  hoursAtRisk: {},
   ride: null,
   kit,
   built,
@@ -63,13 +64,13 @@ const reckoning = (change: Partial<Reckoning> = {}): Reckoning => ({
   ...change,
 })
 
-type Kit = typeof import('~/stores/kit')
+type Kit = typeof import('../../app/stores/kit')
 let store: ReturnType<Kit['useKitStore']>
 beforeEach(async () => {
   vi.useFakeTimers()
-  for (const list of [workers, reckonings, cuts, proofs]) list.length = 0
+  for (const list of [workers, analyses, cuts, proofs]) list.length = 0
   vi.stubGlobal('Worker', function Worker(this: object, url: URL) {
-    const worker: FakeWorker = { file: url.pathname.split('/').at(-1)!, terminated: false }
+    const worker: FakeWorker = { file: defined(url.pathname.split('/').at(-1)), terminated: false }
     workers.push(worker)
     Object.assign(this, { terminate: () => (worker.terminated = true) })
     Object.defineProperty(this, 'onerror', {
@@ -78,7 +79,7 @@ beforeEach(async () => {
   })
   // Anew, for the set-up file has loaded it with the real Comlink.
   vi.resetModules()
-  store = (await import('~/stores/kit')).useKitStore()
+  store = (await import('../../app/stores/kit')).useKitStore()
 })
 afterEach(() => vi.useRealTimers())
 
@@ -86,58 +87,58 @@ afterEach(() => vi.useRealTimers())
 const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
 const calm = 800
 
-describe('reckoning', () => {
+describe('the analysis', () => {
   it('sends everything first, and then only what changed', async () => {
-    void store.reckon(trip)
-    expect(Object.keys(reckonings[0]!.parts)).toContain('road')
-    reckonings[0]!.answer(reckoning())
+    void store.analyse(trip)
+    expect(Object.keys(nth(analyses, 0).parts)).toContain('road')
+    nth(analyses, 0).answer(analysis())
     await pass(0)
-    void store.reckon({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
-    expect(Object.keys(reckonings[1]!.parts)).toEqual(['dials'])
+    void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
+    expect(Object.keys(nth(analyses, 1).parts)).toEqual(['dials'])
   })
 
   it('does one at a time, and of those that came meanwhile only the newest', async () => {
-    void store.reckon(trip)
-    for (const gramsPerHour of [10, 20, 30]) void store.reckon({ ...trip, dials: { ...trip.dials, gramsPerHour } })
-    expect(reckonings).toHaveLength(1)
+    void store.analyse(trip)
+    for (const gramsPerHour of [10, 20, 30]) void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour } })
+    expect(analyses).toHaveLength(1)
     expect(store.busy).toBe(true)
-    reckonings[0]!.answer(reckoning())
+    nth(analyses, 0).answer(analysis())
     await pass(0)
-    expect(reckonings).toHaveLength(2)
-    expect(reckonings[1]!.parts.dials!.gramsPerHour).toBe(30)
-    reckonings[1]!.answer(reckoning({ problems: ['newest'] }))
+    expect(analyses).toHaveLength(2)
+    expect(defined(nth(analyses, 1).parts.dials).gramsPerHour).toBe(30)
+    nth(analyses, 1).answer(analysis({ problems: ['newest'] }))
     await pass(0)
     expect(store.busy).toBe(false)
-    expect(store.reckoning!.problems).toEqual(['newest'])
+    expect(defined(store.analysis).problems).toEqual(['newest'])
   })
 
   it('that failed says so, and sends everything the next time', async () => {
-    void store.reckon(trip)
-    reckonings[0]!.fail(new Error('out of memory'))
+    void store.analyse(trip)
+    nth(analyses, 0).fail(new Error('out of memory'))
     await pass(0)
     expect(store.failure).toBe('out of memory')
-    void store.reckon(trip)
-    expect(Object.keys(reckonings[1]!.parts)).toContain('bench')
-    reckonings[1]!.answer(reckoning())
+    void store.analyse(trip)
+    expect(Object.keys(nth(analyses, 1).parts)).toContain('bench')
+    nth(analyses, 1).answer(analysis())
     await pass(0)
     expect(store.failure).toBe('')
   })
 
   it('that waits behind one that fails is done all the same', async () => {
-    void store.reckon(trip)
-    void store.reckon({ ...trip, name: 'newest' })
-    reckonings[0]!.fail(new Error('out of memory'))
+    void store.analyse(trip)
+    void store.analyse({ ...trip, crew: [] })
+    nth(analyses, 0).fail(new Error('out of memory'))
     await pass(0)
-    expect(reckonings).toHaveLength(2)
-    expect(Object.keys(reckonings[1]!.parts)).toContain('bench')
-    reckonings[1]!.answer(reckoning({ problems: ['newest'] }))
+    expect(analyses).toHaveLength(2)
+    expect(Object.keys(nth(analyses, 1).parts)).toContain('bench')
+    nth(analyses, 1).answer(analysis({ problems: ['newest'] }))
     await pass(0)
-    expect(store).toMatchObject({ busy: false, failure: '', reckoning: { problems: ['newest'] } })
+    expect(store).toMatchObject({ busy: false, failure: '', analysis: { problems: ['newest'] } })
   })
 
   it('a worker that cannot be started is told of', () => {
-    void store.reckon(trip)
-    workers[0]!.onerror!({ message: '' })
+    void store.analyse(trip)
+    defined(nth(workers, 0).onerror)({ message: '' })
     expect(store.failure).toMatch(/could not be started/)
   })
 })
@@ -149,17 +150,17 @@ describe('the line of the road', () => {
     ok: true,
     next: { road, line: packLine(shorter), lineId, ride: trip.ride, stops: [], leftOut: [] },
   })
-  const reckoned = async (next: Trip) => {
-    void store.reckon(next)
-    reckonings.at(-1)!.answer(reckoning())
+  const analysed = async (next: Trip) => {
+    void store.analyse(next)
+    defined(analyses.at(-1)).answer(analysis())
     await pass(0)
-    return reckonings.at(-1)!.lineId
+    return defined(analyses.at(-1)).lineId
   }
   /** A road that was cut, as the page gets it. */
   const cutRoad = async (lineId: string) => {
     const cutting = store.cutRoad(0, 10)
     await pass(0)
-    cuts.at(-1)!(cut(lineId))
+    defined(cuts.at(-1))(cut(lineId))
     await pass(10)
     const answer = await cutting
     if (!answer.ok) throw new Error('not cut')
@@ -167,121 +168,131 @@ describe('the line of the road', () => {
   }
 
   it('is known by a name, and goes to the worker only when it is not at hand there', async () => {
-    void store.reckon(trip)
-    reckonings[0]!.answer(undefined)
+    void store.analyse(trip)
+    nth(analyses, 0).answer(undefined)
     await pass(0)
-    expect(reckonings.map(({ line }) => line)).toEqual([undefined, packLine(points)])
-    expect(new Set(reckonings.map(({ lineId }) => lineId)).size).toBe(1)
-    reckonings[1]!.answer(reckoning())
+    expect(analyses.map(({ line }) => line)).toEqual([undefined, packLine(points)])
+    expect(new Set(analyses.map(({ lineId }) => lineId)).size).toBe(1)
+    nth(analyses, 1).answer(analysis())
     await pass(0)
-    const name = reckonings[1]!.lineId
-    expect(await reckoned({ ...trip, road: { ...trip.road, stretches: [] } })).toBe(name)
-    expect(reckonings.at(-1)!.parts).toEqual({ road: { ...road, stretches: [] } })
-    expect(await reckoned({ ...trip, road: { ...trip.road, points: shorter } })).not.toBe(name)
-    expect(await reckoned(trip)).toBe(name)
+    const name = nth(analyses, 1).lineId
+    expect(await analysed({ ...trip, road: { ...trip.road, stretches: [] } })).toBe(name)
+    expect(defined(analyses.at(-1)).parts).toEqual({ road: { ...road, stretches: [] } })
+    expect(await analysed({ ...trip, road: { ...trip.road, points: shorter } })).not.toBe(name)
+    expect(await analysed(trip)).toBe(name)
   })
 
   it('that is lost on its way is told of', async () => {
-    void store.reckon(trip)
-    reckonings[0]!.answer(undefined)
+    void store.analyse(trip)
+    nth(analyses, 0).answer(undefined)
     await pass(0)
-    reckonings[1]!.answer(undefined)
+    nth(analyses, 1).answer(undefined)
     await pass(0)
     expect(store.failure).toMatch(/line of the road/)
   })
 
   it('that the worker made keeps the name it gave', async () => {
-    await reckoned(trip)
+    await analysed(trip)
     const next = await cutRoad('made')
     expect(next.road.points).toEqual(shorter)
-    expect(await reckoned({ ...trip, ...next })).toBe('made')
+    expect(await analysed({ ...trip, ...next })).toBe('made')
   })
 
   it('is the right one after two were asked for at once, whichever is laid last', async () => {
-    await reckoned(trip)
+    await analysed(trip)
     const [first, second] = [cutRoad('first'), store.cutRoad(0, 5)]
     const one = await first
     await pass(10)
-    expect(await reckoned({ ...trip, ...one })).toBe('first')
-    cuts.at(-1)!(cut('second'))
+    expect(await analysed({ ...trip, ...one })).toBe('first')
+    defined(cuts.at(-1))(cut('second'))
     await pass(10)
     const other = await second
     if (!other.ok) throw new Error('not cut')
-    expect(await reckoned({ ...trip, ...other.next })).toBe('second')
-    expect(await reckoned({ ...trip, ...one })).toBe('first')
+    expect(await analysed({ ...trip, ...other.next })).toBe('second')
+    expect(await analysed({ ...trip, ...one })).toBe('first')
   })
 
   it('is asked for only when the worker knows the trip as it stands', async () => {
-    void store.reckon(trip)
+    void store.analyse(trip)
     void store.cutRoad(0, 10)
     await pass(0)
     expect(cuts).toHaveLength(0)
-    reckonings[0]!.answer(reckoning())
+    nth(analyses, 0).answer(analysis())
     await pass(0)
     expect(cuts).toHaveLength(1)
   })
 })
 
 describe('the proof', () => {
-  const reckonedKit = async () => {
-    void store.reckon(trip)
-    reckonings.at(-1)!.answer(reckoning())
+  const analysedKit = async () => {
+    void store.analyse(trip)
+    defined(analyses.at(-1)).answer(analysis())
     await pass(0)
   }
 
   it('starts once nothing has changed for a while', async () => {
-    await reckonedKit()
+    await analysedKit()
     expect(store.proof.stage).toBe('none')
     await pass(calm)
     expect(store.proof.stage).toBe('running')
-    expect(workers.map(({ file }) => file)).toEqual(['reckon.worker.ts', 'prove.worker.ts'])
+    expect(workers.map(({ file }) => file)).toEqual(['analysis.worker.ts', 'proof.worker.ts'])
   })
 
   it('does not start without a kit', async () => {
-    void store.reckon(trip)
-    reckonings[0]!.answer(reckoning({ kit: null }))
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis({ kit: null }))
     await pass(calm)
     expect(store.proof.stage).toBe('none')
   })
 
   it('tells how far the kit may be from the best, and ends with what was proved', async () => {
-    await reckonedKit()
+    await analysedKit()
     await pass(calm)
-    proofs[0]!.onBound(Infinity, 0.2)
+    nth(proofs, 0).onBound(Infinity, 0.2)
     expect((store.proof as { gap: number | null }).gap).toBeNull()
-    proofs[0]!.onBound(kit.netH * 1.25, 0.4)
+    nth(proofs, 0).onBound(kit.netH * 1.25, 0.4)
     expect(store.proof).toMatchObject({ stage: 'running', seconds: 0.4 })
     expect((store.proof as { gap: number }).gap).toBeCloseTo(0.2, 9)
-    proofs[0]!.answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
+    nth(proofs, 0).answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
     await pass(0)
     expect(store.proof).toMatchObject({ stage: 'done', proof: { gap: 0 } })
-    expect(workers[1]!.terminated).toBe(true)
+    expect(nth(workers, 1).terminated).toBe(true)
   })
 
   it('stays done though a bound comes late, by the channel of its own', async () => {
-    void store.reckon(trip)
-    reckonings[0]!.answer(reckoning())
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
     await pass(calm)
-    proofs[0]!.answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
+    nth(proofs, 0).answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
     await pass(0)
-    proofs[0]!.onBound(kit.netH * 1.01, 0.9)
+    nth(proofs, 0).onBound(kit.netH * 1.01, 0.9)
     expect(store.proof.stage).toBe('done')
   })
 
   it('is stopped by a change, and its late answers count no more', async () => {
-    await reckonedKit()
+    await analysedKit()
     await pass(calm)
-    void store.reckon({ ...trip, name: 'changed' })
+    void store.analyse({ ...trip, crew: [] })
     expect(store.proof.stage).toBe('none')
-    expect(workers[1]!.terminated).toBe(true)
-    proofs[0]!.onBound(kit.netH * 2, 3)
-    proofs[0]!.answer({ boundNetH: 1, gap: 1, seconds: 9, best: kit })
+    expect(nth(workers, 1).terminated).toBe(true)
+    nth(proofs, 0).onBound(kit.netH * 2, 3)
+    nth(proofs, 0).answer({ boundNetH: 1, gap: 1, seconds: 9, best: kit })
     await pass(0)
     expect(store.proof.stage).toBe('none')
   })
 
+  it('goes on where the trip was only given another name', async () => {
+    await analysedKit()
+    await pass(calm)
+    const asked = analyses.length
+    void store.analyse({ ...trip, name: 'changed' })
+    expect(analyses).toHaveLength(asked)
+    expect(store.proof.stage).toBe('running')
+    expect(nth(workers, 1).terminated).toBe(false)
+  })
+
   it('can be stopped and started by hand', async () => {
-    await reckonedKit()
+    await analysedKit()
     await pass(calm)
     store.stopProof()
     expect(store.proof.stage).toBe('none')
@@ -292,21 +303,21 @@ describe('the proof', () => {
   })
 
   it('that fails says why', async () => {
-    await reckonedKit()
+    await analysedKit()
     await pass(calm)
-    proofs[0]!.fail(new Error('the proof found less than the kit'))
+    nth(proofs, 0).fail(new Error('the proof found less than the kit'))
     await pass(0)
     expect(store.proof).toEqual({ stage: 'failed', message: 'the proof found less than the kit' })
   })
 })
 
 it('letting go of a trip ends its workers and forgets it', async () => {
-  void store.reckon(trip)
-  reckonings[0]!.answer(reckoning())
+  void store.analyse(trip)
+  nth(analyses, 0).answer(analysis())
   await pass(calm)
   store.clear()
   expect(workers.every(({ terminated }) => terminated)).toBe(true)
-  expect(store.reckoning).toBeUndefined()
-  void store.reckon(trip)
-  expect(Object.keys(reckonings.at(-1)!.parts)).toContain('road')
+  expect(store.analysis).toBeUndefined()
+  void store.analyse(trip)
+  expect(Object.keys(defined(analyses.at(-1)).parts)).toContain('road')
 })

@@ -1,7 +1,11 @@
-import { reactive } from 'vue'
+import { defined, nth } from '#core/validation'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { useTripStore } from '~/stores/trip'
+import { reactive } from 'vue'
+import { useTripSessions } from '../../app/stores/trip-sessions'
+import { useTripStore } from '../../app/stores/trip'
 import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, smallTrip } from '../fake-world'
+
+vi.mock('../../app/stores/trip-sessions', () => ({ useTripSessions: vi.fn() }))
 
 let server: FakeServer
 let timers: FakeTimers
@@ -13,12 +17,12 @@ beforeEach(() => {
   timers = new FakeTimers()
   device = new FakeDevice()
   const { sessions } = new FakeWindow(device, server, timers)
-  vi.stubGlobal('useTripSessions', async () => sessions)
+  vi.mocked(useTripSessions).mockResolvedValue(sessions)
   store = useTripStore()
 })
 
-const dial = (gramsPerHour: number) => store.edit('dial', { dials: { ...store.trip!.dials, gramsPerHour } })
-const at = (id: string) => server.trips.get(id)!.trip
+const dial = (gramsPerHour: number) => store.edit('dial', { dials: { ...defined(store.trip).dials, gramsPerHour } })
+const at = (id: string) => defined(server.trips.get(id)).trip
 
 describe('the open trip', () => {
   it('is mirrored from its session, with how it stands', async () => {
@@ -35,7 +39,7 @@ describe('the open trip', () => {
   it('stays until the next one is there: nothing that looks at it finds nothing', async () => {
     await store.open('t')
     const opening = store.open('u')
-    expect(store.trip!.name).toBe('t')
+    expect(defined(store.trip).name).toBe('t')
     await opening
     expect(store).toMatchObject({ id: 'u', trip: { name: 'u' } })
   })
@@ -90,7 +94,7 @@ describe('an edit that takes a while', () => {
     await store.open('t')
     const edit = store.editLater()
     edit('later', { name: 'Later' })
-    expect(store.trip!.name).toBe('Later')
+    expect(defined(store.trip).name).toBe('Later')
   })
 
   it('goes nowhere once another trip is open', async () => {
@@ -98,7 +102,7 @@ describe('an edit that takes a while', () => {
     const edit = store.editLater()
     await store.open('u')
     edit('later', { name: 'Later' })
-    expect(store.trip!.name).toBe('u')
+    expect(defined(store.trip).name).toBe('u')
     await timers.pass(1000)
     expect([at('t').name, at('u').name]).toEqual(['t', 'u'])
   })
@@ -106,7 +110,7 @@ describe('an edit that takes a while', () => {
 
 it('what forms hand over is plain when it is kept, and what did not change stays the very same', async () => {
   await store.open('t')
-  const { bench } = store.trip!
+  const { bench } = defined(store.trip)
   const kept: unknown[] = []
   const { append } = device.outbox
   device.outbox.append = (trip, step) => {
@@ -114,12 +118,12 @@ it('what forms hand over is plain when it is kept, and what did not change stays
     kept.push(structuredClone(step))
     return append.call(device.outbox, trip, step)
   }
-  const form = reactive({ thing: { ...bench[0]!, units: { patch: 6 } } })
+  const form = reactive({ thing: { ...nth(bench, 0), units: { patch: 6 } } })
   store.edit('change', { bench: [form.thing, ...bench.slice(1)] })
   await rest()
   expect(kept).toHaveLength(1)
-  expect(store.trip!.bench[0]).toMatchObject({ units: { patch: 6 } })
-  expect(store.trip!.bench[1]).toBe(bench[1])
+  expect(defined(store.trip).bench[0]).toMatchObject({ units: { patch: 6 } })
+  expect(defined(store.trip).bench[1]).toBe(bench[1])
 })
 
 it('what is looked at on the server is there first', async () => {

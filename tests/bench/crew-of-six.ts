@@ -1,24 +1,30 @@
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { stopSchema } from '../../core/supply'
-import { readTrip, type Trip } from '../../core/trip'
+import { nth, defined } from '#core/validation'
+import { stopSchema } from '#core/supply'
+import { readTrip, type Trip } from '#core/trip'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 
 /** Six riders on the demo's road with twelve gaps between bike shops: the large case the benchmarks measure. */
 export function crewOfSix(): Trip {
   const demo = demoTrip()
   const bikes = Array.from({ length: 6 }, (_, i) => ({
-    ...demo.bikes[i % 2]!,
+    ...nth(demo.bikes, i % 2),
     id: `bike-${i}`,
     name: `Bike ${i}`,
     hanger: `h${i}`,
-    speeds: [12, 11, 12, 11, 10, 12][i]!,
+    speeds: nth([12, 11, 12, 11, 10, 12], i),
   }))
-  const crew = bikes.map((bike, i) => ({ ...demo.crew[i % 2]!, id: `rider-${i}`, name: `Rider ${i}`, bikeId: bike.id }))
+  const crew = bikes.map((bike, i) => ({
+    ...nth(demo.crew, i % 2),
+    id: `rider-${i}`,
+    name: `Rider ${i}`,
+    bikeId: bike.id,
+  }))
   const stops = Array.from({ length: 11 }, (_, i) =>
     stopSchema.parse({ id: `shop-${i}`, name: `Shop ${i}`, roadKm: 50 * (i + 1), services: [{ kind: 'bike-shop' }] }),
   )
   const hangers = bikes.map((bike) => ({
-    ...demo.bench.find(({ id }) => id === 'hanger-k3')!,
+    ...defined(demo.bench.find(({ id }) => id === 'hanger-k3')),
     id: `hanger-${bike.hanger}`,
     units: { [`hanger-${bike.hanger}`]: 1 },
   }))

@@ -1,6 +1,7 @@
-import { catalogue } from '../../catalogue'
-import type { Fastener } from '../../core/bike'
-import { crewFit, fitView, usualHandN } from '../../core/fit'
+import { defined, nth } from '#core/validation'
+import type { Fastener } from '#core/bike'
+import { crewFit, fitView, defaultHandN } from '#core/fit'
+import { catalogue } from '#catalogue'
 import { medianMs, ms, say } from './measure'
 
 /** Six bikes with sixty fasteners each, against tools with forty heads: the fit of a large crew. */
@@ -17,19 +18,19 @@ export async function benchFit(): Promise<void> {
     'adjustable',
     'core-tool',
   ]
-  const tools = wanted.map((id) => catalogue.items.find((item) => item.id === id)!)
+  const tools = wanted.map((id) => defined(catalogue.items.find((item) => item.id === id)))
   const heads = tools.reduce((sum, tool) => sum + tool.heads.length, 0)
   if (heads !== 40) throw new Error(`the bench was meant to have 40 heads, and has ${heads}`)
   say('fit of six bikes × 60 fasteners × 40 heads, median', ms(await medianMs(() => crewFit(bikes, tools))), '≤ 20 ms')
   const laid = tools.map((tool) => ({ ...tool, count: 1, condition: 1, pin: null, from: tool.id, note: '' }))
   say(
     'the same, with the lightest thing for each that is uncovered',
-    ms(await medianMs(() => fitView(bikes, laid, catalogue.items, usualHandN))),
+    ms(await medianMs(() => fitView(bikes, laid, catalogue.items, defaultHandN))),
     '',
   )
 }
 
 /** A list made sixty long by saying some of it again. */
 function sixty(fasteners: readonly Fastener[]): Fastener[] {
-  return Array.from({ length: 60 }, (_, i) => ({ ...fasteners[i % fasteners.length]!, id: `fastener-${i}` }))
+  return Array.from({ length: 60 }, (_, i) => ({ ...nth(fasteners, i % fasteners.length), id: `fastener-${i}` }))
 }

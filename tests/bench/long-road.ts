@@ -1,4 +1,4 @@
-import type { RoadPoint } from '../../core/road'
+import type { RoadPoint } from '#core/road'
 
 /** A road of so many points, one each 7 m or so, with hills, as a device would write it. */
 export const longRoad = (count: number): RoadPoint[] =>

@@ -1,3 +1,4 @@
+import { nth } from '#core/validation'
 import { Bench } from 'tinybench'
 
 /** The median time of something, in milliseconds. */
@@ -5,7 +6,7 @@ export async function medianMs(run: () => void, time = 1500): Promise<number> {
   const bench = new Bench({ time, warmupTime: 300, iterations: 5, warmupIterations: 1 })
   bench.add('it', run)
   await bench.run()
-  const result = bench.tasks[0]!.result
+  const result = nth(bench.tasks, 0).result
   if (result.state !== 'completed') throw new Error(`the benchmark ended ${result.state}`)
   return result.latency.p50
 }

@@ -1,9 +1,10 @@
+import { defined, nth } from '#core/validation'
+import { surveyRoad, writeGpx } from '#core/road'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
-import { demoTrip } from '../../catalogue/demo'
-import { surveyRoad, writeGpx } from '../../core/road'
+import { demoTrip } from '#catalogue/demo'
 import { headlessChromium } from '../../scripts/debian'
 import { longRoad } from './long-road'
 import { ms, say } from './measure'
@@ -33,10 +34,19 @@ try {
     await watchLongTasks(page)
     firsts.push(await importToPicture(page))
     await page.getByText('saved', { exact: true }).waitFor()
-    say(`import ${run + 1}: file given to first picture`, ms(firsts.at(-1)!), '≤ 1500 ms')
+    say(`import ${run + 1}: file given to first picture`, ms(defined(firsts.at(-1))), '≤ 1500 ms')
     say(`import ${run + 1}: longest task on the page until saved`, ms(await longestTask(page)), '≤ 50 ms')
   }
-  say(`median of ${firsts.length} imports`, ms(firsts.sort((a, b) => a - b)[1]!), '≤ 1500 ms')
+  say(
+    `median of ${firsts.length} imports`,
+    ms(
+      nth(
+        firsts.sort((a, b) => a - b),
+        1,
+      ),
+    ),
+    '≤ 1500 ms',
+  )
 
   await page.waitForTimeout(3000)
   await watchLongTasks(page)
@@ -112,7 +122,7 @@ async function importToPicture(page: Page): Promise<number> {
 
 /** Moves the pointer along the strip for two seconds; frames drawn a second. */
 async function scrub(page: Page): Promise<number> {
-  const box = (await strip(page).boundingBox())!
+  const box = defined(await strip(page).boundingBox())
   const counting = page.evaluate(
     () =>
       new Promise<number>((done) => {

@@ -1,10 +1,11 @@
+import { nth } from '#core/validation'
+import { classesOf, Landscape, availabilitiesOf, roadView } from '#core/ledger'
+import { OpeningCache } from '#core/ride'
+import { readGpx, surveyRoad, writeGpx, type RoadPoint } from '#core/road'
+import { stopSchema } from '#core/supply'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { SaxesParser } from 'saxes'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { classesOf, Landscape, lanesOf, roadView } from '../../core/ledger'
-import { OpeningBook } from '../../core/ride'
-import { readGpx, surveyRoad, writeGpx, type RoadPoint } from '../../core/road'
-import { stopSchema } from '../../core/supply'
 import { longRoad } from './long-road'
 import { medianMs, ms, say } from './measure'
 
@@ -33,17 +34,17 @@ export async function benchRoads(): Promise<void> {
       roadKm: ((i + 0.5) / 60) * survey.lengthKm,
       offRoadM: (i % 5) * 300,
       exit: i % 7 === 0 ? 'bus' : null,
-      services: [{ kind: ['bike-shop', 'supermarket', 'post', 'workshop'][i % 4]!, hours: 'Mo-Sa 08:00-18:00' }],
+      services: [{ kind: nth(['bike-shop', 'supermarket', 'post', 'workshop'], i % 4), hours: 'Mo-Sa 08:00-18:00' }],
     }),
   )
   const demo = demoTrip()
   const lined = { ...demo, road: { ...demo.road, points: tenThousand, stretches: [] }, stops: shops }
-  const book = new OpeningBook()
+  const book = new OpeningCache()
   const classes = classesOf(lined, catalogue)
   const lanesMs = await medianMs(() => {
     const landscape = new Landscape(lined, survey, catalogue, book)
     roadView(landscape, lined, catalogue)
-    lanesOf(landscape, lined, classes)
+    availabilitiesOf(landscape, lined, classes)
   }, 3000)
   say(`10 000 points, 60 stops, ${classes.length} classes: gaps and push-out anew`, ms(lanesMs), '≤ 30 ms')
 
@@ -59,5 +60,9 @@ export async function benchRoads(): Promise<void> {
     )
   }
   const perPoint = growing.map(([count, took]) => took / count)
-  say('a point of a million over a point of ten thousand', `${(perPoint[3]! / perPoint[1]!).toFixed(2)} ×`, 'about 1 ×')
+  say(
+    'a point of a million over a point of ten thousand',
+    `${(nth(perPoint, 3) / nth(perPoint, 1)).toFixed(2)} ×`,
+    'about 1 ×',
+  )
 }

@@ -1,9 +1,10 @@
+import { nth } from '#core/validation'
+import { chooseFast, prove } from '#core/choose'
+import { buildLedger } from '#core/ledger'
+import { surveyRoad } from '#core/road'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import loadHighs from 'highs'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { chooseFast, prove } from '../../core/choose'
-import { buildLedger } from '../../core/ledger'
-import { surveyRoad } from '../../core/road'
 import { bikeLikeLedger } from '../ledgers'
 import { crewOfSix } from './crew-of-six'
 import { benchFit } from './fit'
@@ -47,11 +48,11 @@ const answered = ledgers.map((each) => {
     const choice = chooseFast(each)
     return { choice, took: performance.now() - begun }
   })
-  return { each, choice: runs[0]!.choice, fastMs: Math.min(...runs.map(({ took }) => took)) }
+  return { each, choice: nth(runs, 0).choice, fastMs: Math.min(...runs.map(({ took }) => took)) }
 })
 const rows = answered.map(({ each, choice, fastMs }) => {
   const proofs = [0, 1].map(() => prove(each, choice, highs, { seconds: 60 }))
-  const { best } = proofs[0]!
+  const { best } = nth(proofs, 0)
   const highsMs = 1000 * Math.min(...proofs.map(({ seconds }) => seconds))
   return { gap: best.netH > 0 ? (best.netH - choice.netH) / best.netH : 0, fastMs, highsMs }
 })

@@ -7,7 +7,7 @@ async function openAccount(page: Page, name: string): Promise<void> {
   await page.getByRole('menuitem', { name: 'Account' }).click()
   await expect(page.getByRole('heading', { name: 'Account', exact: true })).toBeVisible()
 }
-const section = (page: Page, name: string) => page.getByRole('main').locator('.sheet').filter({ hasText: name })
+const section = (page: Page, name: string) => page.getByRole('main').locator('.card').filter({ hasText: name })
 
 test('a name, an address and a password are changed, and hold', async ({ page }) => {
   await page.goto('/')

@@ -1,8 +1,9 @@
+import { defined } from '#core/validation'
 import { writeFileSync } from 'node:fs'
-import { demoGpx, demoTrip } from '../../catalogue/demo'
+import { demoGpx, demoTrip } from '#catalogue/demo'
 import { brokenGpx } from '../broken-gpx'
 import { expect, test } from './rig'
-import { beginTrip, openOwnDemo, reckoned, saved, signUp } from './steps'
+import { beginTrip, openOwnDemo, analysed, saved, signUp } from './steps'
 
 const gpx = (inside: string) => `<gpx version="1.1">${inside}</gpx>`
 const track = (...points: string[]) => gpx(`<trk><trkseg>${points.join('')}</trkseg></trk>`)
@@ -54,8 +55,9 @@ test('a hundred broken files cost neither the page nor the saved road', async ({
 
   const files = Array.from({ length: 100 }, (_, i) => brokenGpx(i))
   const outcomes = await page.evaluate(async (texts) => {
-    const aTurn = () => new Promise((go) => setTimeout(go, 5))
-    const input = window.document.querySelector<HTMLInputElement>('input[aria-label="GPX file"]')!
+    const nextTask = () => new Promise((go) => setTimeout(go, 5))
+    const input = window.document.querySelector<HTMLInputElement>('input[aria-label="GPX file"]')
+    if (!input) throw new Error('there is no field for a file')
     const said = (role: string) => window.document.querySelector(`main [role=${role}]`)?.textContent ?? ''
     const seen: string[] = []
     for (const [i, text] of texts.entries()) {
@@ -63,10 +65,10 @@ test('a hundred broken files cost neither the page nor the saved road', async ({
       transfer.items.add(new File([text], `broken-${i}.gpx`))
       input.files = transfer.files
       input.dispatchEvent(new Event('change', { bubbles: true }))
-      await aTurn()
+      await nextTask()
       for (let waited = 0; waited < 2000; waited++) {
         if (said('alert').includes(`broken-${i}.gpx`) || said('status').includes('points read')) break
-        await aTurn()
+        await nextTask()
       }
       seen.push(said('alert') ? 'refused' : said('status').includes('points read') ? 'taken' : 'nothing')
     }
@@ -76,10 +78,10 @@ test('a hundred broken files cost neither the page nor the saved road', async ({
 
   // What was taken is taken back, one import after the other, and the road is the one that was saved.
   const undo = page.getByRole('button', { name: /^Undo/ })
-  while (/^Undo import/.test((await undo.textContent())!.trim())) await undo.click()
+  while (/^Undo import/.test(defined(await undo.textContent()).trim())) await undo.click()
   await saved(page)
   await page.reload()
-  await reckoned(page)
+  await analysed(page)
   await expect(page.getByRole('slider', { name: 'Stop Quillby' })).toBeVisible()
   const after = await document()
   expect(after.road).toEqual(before.road)

@@ -1,8 +1,9 @@
+import { defined, nth } from '#core/validation'
+import { calculators } from '#core/calculators'
 import type { Page } from '@playwright/test'
-import { demoTrip } from '../../catalogue/demo'
-import { sums } from '../../core/sums'
+import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
-import { beginTrip, openOwnDemo, reckoned, rowOf, saved, signUp, takeFromCatalogue } from './steps'
+import { beginTrip, openOwnDemo, analysed, rowOf, saved, signUp, takeFromCatalogue } from './steps'
 
 const room = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 /** Picks a part on the picture, where it is pointed at. */
@@ -96,7 +97,7 @@ test('a missing tool that keeps a fix away is named where one weighs, with what 
   const missing = page.getByRole('region', { name: 'Kept away by a missing tool' })
   await expect(missing).toContainText('fit the spare hanger (The Fox, gravel: nothing turns', { timeout: 20_000 })
   await missing.getByRole('button', { name: 'Lay it on the bench' }).first().click()
-  await reckoned(page)
+  await analysed(page)
   await expect(rowOf(page, /Hanger, shape K3/)).toContainText(/take/i)
 })
 
@@ -243,37 +244,40 @@ test('the matrix by keyboard alone', async ({ page }) => {
   await expect(page.getByText('none uncovered')).toBeVisible()
 })
 
-test('every sum, by keyboard, filled in from the bike; by itself without one', async ({ page }) => {
+test('every calculator, by keyboard, filled in from the bike; by itself without one', async ({ page }) => {
   test.slow()
   await openOwnDemo(page, 'bikes')
-  await page.getByRole('button', { name: 'Sums', exact: true }).focus()
+  await page.getByRole('button', { name: 'Calculators', exact: true }).focus()
   await page.keyboard.press('Enter')
-  for (const sum of sums.flatMap((group) => group.sums)) {
-    await page.getByRole('navigation', { name: 'Sums' }).getByRole('button', { name: sum.name, exact: true }).focus()
+  for (const calculator of calculators.flatMap((group) => group.calculators)) {
+    await page
+      .getByRole('navigation', { name: 'Calculators' })
+      .getByRole('button', { name: calculator.name, exact: true })
+      .focus()
     await page.keyboard.press('Enter')
-    const sheet = page.getByRole('article', { name: sum.name })
-    await expect(sheet.getByText(sum.asks)).toBeVisible()
-    const results = sheet.locator('dl')
+    const card = page.getByRole('article', { name: calculator.name })
+    await expect(card.getByText(calculator.asks)).toBeVisible()
+    const results = card.locator('dl')
     const before = await results.innerText()
-    expect(before, sum.name).not.toMatch(/NaN|Infinity|undefined/)
-    const input = sum.inputs.find((one) => one.kind === 'amount' && !one.whole && one.id !== 'mostBar')!
-    const field = sheet.getByLabel(input.label, { exact: true })
+    expect(before, calculator.name).not.toMatch(/NaN|Infinity|undefined/)
+    const input = defined(calculator.inputs.find((one) => one.kind === 'amount' && !one.whole && one.id !== 'mostBar'))
+    const field = card.getByLabel(input.label, { exact: true })
     await field.focus()
     const value = Number((await field.inputValue()).replace(',', '.'))
     await page.keyboard.press('Control+a')
     await page.keyboard.type(String(value * 0.9 || 1))
     await page.keyboard.press('Enter')
-    await expect(results, sum.name).not.toHaveText(before)
-    await expect(sheet.getByText('typed by you').first()).toBeVisible()
+    await expect(results, calculator.name).not.toHaveText(before)
+    await expect(card.getByText('typed by you').first()).toBeVisible()
     // Nonsense is refused beside the field, and what stood there counts on.
     await field.focus()
     await page.keyboard.press('Control+a')
     await page.keyboard.type('-9999')
     await page.keyboard.press('Enter')
-    await expect(sheet.getByRole('alert').first()).toBeVisible()
+    await expect(card.getByRole('alert').first()).toBeVisible()
     await page.keyboard.press('Escape')
   }
-  await page.goto('/sums')
+  await page.goto('/calculators')
   await expect(page.getByRole('article', { name: 'Gas cartridges' })).toContainText('2.14 bar')
 })
 
@@ -306,8 +310,8 @@ test('nonsense in a passport is refused where it is typed, and nothing saved is 
 
   // Two hundred bolts in a document are too many for one bike, and it says which.
   const trip = structuredClone(demoTrip())
-  const bolt = trip.bikes[0]!.fasteners[0]!
-  trip.bikes[0]!.fasteners = Array.from({ length: 200 }, (_, i) => ({ ...bolt, id: `bolt-${i}` }))
+  const bolt = nth(nth(trip.bikes, 0).fasteners, 0)
+  nth(trip.bikes, 0).fasteners = Array.from({ length: 200 }, (_, i) => ({ ...bolt, id: `bolt-${i}` }))
   const answer = await page.request.post('/api/trips', { data: trip })
   expect(answer.status()).toBe(422)
   expect(await answer.text()).toContain('bikes[0].fasteners')

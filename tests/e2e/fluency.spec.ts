@@ -2,7 +2,7 @@ import { expect, test } from './rig'
 import { openOwnDemo, rowOf, saved } from './steps'
 
 /** Where the work is done; how long it keeps the page waiting is measured by npm run bench:page. */
-test('the dial turns and the stages change while kits are reckoned and proved', async ({ page }) => {
+test('the dial turns and the stages change while kits are analysed and proved', async ({ page }) => {
   await openOwnDemo(page, 'weigh')
   const dial = page.locator('aside').getByRole('slider')
   await dial.focus()
@@ -28,6 +28,6 @@ test('solvers and readers of files work beside the page, not on it', async ({ pa
   page.on('worker', (worker) => workers.push(worker.url()))
   await openOwnDemo(page, 'weigh')
   await expect(page.getByText(/from the best kit there is, proved/)).toBeVisible({ timeout: 90_000 })
-  expect(workers.some((url) => url.includes('reckon'))).toBe(true)
-  expect(workers.some((url) => url.includes('prove'))).toBe(true)
+  expect(workers.some((url) => url.includes('analysis'))).toBe(true)
+  expect(workers.some((url) => url.includes('proof'))).toBe(true)
 })

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test'
-import { demoTrip } from '../../catalogue/demo'
+import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
-import { newAccount, newTrip, reckoned } from './steps'
+import { newAccount, newTrip, analysed } from './steps'
 
 const long = (name: string) => name.padEnd(118, 'x')
 /** The demo with names as long as they may be, and not a blank in them. */
@@ -49,7 +49,7 @@ for (const [width, height] of [
     for (const stage of ['road', 'bikes', 'bench', 'weigh']) {
       await page.goto(`/trips/${id}/${stage}`)
       await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
-      await reckoned(page)
+      await analysed(page)
       await holds(stage)
       if (stage === 'bench') {
         await page

@@ -1,5 +1,5 @@
-import { signUp } from './steps'
 import { expect, test } from './rig'
+import { signUp } from './steps'
 
 test('a page that fails says so, to the rider and to whoever watches it, and is loaded again', async ({
   page,

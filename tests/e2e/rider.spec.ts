@@ -1,7 +1,8 @@
+import { defined } from '#core/validation'
 import { readFileSync } from 'node:fs'
-import { demoGpx } from '../../catalogue/demo'
+import { demoGpx } from '#catalogue/demo'
 import { expect, test } from './rig'
-import { beginTrip, reckoned, rowOf, saved, signUp, takeFromCatalogue, verdicts } from './steps'
+import { beginTrip, analysed, rowOf, saved, signUp, takeFromCatalogue, verdicts } from './steps'
 
 const gpxFile = { name: 'quern.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(demoGpx()) }
 
@@ -37,7 +38,7 @@ test('from a GPX file to a kit that can be argued with', async ({ page }) => {
   await expect(page.getByLabel('Place of Quillby')).toHaveValue('70')
 
   // And with the pointer.
-  const box = (await handle.boundingBox())!
+  const box = defined(await handle.boundingBox())
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
   await page.mouse.down()
   await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 4 })
@@ -72,7 +73,7 @@ test('from a GPX file to a kit that can be argued with', async ({ page }) => {
 
   // Verdicts.
   await page.keyboard.press('w')
-  await reckoned(page)
+  await analysed(page)
   await expect(rowOf(page, 'Mini pump')).toContainText('take')
   await expect(rowOf(page, 'Folding tyre')).toContainText('leave')
 
@@ -122,7 +123,7 @@ test('from a GPX file to a kit that can be argued with', async ({ page }) => {
     .setInputFiles({ name: 'trip.json', mimeType: 'application/json', buffer: readFileSync(path) })
   await expect(page.getByRole('heading', { name: 'Road', exact: true })).toBeVisible()
   await page.keyboard.press('w')
-  await reckoned(page)
+  await analysed(page)
   await expect.poll(() => verdicts(page)).toEqual(shown)
 })
 

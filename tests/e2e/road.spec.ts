@@ -1,3 +1,4 @@
+import { defined } from '#core/validation'
 import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
 import { expectNoAxeViolations, openOwnDemo, saved } from './steps'
@@ -8,7 +9,7 @@ async function stretches(page: Page): Promise<string[]> {
   return rows.evaluateAll((items) =>
     items.map((item) => {
       const [from, to] = [...item.querySelectorAll('input')].slice(0, 2).map((input) => input.value)
-      return `${from}–${to} ${item.querySelector('select')!.value}`
+      return `${from}–${to} ${item.querySelector('select')?.value}`
     }),
   )
 }
@@ -16,7 +17,7 @@ const lane = (page: Page, name: string) => page.getByRole('button', { name: new 
 const strip = (page: Page) => page.getByRole('group', { name: 'Hours to help along the road' })
 /** A pixel of the strip: kilometres of the 620.6 km along it, and how far down. */
 async function pixel(page: Page, km: number, y: number) {
-  const box = (await strip(page).boundingBox())!
+  const box = defined(await strip(page).boundingBox())
   return { x: box.x + 6 + (km / 620.58) * (box.width - 12), y: box.y + y }
 }
 async function dragAlong(page: Page, fromKm: number, toKm: number, y: number) {
@@ -145,10 +146,10 @@ test('a shop is asked over its counter, and what it says is written down', async
   await askUntilTold(page, 'click')
   await expectNoAxeViolations(page)
   await writeDown.click()
-  await expect(fuel.getByLabel('known')).toHaveValue('asked')
+  await expect(fuel.getByLabel('how you know it')).toHaveValue('asked')
   await expect(fuel.getByRole('button', { name: /^Forget / })).toHaveCount(1)
   await undo(page)
-  await expect(fuel.getByLabel('known')).toHaveValue('map')
+  await expect(fuel.getByLabel('how you know it')).toHaveValue('map')
   await saved(page)
 })
 
@@ -199,19 +200,19 @@ test('hours that cannot be read are said to be so, and can be put together day b
 test('what is being typed stays while the page is drawn anew around it', async ({ page }) => {
   await openOwnDemo(page, 'road')
   await page.getByRole('button', { name: 'More about Quillby' }).click()
-  const sheet = page.getByRole('region', { name: 'bike shop at Quillby' })
-  const hours = sheet.getByLabel('Hours of the bike shop at Quillby')
+  const card = page.getByRole('region', { name: 'bike shop at Quillby' })
+  const hours = card.getByLabel('Hours of the bike shop at Quillby')
   await hours.fill('weekdays nine to five')
   await hours.press('Enter')
   // What is typed next is not left yet when it is said that this could not be read.
   await hours.fill('Mo-Fr 08')
-  await expect(sheet.getByRole('alert')).toContainText('Not understood')
-  await sheet.getByRole('button', { name: 'Day by day' }).hover()
+  await expect(card.getByRole('alert')).toContainText('Not understood')
+  await card.getByRole('button', { name: 'Day by day' }).hover()
   await expect(hours).toHaveValue('Mo-Fr 08')
   await hours.pressSequentially(':00-17:00')
   await hours.press('Enter')
   await expect(hours).toHaveValue('Mo-Fr 08:00-17:00')
-  await expect(sheet.getByRole('alert')).toHaveCount(0)
+  await expect(card.getByRole('alert')).toHaveCount(0)
 })
 
 test('the weather is asked for, makes the road wet, and is forgotten', async ({ page }) => {
@@ -240,7 +241,7 @@ test('the line is turned round and cut, and the plan points where the strip does
 
   const plan = page.getByRole('img', { name: /The road from above/ })
   await plan.scrollIntoViewIfNeeded()
-  const box = (await plan.boundingBox())!
+  const box = defined(await plan.boundingBox())
   await page.mouse.click(box.x + 160, box.y + box.height - 40)
   const cursor = await page.getByRole('slider', { name: 'Place on the road' }).getAttribute('aria-valuenow')
   expect(Number(cursor)).toBeLessThan(100)
@@ -274,7 +275,7 @@ test('the start is set and a shop asked by keyboard alone; a shop is then shut, 
     if (await writeDown.isVisible()) break
   }
   await writeDown.press('Enter')
-  await expect(fuel.getByLabel('known')).toHaveValue('asked')
+  await expect(fuel.getByLabel('how you know it')).toHaveValue('asked')
   await expect(dialog).toHaveCount(0)
 
   const shop = page.getByRole('button', { name: 'bike shop at Quillby', exact: true })
@@ -289,7 +290,8 @@ test('the start is set and a shop asked by keyboard alone; a shop is then shut, 
   await expect(lane(page, 'tube, 622')).toContainText('311 km')
   await saved(page)
 
-  for (let back = 0; back < 8 && (await fuel.getByLabel('known').inputValue()) !== 'map'; back++) await undo(page)
+  for (let back = 0; back < 8 && (await fuel.getByLabel('how you know it').inputValue()) !== 'map'; back++)
+    await undo(page)
   await expect(shop).toHaveText('✓')
   await expect(lane(page, 'tube, 622')).toContainText('240 km')
   await saved(page)
@@ -346,9 +348,9 @@ test.describe('on a small screen, by touch', () => {
     const writeDown = dialog.getByRole('button', { name: 'Write it down' })
     await askUntilTold(page, 'tap')
     await writeDown.tap()
-    await expect(fuel.getByLabel('known')).toHaveValue('asked')
+    await expect(fuel.getByLabel('how you know it')).toHaveValue('asked')
     await page.getByRole('button', { name: /^Undo/ }).tap()
-    await expect(fuel.getByLabel('known')).toHaveValue('map')
+    await expect(fuel.getByLabel('how you know it')).toHaveValue('map')
 
     await page.getByRole('button', { name: /^Show all/ }).tap()
     await page.getByRole('button', { name: 'More about Brannock' }).tap()

@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type APIRequestContext, type Page } from '@playwright/test'
-import { demoTrip } from '../../catalogue/demo'
-import type { Trip } from '../../core/trip'
+import { demoTrip } from '#catalogue/demo'
+import type { Trip } from '#core/trip'
 
 let people = 0
 
@@ -34,7 +34,7 @@ export async function openDemo(page: Page, stage: 'road' | 'bikes' | 'bench' | '
   await expect(page.getByRole('heading', { name: 'Weigh' })).toBeVisible()
   if (stage !== 'weigh') await page.keyboard.press({ road: 'r', bikes: 'k', bench: 'b' }[stage])
   await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
-  await reckoned(page)
+  await analysed(page)
 }
 
 export interface Account {
@@ -82,11 +82,11 @@ export async function openOwnDemo(
   const id = await newTrip(page.request, change)
   await page.goto(`/trips/${id}/${stage}`)
   await expect(page.getByRole('heading', { name: new RegExp(`^${stage}$`, 'i') })).toBeVisible()
-  await reckoned(page)
+  await analysed(page)
 }
 
-/** The balance has been reckoned. */
-export async function reckoned(page: Page): Promise<void> {
+/** The balance has been analysed. */
+export async function analysed(page: Page): Promise<void> {
   await expect(page.getByText('no hour on foot').filter({ visible: true })).toHaveCount(1)
 }
 

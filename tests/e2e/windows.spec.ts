@@ -1,5 +1,5 @@
 import type { BrowserContext, Page } from '@playwright/test'
-import { demoTrip } from '../../catalogue/demo'
+import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
 import { expectNoAxeViolations, newAccount, newTrip, onServer, saved, signIn, signUp, type Account } from './steps'
 

@@ -1,10 +1,10 @@
 import { ofetch } from 'ofetch'
 import { vi } from 'vitest'
-import { fetchServer } from '~/session/fetch-server'
-import { MemoryOutbox } from '~/session/memory-outbox'
-import { browserTimers } from '~/session/timers'
-import { TripSessions } from '~/session/trip-sessions'
-import { loneWindow } from '~/session/windows'
+import { fetchServer } from '../../app/session/fetch-server'
+import { MemoryOutbox } from '../../app/session/memory-outbox'
+import { browserTimers } from '../../app/session/timers'
+import { TripSessions } from '../../app/session/trip-sessions'
+import { loneWindow } from '../../app/session/windows'
 
 /** Has the app's own way to the server go to an address that may change, as one person. */
 export function goTo(address: () => string, cookie: () => string): void {

@@ -1,5 +1,6 @@
+import { nth } from '#core/validation'
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { seeded } from '../ledgers'
 import { Setting, type Person } from '../server/setting'
 import { judged, tries } from './judged'
@@ -60,7 +61,7 @@ it('roads, rides, stops and weather that are hurt anywhere are refused or taken 
   let refused = 0
   for (let case_ = 1; case_ <= cases; case_++) {
     const random = seeded(case_)
-    const part = (['road', 'ride', 'stops', 'forecast'] as const)[case_ % 4]!
+    const part = nth(['road', 'ride', 'stops', 'forecast'] as const, case_ % 4)
     const before = await read()
     const change = { part, base: before.revisions[part].number, value: hurt(sound[part], random) }
     const { status, body } = await maren.save(id, change)

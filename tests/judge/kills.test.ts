@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { smallTrip } from '../fake-world'
+import { seeded } from '../ledgers'
 import { Setting, type Person } from '../server/setting'
 import { goTo, newDevice } from './device'
-import { seeded } from '../ledgers'
 import { judged, seed, tries } from './judged'
 
 let setting: Setting

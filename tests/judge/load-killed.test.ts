@@ -1,7 +1,7 @@
+import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { randomUUID } from 'node:crypto'
 import { setTimeout as wait } from 'node:timers/promises'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { anyFreePort } from '../../scripts/ports'

@@ -1,5 +1,5 @@
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { smallTrip } from '../fake-world'
 import { Setting } from '../server/setting'
 import { isFull, judged, tries } from './judged'

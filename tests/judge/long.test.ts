@@ -1,5 +1,5 @@
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { longRoad } from '../bench/long-road'
 import { mostMs, neighbourWaits } from '../server/neighbour'
 import { Setting, type Person } from '../server/setting'
@@ -36,7 +36,7 @@ async function download(path: string): Promise<{ status: number }> {
 }
 
 it('trips as long as they may be are taken in and handed out beside others, who do not wait', async () => {
-  const thousands = Math.round(250 * Math.max(share, 0.2))
+  const thousands = Math.round(250 * share)
   const trip = JSON.stringify({
     ...demoTrip(),
     road: { name: 'Long', points: longRoad(1000 * thousands), stretches: [] },

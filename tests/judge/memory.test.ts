@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { Setting } from '../server/setting'
 import { isFull, judged } from './judged'
 import { keepDoing } from './latency'

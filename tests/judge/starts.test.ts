@@ -11,8 +11,8 @@ let folder: DemoFolder
 /** So long a start takes until it serves, ms. */
 let takes: number
 
-async function begin(words: readonly string[] = []): Promise<string> {
-  const demo = folder.start('demo', words)
+async function begin(args: readonly string[] = []): Promise<string> {
+  const demo = folder.start('demo', args)
   return folder.serving(demo)
 }
 

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest'
+import { bikeFrom } from '#catalogue'
 import {
   cabinM,
   cartridgesFor,
@@ -14,10 +14,10 @@ import {
   strainShare,
   strokesTo,
   tyreVolumeMl,
-  usualBar,
-} from '../../core/air'
-import { bikeFrom } from '../../catalogue'
-import { BAR_PER_PSI } from '../../core/units'
+  defaultBar,
+} from '#core/air'
+import { BAR_PER_PSI } from '#core/units'
+import { describe, expect, it } from 'vitest'
 
 const gravel = tyreVolumeMl({ widthMm: 50, beadMm: 622 })
 const fat = tyreVolumeMl({ widthMm: 100, beadMm: 559 })
@@ -87,10 +87,10 @@ describe('gas', () => {
   })
   // Common practice, no source.
   it('a fat tyre takes two or three small cartridges, a gravel tyre one to ride and 25 g to seat', () => {
-    expect([2, 3]).toContain(cartridgesFor(usualBar(100) * rideableShare, 16, fat))
-    expect(cartridgesFor(usualBar(50) * rideableShare, 16, gravel)).toBe(1)
-    expect(cartridgesFor(usualBar(50) * seatingShare, 25, gravel)).toBe(1)
-    expect(cartridgesFor(usualBar(50) * seatingShare, 16, gravel)).toBe(2)
+    expect([2, 3]).toContain(cartridgesFor(defaultBar(100) * rideableShare, 16, fat))
+    expect(cartridgesFor(defaultBar(50) * rideableShare, 16, gravel)).toBe(1)
+    expect(cartridgesFor(defaultBar(50) * seatingShare, 25, gravel)).toBe(1)
+    expect(cartridgesFor(defaultBar(50) * seatingShare, 16, gravel)).toBe(2)
   })
 })
 
@@ -134,7 +134,7 @@ describe('limits', () => {
     const unknown = { front: { ...bike.rims.front, mostBar: null }, rear: { ...bike.rims.rear, mostBar: null } }
     expect(pressureLimit({ ...bike, rims: unknown }, 'rear')).toEqual({
       bar: hooklessMostBar,
-      because: expect.stringContaining('without hooks'),
+      setBy: 'hookless rim',
     })
     const tyres = { ...bike.tyres, rear: { ...bike.tyres.rear, mostBar: 4 } }
     expect(pressureLimit({ tyres, rims: unknown }, 'rear')).toMatchObject({ bar: 4 })

@@ -1,7 +1,8 @@
 import gammaCdf from '@stdlib/stats-base-dists-gamma-cdf'
 import poissonCdf from '@stdlib/stats-base-dists-poisson-cdf'
+import { poissonAtLeast, wornOutAtLeast } from '#core/hazard'
+import { gammaP } from '#core/maths'
 import { describe, expect, it } from 'vitest'
-import { gammaP, poissonAtLeast, wornOutAtLeast } from '../../core/hazard'
 
 describe('chances', () => {
   // Cumulative Poisson table, Pr(N ≥ k), as printed in E. C. Molina, Poisson's Exponential Binomial Limit (1942),
@@ -62,6 +63,14 @@ describe('chances', () => {
     expect(wornOutAtLeast(1, 0.1, 0, 0.3)).toBe(1)
     expect(poissonAtLeast(0, 3)).toBe(1)
     expect(poissonAtLeast(2, 0)).toBe(0)
-    expect(() => gammaP(-1, 2)).toThrow(RangeError)
+    for (const [a, x] of [
+      [-1, 2],
+      [0, 2],
+      [1, -1],
+      [NaN, 1],
+      [1, NaN],
+    ] as const)
+      expect(() => gammaP(a, x)).toThrow(`not a = ${a}, x = ${x}`)
+    expect(gammaP(1, 0)).toBe(0)
   })
 })

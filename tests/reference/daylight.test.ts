@@ -1,7 +1,7 @@
+import { daylightOn, lightLeftH, parseWallClock, timeOf } from '#core/ride'
 import { describe, expect, it } from 'vitest'
-import { daylightOn, lightLeftH, readWallClock, timeOf } from '../../core/ride'
 
-const minutesApart = (at: number, time: string) => Math.abs(at - readWallClock(`${timeToDate(at)}T${time}`))
+const minutesApart = (at: number, time: string) => Math.abs(at - parseWallClock(`${timeToDate(at)}T${time}`))
 const timeToDate = (at: number) => new Date(at * 60_000).toISOString().slice(0, 10)
 
 /**
@@ -47,7 +47,7 @@ describe('sunrise and sunset', () => {
     ['Sydney', '2026-12-21', -33.87, 151.21, 11, '05:41', '20:05'],
     ['New York', '2026-12-21', 40.71, -74.01, -5, '07:17', '16:32'],
   ])('of %s on %s are those of the almanac', (_, date, lat, lon, offset, rises, sets) => {
-    const sun = daylightOn(readWallClock(`${date}T15:00`), lat, lon, offset)
+    const sun = daylightOn(parseWallClock(`${date}T15:00`), lat, lon, offset)
     if (sun.kind !== 'rises and sets') expect.unreachable()
     expect(minutesApart(sun.rises, rises)).toBeLessThanOrEqual(3)
     expect(minutesApart(sun.sets, sets)).toBeLessThanOrEqual(3)
@@ -57,7 +57,7 @@ describe('sunrise and sunset', () => {
     for (const lat of [-55, -33, 0, 20, 45, 60]) {
       for (const lon of [-170, -60, 0, 100, 179]) {
         for (let day = 5; day <= 360; day += 15) {
-          const midnight = readWallClock('2026-01-01T00:00') + (day - 1) * 1440
+          const midnight = parseWallClock('2026-01-01T00:00') + (day - 1) * 1440
           const offset = Math.round(lon / 15)
           const sun = daylightOn(midnight + 720, lat, lon, offset)
           if (sun.kind !== 'rises and sets') expect.unreachable()
@@ -72,18 +72,18 @@ describe('sunrise and sunset', () => {
   })
 
   it('at 78° north there are none in June, and none in December', () => {
-    expect(daylightOn(readWallClock('2026-06-21T12:00'), 78.2, 15.6, 2)).toEqual({ kind: 'never sets' })
-    expect(daylightOn(readWallClock('2026-12-21T12:00'), 78.2, 15.6, 1)).toEqual({ kind: 'never rises' })
+    expect(daylightOn(parseWallClock('2026-06-21T12:00'), 78.2, 15.6, 2)).toEqual({ kind: 'never sets' })
+    expect(daylightOn(parseWallClock('2026-12-21T12:00'), 78.2, 15.6, 1)).toEqual({ kind: 'never rises' })
   })
 
   it('do not depend on the hour asked at', () => {
-    const at = (time: string) => daylightOn(readWallClock(`2026-04-10T${time}`), 57, -4, 1)
+    const at = (time: string) => daylightOn(parseWallClock(`2026-04-10T${time}`), 57, -4, 1)
     expect(at('00:00')).toEqual(at('23:59'))
   })
 })
 
 describe('daylight left', () => {
-  const sun = daylightOn(readWallClock('2026-06-21T12:00'), 51.5, -0.13, 1)
+  const sun = daylightOn(parseWallClock('2026-06-21T12:00'), 51.5, -0.13, 1)
   it('shrinks to nothing at sunset, and is nothing before sunrise', () => {
     if (sun.kind !== 'rises and sets') expect.unreachable()
     expect(lightLeftH(sun.sets - 90, sun)).toBeCloseTo(1.5, 9)

@@ -1,11 +1,13 @@
+import { defined } from '#core/validation'
+import { hardestNm, type Drive } from '#core/bike'
+import { handForceN, turnTaskOf, turnWith, defaultHandN, waysTo } from '#core/fit'
+import { driveInWords } from '#wording'
+import { catalogue } from '#catalogue'
 import { describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { driveInWords, hardestNm, type Drive } from '../../core/bike'
-import { handForceN, settingOf, turnWith, usualHandN, waysTo } from '../../core/fit'
 import { aFastener, aHead } from '../fixtures'
 
-const item = (id: string) => catalogue.items.find((candidate) => candidate.id === id)!
-const bike = (kind: string) => catalogue.bikes.find((candidate) => candidate.kind === kind)!
+const item = (id: string) => defined(catalogue.items.find((candidate) => candidate.id === id))
+const bike = (kind: string) => defined(catalogue.bikes.find((candidate) => candidate.kind === kind))
 const drivesOf = (name: RegExp) =>
   catalogue.bikes
     .flatMap(({ fasteners }) => fasteners.filter((fastener) => name.test(fastener.name)))
@@ -40,7 +42,7 @@ describe('drives of the threads a bike has', () => {
   it('keys of every size of ISO 4762 from M3 to M10 are to be had, and T25 and T30 of ISO 10664', () => {
     const heads = catalogue.items.flatMap(({ heads: list }) => list)
     const has = (drive: Drive) =>
-      heads.some((head) => turnWith(head, settingOf(aFastener(drive, 0), usualHandN)).verdict === 'turns')
+      heads.some((head) => turnWith(head, turnTaskOf(aFastener(drive, 0), defaultHandN)).verdict === 'turns')
     for (const size of Object.values(iso4762).filter((mm) => mm <= 8))
       expect(has({ profile: 'hex', size }), `${size}`).toBe(true)
     for (const size of [iso10664.M5, iso10664.M6]) expect(has({ profile: 'hexalobular', size }), `T${size}`).toBe(true)
@@ -57,25 +59,26 @@ describe('force at the hand', () => {
   // Planning value: 400 N. Of the order of one-handed pulls in DIN 33411-5 and MIL-STD-1472, both from memory.
   it('stops at what a hand gives', () => {
     const head = aHead({ profile: 'hex', size: 5, leverMm: 100 })
-    expect(turnWith(head, settingOf(aFastener({ profile: 'hex', size: 5 }, 24), usualHandN))).toMatchObject({
+    expect(turnWith(head, turnTaskOf(aFastener({ profile: 'hex', size: 5 }, 24), defaultHandN))).toMatchObject({
       verdict: 'turns',
       handN: 240,
     })
-    expect(turnWith(head, settingOf(aFastener({ profile: 'hex', size: 5 }, 39), usualHandN))).toMatchObject({
+    expect(turnWith(head, turnTaskOf(aFastener({ profile: 'hex', size: 5 }, 39), defaultHandN))).toMatchObject({
       verdict: 'awkward',
       reason: 'hard-pull',
     })
-    expect(turnWith(head, settingOf(aFastener({ profile: 'hex', size: 5 }, 41), usualHandN))).toMatchObject({
+    expect(turnWith(head, turnTaskOf(aFastener({ profile: 'hex', size: 5 }, 41), defaultHandN))).toMatchObject({
       verdict: 'cannot',
       reason: 'no-lever',
     })
-    expect(usualHandN).toBe(400)
+    expect(defaultHandN).toBe(400)
   })
 })
 
 // Common practice, no source.
 describe('what riders know', () => {
-  const fastener = (kind: string, name: string) => bike(kind).fasteners.find((candidate) => candidate.name === name)!
+  const fastener = (kind: string, name: string) =>
+    defined(bike(kind).fasteners.find((candidate) => candidate.name === name))
   it('a folding tool’s 8 mm cannot free a crank bolt and a long 8 mm key can', () => {
     const crank = fastener('hard-tail', 'Crank bolts')
     expect(hardestNm(crank)).toBe(48)
@@ -119,7 +122,7 @@ describe('what riders know', () => {
     const pozidriv = aHead({ profile: 'pozidriv', size: 2 })
     const phillips = aHead({ profile: 'phillips', size: 2 })
     const screw = (profile: 'phillips' | 'pozidriv', nm: number) =>
-      settingOf(aFastener({ profile, size: 2 }, nm), usualHandN)
+      turnTaskOf(aFastener({ profile, size: 2 }, nm), defaultHandN)
     expect(turnWith(pozidriv, screw('phillips', 4))).toMatchObject({
       verdict: 'damages',
       reason: 'pozidriv-in-phillips',
@@ -132,7 +135,7 @@ describe('what riders know', () => {
     expect(turnWith(phillips, screw('phillips', 4)).verdict).not.toBe('damages')
   })
   it('a spoke key must match the nipple: 3.2 is common, and four sizes exist', () => {
-    const nipple = (size: number) => settingOf(aFastener({ profile: 'nipple', size }, 1), usualHandN)
+    const nipple = (size: number) => turnTaskOf(aFastener({ profile: 'nipple', size }, 1), defaultHandN)
     const key = (size: number) => aHead({ profile: 'spoke-key', size, leverMm: 16 })
     expect(turnWith(key(3.2), nipple(3.2)).verdict).toBe('turns')
     expect(turnWith(key(3.4), nipple(3.2))).toMatchObject({ verdict: 'damages', reason: 'rounds-off' })

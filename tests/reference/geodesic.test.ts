@@ -1,6 +1,6 @@
-import { describe, expect, it } from 'vitest'
+import { geodesicM, stepM } from '#core/road'
 import LatLon from 'geodesy/latlon-ellipsoidal-vincenty.js'
-import { geodesicM, stepM } from '../../core/road'
+import { describe, expect, it } from 'vitest'
 import { seeded } from '../ledgers'
 
 const degrees = (d: number, m: number, s: number) => Math.sign(d) * (Math.abs(d) + m / 60 + s / 3600)

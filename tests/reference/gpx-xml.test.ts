@@ -1,7 +1,7 @@
+import { demoGpx } from '#catalogue/demo'
+import { readGpx } from '#core/road'
 import { XMLParser } from 'fast-xml-parser'
 import { describe, expect, it } from 'vitest'
-import { demoGpx } from '../../catalogue/demo'
-import { readGpx } from '../../core/road'
 import { seeded } from '../ledgers'
 
 /**

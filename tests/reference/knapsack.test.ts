@@ -1,7 +1,7 @@
+import { chooseBrute, chooseFast, prove } from '#core/choose'
+import { ledgerFormat, type Ledger } from '#core/ledger'
 import loadHighs from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { chooseBrute, chooseFast, prove } from '../../core/choose'
-import { ledgerFormat, type Ledger } from '../../core/ledger'
 
 /** A knapsack as a ledger: each thing is a tool for a certain failure of its own, worth its profit in hours. */
 function knapsack(capacity: number, weights: number[], profits: number[]): Ledger {

@@ -1,6 +1,6 @@
+import { holidayCountries, readOpening, parseWallClock, formatWallClock, type Opening } from '#core/ride'
 import OpeningRules from 'opening_hours'
 import { describe, expect, it, vi } from 'vitest'
-import { holidayCountries, readOpening, readWallClock, writeWallClock, type Opening } from '../../core/ride'
 
 const nowhere = { lat: 52, lon: 0, country: null }
 function opening(text: string, country: string | null = null): Opening {
@@ -8,7 +8,7 @@ function opening(text: string, country: string | null = null): Opening {
   if ('error' in read) throw new Error(read.error)
   return read
 }
-const stateAt = (text: string, at: string) => opening(text).at(readWallClock(at))
+const stateAt = (text: string, at: string) => opening(text).at(parseWallClock(at))
 
 /**
  * Examples of the published specification, Key:opening_hours and
@@ -56,15 +56,15 @@ describe('opening hours of the specification', () => {
 
   it('sunrise-sunset follows the sun of the place', () => {
     const read = opening('sunrise-sunset')
-    expect(read.at(readWallClock('2026-06-21T12:00'))).toBe('open')
-    expect(read.at(readWallClock('2026-06-21T23:30'))).toBe('closed')
+    expect(read.at(parseWallClock('2026-06-21T12:00'))).toBe('open')
+    expect(read.at(parseWallClock('2026-06-21T23:30'))).toBe('closed')
   })
 
   it('public holidays are those of the country', () => {
     // 17 May is Norway's constitution day.
     const shop = opening('Mo-Su 09:00-18:00; PH off', 'no')
-    expect(shop.at(readWallClock('2027-05-17T12:00'))).toBe('closed')
-    expect(shop.at(readWallClock('2027-05-18T12:00'))).toBe('open')
+    expect(shop.at(parseWallClock('2027-05-17T12:00'))).toBe('closed')
+    expect(shop.at(parseWallClock('2027-05-18T12:00'))).toBe('open')
     expect(readOpening('Mo-Fr 09:00-18:00; PH off', nowhere)).toEqual({
       error: 'holidays depend on the country, which is not set',
       guesses: [],
@@ -80,7 +80,7 @@ describe('opening hours of the specification', () => {
     })
     for (const text of ['Mo-Fr 09:00-18:00; PH off', '09:00-18:00', 'PH off', 'Mo[1] 10:00-12:00', 'week 1-53/2 Mo']) {
       const read = readOpening(text, { ...nowhere, country: 'no' })
-      if (!('error' in read)) read.opensFrom(readWallClock('2026-06-12T10:00'))
+      if (!('error' in read)) read.opensFrom(parseWallClock('2026-06-12T10:00'))
     }
     expect(said).not.toHaveBeenCalled()
     said.mockRestore()
@@ -106,8 +106,8 @@ describe('opening hours of the specification', () => {
   })
   it('that make no sense the library finds out only later are uncertain, and never open', () => {
     const odd = opening('Jun 12 PH', 'no')
-    expect(() => odd.at(readWallClock('2026-06-12T10:00'))).not.toThrow()
-    expect(odd.opensFrom(readWallClock('2026-06-12T10:00'))).toBeUndefined()
+    expect(() => odd.at(parseWallClock('2026-06-12T10:00'))).not.toThrow()
+    expect(odd.opensFrom(parseWallClock('2026-06-12T10:00'))).toBeUndefined()
   })
   // What people write where they do not know the syntax; which of two readings is meant nobody can tell but them.
   it.each([
@@ -125,8 +125,8 @@ describe('opening hours of the specification', () => {
 
 describe('when it opens next', () => {
   const next = (text: string, at: string) => {
-    const opens = opening(text).opensFrom(readWallClock(at))
-    return opens === undefined ? undefined : writeWallClock(opens)
+    const opens = opening(text).opensFrom(parseWallClock(at))
+    return opens === undefined ? undefined : formatWallClock(opens)
   }
   it('is at once where it is open', () => expect(next('24/7', '2026-06-09T10:00')).toBe('2026-06-09T10:00'))
   it('may be days away', () => {

@@ -1,17 +1,19 @@
-import geodesic from 'geographiclib-geodesic'
+import { defined, numberAt } from '#core/validation'
+import { onPlan, projectPlan, surveyRoad, type RoadPoint } from '#core/road'
+import { scaleBarKm } from '../../app/drawing/plan'
 import fc from 'fast-check'
+import geodesic from 'geographiclib-geodesic'
 import { describe, expect, it } from 'vitest'
-import { onPlan, planOf, scaleBarKm, surveyRoad, type RoadPoint } from '../../core/road'
 
-const plan = (points: RoadPoint[]) => planOf(points, surveyRoad(points))
+const plan = (points: RoadPoint[]) => projectPlan(points, surveyRoad(points))
 const at = (lat: number, lon: number): RoadPoint => [lat, lon, null]
 
 describe('the road from above', () => {
   it('has north up and east to the right', () => {
     const { eastKm, northKm } = plan([at(50, 10), at(50.1, 10), at(50.1, 10.2)])
-    expect(northKm[1]!).toBeGreaterThan(northKm[0]!)
-    expect(eastKm[2]!).toBeGreaterThan(eastKm[1]!)
-    expect(Math.abs(eastKm[1]! - eastKm[0]!)).toBeLessThan(0.05)
+    expect(numberAt(northKm, 1)).toBeGreaterThan(numberAt(northKm, 0))
+    expect(numberAt(eastKm, 2)).toBeGreaterThan(numberAt(eastKm, 1))
+    expect(Math.abs(numberAt(eastKm, 1) - numberAt(eastKm, 0))).toBeLessThan(0.05)
   })
   // The azimuthal equidistant projection: true distances from its middle. The ellipsoid's by the reference library.
   it('is to scale, within the half per cent by which the earth is no sphere', () => {
@@ -24,19 +26,19 @@ describe('the road from above', () => {
     fc.assert(
       fc.property(pair, ({ lat, lon, azimuth, km }) => {
         const far = geodesic.Geodesic.WGS84.Direct(lat, lon, azimuth, km * 1000)
-        const { eastKm, northKm } = plan([at(lat, lon), at(far.lat2!, ((far.lon2! + 540) % 360) - 180)])
-        const drawn = Math.hypot(eastKm[1]! - eastKm[0]!, northKm[1]! - northKm[0]!)
+        const { eastKm, northKm } = plan([at(lat, lon), at(defined(far.lat2), ((defined(far.lon2) + 540) % 360) - 180)])
+        const drawn = Math.hypot(numberAt(eastKm, 1) - numberAt(eastKm, 0), numberAt(northKm, 1) - numberAt(northKm, 0))
         expect(Math.abs(drawn / km - 1)).toBeLessThan(0.006)
       }),
     )
   })
   it('does not tear at the 180° meridian, nor at a pole', () => {
     const across = plan([at(-17, 179.5), at(-17, 179.9), at(-17, -179.9), at(-17, -179.5)])
-    expect(across.eastKm[3]! - across.eastKm[0]!).toBeCloseTo(106.3, 0)
+    expect(numberAt(across.eastKm, 3) - numberAt(across.eastKm, 0)).toBeCloseTo(106.3, 0)
     const overThePole = plan([at(89.9, 0), at(89.9, 180)])
     const long = Math.hypot(
-      overThePole.eastKm[1]! - overThePole.eastKm[0]!,
-      overThePole.northKm[1]! - overThePole.northKm[0]!,
+      numberAt(overThePole.eastKm, 1) - numberAt(overThePole.eastKm, 0),
+      numberAt(overThePole.northKm, 1) - numberAt(overThePole.northKm, 0),
     )
     expect(long).toBeCloseTo(22.24, 1)
   })

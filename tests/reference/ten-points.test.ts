@@ -1,9 +1,10 @@
+import { nth } from '#core/validation'
+import { availabilityOf, Landscape, placeReportAt } from '#core/ledger'
+import type { Reference } from '#core/reference'
+import { surveyRoad, type RoadPoint } from '#core/road'
+import { supplyFamilySchema } from '#core/supply'
+import { tripSchema } from '#core/trip'
 import { describe, expect, it } from 'vitest'
-import { laneOf, Landscape, readOut } from '../../core/ledger'
-import type { Reference } from '../../core/reference'
-import { surveyRoad, type RoadPoint } from '../../core/road'
-import { supplyFamilySchema } from '../../core/supply'
-import { tripSchema } from '../../core/trip'
 
 /**
  * A road of ten points worked out by hand.
@@ -44,8 +45,8 @@ const survey = surveyRoad(points)
 const reference: Reference = {
   families: [supplyFamilySchema.parse({ id: 'tube', name: 'tube', variant: 'none' })],
   services: [
-    { id: 'shop', name: 'shop', mends: true, stocks: { tube: 0.95 } },
-    { id: 'store', name: 'store', mends: false, stocks: { tube: 0.95 } },
+    { id: 'shop', name: 'shop', mends: true, takesParcels: false, stocks: { tube: 0.95 } },
+    { id: 'store', name: 'store', mends: false, takesParcels: false, stocks: { tube: 0.95 } },
   ],
   functions: [],
   techniques: [],
@@ -68,21 +69,21 @@ const trip = tripSchema.parse({
   ],
 })
 const landscape = new Landscape(trip, survey, reference)
-const lane = laneOf(landscape, trip, 'tube')
-const read = (roadKm: number) => readOut(landscape, trip, survey, roadKm, reference)
+const availability = availabilityOf(landscape, trip, 'tube')
+const read = (roadKm: number) => placeReportAt(landscape, trip, survey, roadKm, reference)
 
 describe('ten points, three stops', () => {
   it('is 90 km long', () => expect(survey.lengthKm).toBeCloseTo(90, 9))
 
   it('has three gaps of tubes', () => {
-    expect(lane.gaps.map(({ fromKm, toKm }) => [Math.round(fromKm * 1e6) / 1e6, Math.round(toKm * 1e6) / 1e6])).toEqual(
-      [
-        [0, 20],
-        [20, 80],
-        [80, 90],
-      ],
-    )
-    expect(lane.longest).toBe(1)
+    expect(
+      availability.gaps.map(({ fromKm, toKm }) => [Math.round(fromKm * 1e6) / 1e6, Math.round(toKm * 1e6) / 1e6]),
+    ).toEqual([
+      [0, 20],
+      [20, 80],
+      [80, 90],
+    ])
+    expect(availability.longest).toBe(1)
   })
   it.each([
     [10, 3.106856],
@@ -113,9 +114,9 @@ describe('ten points, three stops', () => {
     expect(hours[worst]).toBeCloseTo(6.524397, 1)
   })
   it('is walked out of in these hours, gap by gap', () => {
-    expect(lane.gaps[1]!.worstWalkH).toBeCloseTo(9.320568, 2)
-    expect(lane.gaps[1]!.meanWalkH).toBeCloseTo(4.660284, 2)
-    expect(lane.gaps[2]!.worstWalkH).toBeCloseTo(1.553428, 1)
-    expect(lane.gaps[2]!.meanWalkH).toBeCloseTo(0.776714, 2)
+    expect(nth(availability.gaps, 1).worstWalkH).toBeCloseTo(9.320568, 2)
+    expect(nth(availability.gaps, 1).meanWalkH).toBeCloseTo(4.660284, 2)
+    expect(nth(availability.gaps, 2).worstWalkH).toBeCloseTo(1.553428, 1)
+    expect(nth(availability.gaps, 2).meanWalkH).toBeCloseTo(0.776714, 2)
   })
 })

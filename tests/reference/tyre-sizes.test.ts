@@ -1,5 +1,5 @@
+import { beadDiametersMm, readTyreSize, tyreSizeOf } from '#core/bike'
 import { describe, expect, it } from 'vitest'
-import { beadDiametersMm, readTyreSize } from '../../core/bike'
 
 describe('tyre markings', () => {
   // ISO 5775-1: width-bead, with the bead seat diameters of usual sizes; the list is from memory.
@@ -12,14 +12,21 @@ describe('tyre markings', () => {
     ['35-349', 35, 349],
     ['32-630', 32, 630],
     [' 100-559 ', 100, 559],
+    [' 47 – 507 ', 47, 507],
+    ['50 × 622', 50, 622],
+    // Widths there are: 18 to 135 mm.
+    ['18-622', 18, 622],
+    ['135-559', 135, 559],
   ])('%s', (marking, widthMm, beadMm) => expect(readTyreSize(marking)).toEqual({ widthMm, beadMm }))
 
-  it.each(['50', '50-623', '622-50', '28x7', '26 x 1 3/8', '700C', '700x40A', '13 x 2.0', '', '5-622', 'abc'])(
-    '%s is no such marking',
-    (marking) => {
-      expect(readTyreSize(marking)).toBeUndefined()
-    },
-  )
+  it.each([
+    ...['50', '50-623', '50-621', '50 622', '622-50', '-50-622', '0-622', '5-622', '17-622', '136-622'],
+    ...['28x7', '29 × 22', '30 × 2.25', '13 x 2.0', '26 x 1 3/8', '28 x 1 3/8'],
+    ...['700C', '700x40A', '700x40B', '650x47C', '', 'abc'],
+  ])('“%s” is no such marking, and is named where it stands', (marking) => {
+    expect(readTyreSize(marking)).toBeUndefined()
+    expect(() => tyreSizeOf(marking, 'the tyre')).toThrow(`the tyre: “${marking}”`)
+  })
 
   // What is written on the side beside the marking of ISO 5775; common practice, no source.
   it.each([

@@ -1,6 +1,5 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
-import { uniformInt } from 'pure-rand/distribution/uniformInt'
-import { describe, expect, it } from 'vitest'
+import { nth } from '#core/validation'
+import { mostCrossings, spokeLengthMm } from '#core/bike'
 import {
   afterCutting,
   beltLinks,
@@ -10,10 +9,12 @@ import {
   lostGears,
   pitchMm,
   singleSpeeds,
-} from '../../core/chain'
-import { lightestCover } from '../../core/cover'
-import { fewestLengths, mostCrossings, spokeLengthMm, spokeServes, spokeTolerance } from '../../core/wheel'
-import { readTyreSize } from '../../core/bike'
+} from '#core/chain'
+import { minimumWeightCover } from '#core/maths'
+import { fewestLengths, spokeServes, spokeTolerance } from '#core/spares'
+import { uniformInt } from 'pure-rand/distribution/uniformInt'
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { describe, expect, it } from 'vitest'
 
 const random = xoroshiro128plus(20260612)
 const between = (from: number, to: number) => uniformInt(random, from * 100, to * 100) / 100
@@ -128,8 +129,8 @@ describe('an exact cover', () => {
             picked.reduce((sum, { weight }) => sum + weight, 0),
           )
       }
-      const cover = lightestCover(size, candidates)
-      const weight = cover?.reduce((sum, c) => sum + candidates[c]!.weight, 0) ?? Infinity
+      const cover = minimumWeightCover(size, candidates)
+      const weight = cover?.reduce((sum, c) => sum + nth(candidates, c).weight, 0) ?? Infinity
       expect(weight).toBe(lightest)
     }
   })
@@ -189,18 +190,4 @@ describe('chains', () => {
     // Worked by hand: 40 over 20 teeth on a wheel of 700 mm is 55.1 gear inches.
     expect(gearInches({ chainring: 40, sprocket: 20 }, 700)).toBeCloseTo(55.12, 2)
   })
-})
-
-// ISO 5775-1, marking by section width and bead seat diameter; diameters in use from memory.
-describe('tyre markings', () => {
-  it.each([
-    ['50-622', 50, 622],
-    ['40-406', 40, 406],
-    ['37-349', 37, 349],
-    ['100-559', 100, 559],
-    [' 47 – 507 ', 47, 507],
-  ])('%s', (marking, widthMm, beadMm) => expect(readTyreSize(marking)).toEqual({ widthMm, beadMm }))
-  it.each(['28 x 1 3/8', '700C', '50-623', '0-622', '-50-622', '622-50', ''])('“%s” is none', (marking) =>
-    expect(readTyreSize(marking)).toBeUndefined(),
-  )
 })

@@ -1,8 +1,8 @@
 import { readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { anyFreePort } from '../../scripts/ports'
 import { canSignIn, DemoFolder, post, type Script } from './demo-folder'
 
@@ -25,8 +25,8 @@ async function stop(script: Script): Promise<void> {
   expect(await script.ended).toBe(0)
 }
 /** Runs a script to its end. */
-async function done(script: string, ...words: string[]): Promise<{ code: number | null; said: string }> {
-  const started = folder.start(script, words)
+async function done(script: string, ...args: string[]): Promise<{ code: number | null; said: string }> {
+  const started = folder.start(script, args)
   const code = await started.ended
   return { code, said: started.said() }
 }

@@ -41,8 +41,8 @@ export class DemoFolder {
       if (existsSync(name) && !without.includes(name)) symlinkSync(resolve(name), join(this.path, name))
   }
 
-  start(script: string, words: readonly string[] = [], environment: Record<string, string> = {}): Script {
-    const child = spawn(process.execPath, ['--import', 'tsx', `scripts/${script}.ts`, ...words], {
+  start(script: string, args: readonly string[] = [], environment: Record<string, string> = {}): Script {
+    const child = spawn(process.execPath, ['--import', 'tsx', `scripts/${script}.ts`, ...args], {
       cwd: this.path,
       // Others may start at the same time: each has a port of its own, below those that systems hand out.
       env: { ...process.env, PORT: String(randomInt(20_000, 32_000)), ...environment },

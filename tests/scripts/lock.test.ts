@@ -1,3 +1,4 @@
+import { defined } from '#core/validation'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer, type Server } from 'node:net'
@@ -16,8 +17,8 @@ afterEach(() => {
 })
 
 /** A process that sleeps, with words on its command line to be known by. */
-function sleeper(...words: string[]): ChildProcess {
-  const child = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)', ...words], { stdio: 'ignore' })
+function sleeper(...args: string[]): ChildProcess {
+  const child = spawn(process.execPath, ['-e', 'setInterval(() => {}, 1000)', ...args], { stdio: 'ignore' })
   children.push(child)
   return child
 }
@@ -40,7 +41,7 @@ describe('the lock', () => {
     await expect(takeLock(path, () => false)).rejects.toThrow(/running already at http:\/\/127\.0\.0\.1:3456/)
     writeFileSync(path, JSON.stringify({ pid: holder.pid }))
     await expect(takeLock(path, () => false)).rejects.toThrow(/still starting/)
-    expect(isAlive(holder.pid!)).toBe(true)
+    expect(isAlive(defined(holder.pid))).toBe(true)
   })
 
   it('left by one that died is cleared, and so is what it left running; nobody else is', async () => {
@@ -55,7 +56,7 @@ describe('the lock', () => {
     const childGone = gone(child)
     await takeLock(path, (command) => command.includes(mark))
     await childGone
-    expect(isAlive(stranger.pid!)).toBe(true)
+    expect(isAlive(defined(stranger.pid))).toBe(true)
     expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ pid: process.pid })
   })
 
@@ -64,7 +65,7 @@ describe('the lock', () => {
     const path = join(folder, 'running.json')
     writeFileSync(path, JSON.stringify({ pid: other.pid }))
     await takeLock(path, () => false)
-    expect(isAlive(other.pid!)).toBe(true)
+    expect(isAlive(defined(other.pid))).toBe(true)
   })
 
   it('that is torn or empty is taken', async () => {

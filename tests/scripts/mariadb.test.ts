@@ -10,8 +10,8 @@ import { startMariadb } from '../../scripts/mariadb'
 async function accountsOf(folder: string): Promise<string[]> {
   const socket = join(folder, 'accounts.sock')
   const data = `--datadir=${join(folder, 'data')}`
-  const words = ['--no-defaults', '--user=root', data, `--socket=${socket}`, '--skip-networking', '--skip-grant-tables']
-  const server = spawn('/usr/sbin/mariadbd', words, { stdio: 'ignore', env: { ...process.env, TMPDIR: folder } })
+  const args = ['--no-defaults', '--user=root', data, `--socket=${socket}`, '--skip-networking', '--skip-grant-tables']
+  const server = spawn('/usr/sbin/mariadbd', args, { stdio: 'ignore', env: { ...process.env, TMPDIR: folder } })
   const gone = new Promise((done) => server.once('exit', done))
   try {
     for (;;) {

@@ -1,6 +1,6 @@
+import { demoTrip } from '#catalogue/demo'
 import { createConnection } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { demoSettings, seedDemo } from '../../scripts/demo-data'
 import { whereStands } from './all-tables'
 import { Person, Setting } from './setting'

@@ -1,8 +1,8 @@
-import yauzl from 'yauzl'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import { readTrip } from '#core/trip'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { readTrip } from '../../core/trip'
+import yauzl from 'yauzl'
 import { whereStands } from './all-tables'
 import { Setting, type Person } from './setting'
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { setTimeout as pause } from 'node:timers/promises'
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { Person, Setting } from './setting'
 
 let setting: Setting

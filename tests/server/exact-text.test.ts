@@ -1,5 +1,6 @@
+import { nth } from '#core/validation'
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { Person, Setting } from './setting'
 
 let setting: Setting
@@ -16,7 +17,7 @@ const twins = ['a', 'A', 'á', 'à', 'a ', 'ａ', '😀', '😁', 'ss', 'ß', 'e
 describe('texts that a collation may take for the same are not the same', () => {
   it('in the ids of everything a trip has', async () => {
     const trip = demoTrip()
-    const each = <T extends object>(like: T | undefined) => twins.map((id, i) => ({ ...like, id, name: `${i}` }))
+    const each = (like: object | undefined) => twins.map((id, i) => ({ ...like, id, name: `${i}` }))
     const document = {
       ...trip,
       road: {
@@ -73,7 +74,7 @@ describe('text that no document can hold is refused where it is', () => {
     '%j',
     async (name) => {
       const { stops, ...trip } = structuredClone(demoTrip())
-      stops[1]!.name = name
+      nth(stops, 1).name = name
       // As it is sent: a half of a pair would not come through as itself.
       const sent = JSON.stringify({ ...trip, stops })
       const json = { 'content-type': 'application/json' }

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { request } from 'node:http'
 import { gzipSync } from 'node:zlib'
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { mostMs, neighbourWaits } from './neighbour'
 import { Person, Setting } from './setting'
 

@@ -1,7 +1,7 @@
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import { readTrip } from '#core/trip'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { readTrip } from '../../core/trip'
 import { Setting, type Person } from './setting'
 
 let setting: Setting

@@ -1,7 +1,8 @@
+import { defined } from '#core/validation'
 import { randomUUID } from 'node:crypto'
+import { demoTrip } from '#catalogue/demo'
 import { createConnection } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { Person, Setting } from './setting'
 
 let setting: Setting
@@ -15,7 +16,7 @@ afterAll(() => setting?.stop())
 describe('what the server sends with its pages', () => {
   it('keeps other sites and strange scripts out', async () => {
     const { headers } = await fetch(setting.app.address)
-    const policy = headers.get('content-security-policy')!
+    const policy = defined(headers.get('content-security-policy'))
     expect(policy).toMatch(/script-src 'self' 'wasm-unsafe-eval' 'nonce-[^']+'/)
     expect(policy).not.toMatch(/script-src[^;]*'unsafe-inline'/)
     expect(policy).toContain("connect-src 'self'")
@@ -40,7 +41,7 @@ describe('what the server sends with its pages', () => {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ email: 'maren@quern.example', password: 'maren rides far' }),
     })
-    const cookie = answer.headers.get('set-cookie')!
+    const cookie = defined(answer.headers.get('set-cookie'))
     expect(cookie).toMatch(/HttpOnly/i)
     expect(cookie).toMatch(/SameSite=Lax/i)
     expect(cookie).not.toContain('maren')

@@ -1,8 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { demoTrip } from '#catalogue/demo'
 import { createConnection } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { Person, Setting } from './setting'
 
 let setting: Setting

@@ -3,9 +3,9 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startApp, type RunningApp } from '../../scripts/app-server'
-import { migrateDatabase } from '../../scripts/upgrade'
 import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
 import { anyFreePort } from '../../scripts/ports'
+import { migrateDatabase } from '../../scripts/upgrade'
 
 /** A database server and an app server of a test's own, in a folder that goes with them. */
 export class Setting {

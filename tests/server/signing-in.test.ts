@@ -1,5 +1,5 @@
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
 import { signInLimits } from '../../server/accounts/limits'
 import { Person, Setting } from './setting'
 

@@ -1,10 +1,11 @@
+import { nth } from '#core/validation'
+import { readGpx } from '#core/road'
+import { counterAnswerSchema, serviceSchema } from '#core/supply'
+import { readTrip, type Trip } from '#core/trip'
+import { forecastSchema } from '#core/weather'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { readGpx } from '../../core/road'
-import { counterAnswerSchema, serviceSchema } from '../../core/supply'
-import { readTrip, type Trip } from '../../core/trip'
-import { forecastSchema } from '../../core/weather'
 import { Person, Setting } from './setting'
 
 let setting: Setting
@@ -100,7 +101,7 @@ describe('the weather that is asked for', () => {
     const id = await maren.newTrip(detailed())
     const { body } = await maren.ask('POST', `/api/trips/${id}/forecast`)
     const { days } = forecastSchema.parse(body)
-    expect(days[0]!.date).toBe('2026-06-12')
+    expect(nth(days, 0).date).toBe('2026-06-12')
     expect(days.length).toBeGreaterThan(6)
     expect((await maren.ask('POST', `/api/trips/${id}/forecast`)).body).toEqual(body)
   })

@@ -1,9 +1,10 @@
+import { nth } from '#core/validation'
+import { readGpx } from '#core/road'
+import { dialsSchema, readTrip, type Dials } from '#core/trip'
 import { randomUUID } from 'node:crypto'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { readGpx } from '../../core/road'
-import { dialsSchema, readTrip, type Dials } from '../../core/trip'
 import { Person, Setting } from './setting'
 
 let setting: Setting
@@ -215,7 +216,7 @@ describe('trips', () => {
   it('let a rider change over to a new bike while the old one goes, in one save', async () => {
     const id = await maren.newTrip(demoTrip())
     const { bikes, crew } = structuredClone(demoTrip())
-    const next = { ...bikes[1]!, id: 'wren', name: 'The Wren' }
+    const next = { ...nth(bikes, 1), id: 'wren', name: 'The Wren' }
     const answer = await maren.save(
       id,
       { part: 'crew', base: 1, value: crew.map((rider) => ({ ...rider, bikeId: 'wren' })) },
@@ -225,7 +226,7 @@ describe('trips', () => {
     const { trip } = (await maren.ask('GET', `/api/trips/${id}`)).body
     expect(trip.bikes.map((bike: { id: string }) => bike.id)).toEqual(['wren'])
     expect(trip.crew.map((rider: { bikeId: string }) => rider.bikeId)).toEqual(['wren', 'wren'])
-    expect(trip.crew[0].skills).toEqual(crew[0]!.skills)
+    expect(trip.crew[0].skills).toEqual(nth(crew, 0).skills)
   })
 
   it.each<[string, unknown, RegExp]>([

@@ -1,15 +1,16 @@
+import { nth } from '#core/validation'
+import { tripSchema } from '#core/trip'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { tripSchema } from '../../core/trip'
-import { Stop } from '../../scripts/stop'
-import { migrateDatabase, toBeRestored, upgradeDatabase } from '../../scripts/upgrade'
 import { loadDump } from '../../scripts/dump'
 import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
+import { ScriptError } from '../../scripts/script-error'
+import { migrateDatabase, toBeRestored, upgradeDatabase } from '../../scripts/upgrade'
 import { openDatabase, type Database } from '../../server/db/connection'
-import { partChange, tripJson } from '../../server/db/kept'
+import { partChange, tripJson } from '../../server/db/stored-parts'
 import { readWholeTrip, saveParts } from '../../server/db/trips'
 import { asOf, insertOldTrip } from './old-database'
 
@@ -45,7 +46,7 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
   })
   expect(revisions).toMatchObject({ ride: { number: 1 }, forecast: { number: 1 }, dials: { number: 3, save: '' } })
   expect(trip.bikes).toMatchObject([{ name: 'Old folder', kind: 'folder', speeds: 9, racks: { rear: true } }])
-  expect(trip.bikes[0]!.fasteners.map(({ name }) => name)).toContain('Axle nuts, rear')
+  expect(nth(trip.bikes, 0).fasteners.map(({ name }) => name)).toContain('Axle nuts, rear')
   expect(trip.bench).toMatchObject([{ provides: ['grip'], heads: [{ profile: 'hex', size: 5 }] }])
   const ride = { ...trip.ride, start: '2026-06-12T08:30', nights: [{ id: 'n', roadKm: 40, stop: null, nights: 2 }] }
   await saveParts(db, 'u', 't', 'first save', [partChange('ride', { number: 1, save: '' }, ride)])
@@ -124,7 +125,7 @@ it('data of a newer version are left alone, and it is said why', async () => {
   await connection.query(`INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('later', 99999999999999)`)
   const begun = upgradeDatabase(mariadb.url, join(folder, 'mariadb'))
   await expect(begun).rejects.toThrow('The data were written by a newer Rag Tin than this one')
-  await expect(begun).rejects.toThrow(Stop)
+  await expect(begun).rejects.toThrow(ScriptError)
   const [rows] = await connection.query<RowDataPacket[]>('SELECT COUNT(*) AS n FROM __drizzle_migrations')
   expect(rows[0]?.n).toBe(12)
   await connection.end()

@@ -1,20 +1,9 @@
-import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
-import { bikeFrom, catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { headInWords, headsInWords, thingSchema, type Head, type Thing } from '../../core/bench'
-import {
-  bikeKinds,
-  driveInWords,
-  placesFor,
-  usualFasteners,
-  type Bike,
-  type BikeKind,
-  type Fastener,
-} from '../../core/bike'
+import { defined, nth } from '#core/validation'
+import { thingSchema, type Head, type Thing } from '#core/bench'
+import { bikeKinds, placesLongEnough, defaultFasteners, type Bike, type BikeKind, type Fastener } from '#core/bike'
 import {
   bigWrench,
-  compareTurnings,
+  compareTurnResults,
   crewFit,
   demandsOf,
   isTurned,
@@ -22,20 +11,22 @@ import {
   readDrive,
   readHead,
   readHeads,
-  spareFit,
-  sparesOf,
-  thatWouldTurn,
+  itemsThatTurn,
   turnsWith,
-  wantsOf,
   waysTo,
-  wheelDoubts,
   type Tool,
-} from '../../core/fit'
-import { buildLedger } from '../../core/ledger'
-import { surveyRoad } from '../../core/road'
+} from '#core/fit'
+import { buildLedger } from '#core/ledger'
+import { surveyRoad } from '#core/road'
+import { spareFit, spareFitsOf, requirementsOf, wheelWarnings } from '#core/spares'
+import { spareReasonInWords, headInWords, headsInWords, driveInWords } from '#wording'
+import { bikeFrom, catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
 import { aFastener, aHead, aTool } from '../fixtures'
 
-const item = (id: string) => catalogue.items.find((candidate) => candidate.id === id)!
+const item = (id: string) => defined(catalogue.items.find((candidate) => candidate.id === id))
 const items = (...ids: string[]) => ids.map(item)
 const anyTool = fc.constantFrom(...catalogue.items.filter(({ heads }) => heads.length > 0))
 const anyTools = fc.uniqueArray(anyTool, { maxLength: 6 })
@@ -47,7 +38,8 @@ describe('adding and removing tools', () => {
       fc.property(anyFastener, anyTools, anyTool, (fastener, tools, more) => {
         const before = waysTo(fastener, tools).best
         const after = waysTo(fastener, [...tools, more]).best
-        if (before) expect(compareTurnings(after!, before)).toBeLessThanOrEqual(0)
+        if (before && after) expect(compareTurnResults(after, before)).toBeLessThanOrEqual(0)
+        expect(after !== undefined || before === undefined).toBe(true)
       }),
       { numRuns: 2000 },
     )
@@ -60,11 +52,11 @@ describe('adding and removing tools', () => {
         fc.double({ min: 50, max: 1500, noNaN: true }),
         fc.double({ min: 1, max: 3, noNaN: true }),
         (fastener, tools, handN, times) => {
-          const [weak, strong] = [handN, handN * times].map((mostN) => waysTo(fastener, tools, mostN))
-          if (weak!.best) expect(compareTurnings(strong!.best!, weak!.best)).toBeLessThanOrEqual(0)
-          if (weak!.turns) expect(strong!.turns).toBe(true)
+          const [weak, strong] = [waysTo(fastener, tools, handN), waysTo(fastener, tools, handN * times)]
+          if (weak.best) expect(compareTurnResults(defined(strong.best), weak.best)).toBeLessThanOrEqual(0)
+          if (weak.turns) expect(strong.turns).toBe(true)
           const demands = demandsOf(fastener, tools, handN)
-          expect(demands.every((demand) => demand.size > 0)).toBe(weak!.turns)
+          expect(demands.every((demand) => demand.size > 0)).toBe(defined(weak).turns)
         },
       ),
       { numRuns: 2000 },
@@ -77,8 +69,10 @@ describe('adding and removing tools', () => {
         const others = tools.filter((tool) => !turners.includes(tool))
         if (turners.length !== 1 || turnsWith(fastener, others)) return
         const [fit] = crewFit([{ id: 'b', fasteners: [fastener] }], others).fasteners
-        expect(fit!.coverage).not.toBe('turned')
-        expect(fit!.coverage === 'waits').toBe(fastener.canWait !== '' && !turnsWith(fastener, [...others, bigWrench]))
+        expect(defined(fit).coverage).not.toBe('turned')
+        expect(defined(fit).coverage === 'waits').toBe(
+          fastener.canWait !== '' && !turnsWith(fastener, [...others, bigWrench]),
+        )
       }),
       { numRuns: 2000 },
     )
@@ -126,7 +120,7 @@ describe('a nut that must be held', () => {
   it('needs a second tool: the two ends of one folding tool cannot be used at once', () => {
     expect(waysTo(bolt, [aTool('folding', ...both)])).toMatchObject({ turns: false, best: { reason: 'needs-second' } })
     expect(waysTo(bolt, [{ ...aTool('loose', ...both), comesApart: true }]).turns).toBe(true)
-    expect(waysTo(bolt, [aTool('folding', ...both), aTool('spanner', both[1]!)]).turns).toBe(true)
+    expect(waysTo(bolt, [aTool('folding', ...both), aTool('spanner', nth(both, 1))]).turns).toBe(true)
   })
 })
 
@@ -156,9 +150,9 @@ describe('each kind of bike', () => {
     const open = crewFit([bike], poor).fasteners.filter(({ coverage }) => coverage === 'uncovered')
     expect(open.length).toBeGreaterThan(0)
     for (const { fastener } of open) {
-      const [lightest] = thatWouldTurn(fastener, poor, catalogue.items)
-      expect(turnsWith(fastener, [...poor, lightest!]), fastener.name).toBe(true)
-      for (const lighter of catalogue.items.filter(({ massG }) => massG < lightest!.massG)) {
+      const [lightest] = itemsThatTurn(fastener, poor, catalogue.items)
+      expect(turnsWith(fastener, [...poor, defined(lightest)]), fastener.name).toBe(true)
+      for (const lighter of catalogue.items.filter(({ massG }) => massG < defined(lightest).massG)) {
         expect(turnsWith(fastener, [...poor, lighter])).toBe(false)
       }
     }
@@ -194,10 +188,10 @@ describe('each kind of bike', () => {
     expect(idle).toHaveLength(1)
   })
   it('keeps its list in step with what is on it', () => {
-    const names = (bike: Bike) => usualFasteners(bike, catalogue.bikes).map(({ name }) => name)
+    const names = (bike: Bike) => defaultFasteners(bike, catalogue.bikes).map(({ name }) => name)
     const tourer = bikeFrom('tourer', 't')
     expect(
-      usualFasteners(tourer, catalogue.bikes)
+      defaultFasteners(tourer, catalogue.bikes)
         .map(({ id }) => id)
         .sort(),
     ).toEqual(tourer.fasteners.map(({ id }) => id).sort())
@@ -207,17 +201,17 @@ describe('each kind of bike', () => {
     expect(withDiscs).toContain('Brake cable anchor, rear')
     expect(names({ ...tourer, racks: { front: false, rear: false } })).not.toContain('Rack bolts')
     expect(names({ ...bikeFrom('gravel', 'g'), racks: { front: false, rear: true } })).toContain('Rack bolts')
-    const schrader = usualFasteners({ ...tourer, valve: 'schrader' }, catalogue.bikes)
-    expect(schrader.find(({ role }) => role === 'valve-core')!.drive).toEqual({
+    const schrader = defaultFasteners({ ...tourer, valve: 'schrader' }, catalogue.bikes)
+    expect(defined(schrader.find(({ role }) => role === 'valve-core')).drive).toEqual({
       profile: 'valve-core',
       size: 'schrader',
     })
   })
   it('has places for spokes: a hatch long enough, a seat tube below its post', () => {
     const { storage, frame } = bikeFrom('full-suspension', 's')
-    expect(placesFor(290, { storage, frame })).toEqual(['Hatch in the down tube'])
-    expect(placesFor(311, { storage, frame })).toEqual([])
-    expect(placesFor(290, bikeFrom('tourer', 't'))).toEqual(['inside the seat tube, wrapped in tape'])
+    expect(placesLongEnough(290, { storage, frame })).toEqual(['Hatch in the down tube'])
+    expect(placesLongEnough(311, { storage, frame })).toEqual([])
+    expect(placesLongEnough(290, bikeFrom('tourer', 't'))).toEqual(['inside the seat tube, wrapped in tape'])
   })
 })
 
@@ -234,7 +228,7 @@ describe('short names', () => {
     ] as const)
       expect(readDrive(driveInWords(drive), 'x')).toEqual(drive)
     expect(readHeads('hex4 hex 5, T25 ring-15', 'x').map(headInWords)).toEqual(['hex 4', 'hex 5', 'T25', 'ring 15'])
-    const [shown = ''] = [headsInWords(readHeads('hex2 hex2.5 hex3 adjustable16 spoke3.2 slot4', 'x')).join(', ')]
+    const shown = headsInWords(readHeads('hex2 hex2.5 hex3 adjustable16 spoke3.2 slot4', 'x')).join(', ')
     expect(shown).toBe('hex 2, 2.5, 3, adjustable to 16, spoke key 3.2, blade 4')
     expect(headsInWords(readHeads(shown, 'x')).join(', ')).toBe(shown)
     expect(() => readHeads('hex5 banana', 'Ends')).toThrow(/Ends: “banana”/)
@@ -248,8 +242,9 @@ describe('short names', () => {
 describe('spares', () => {
   const bike = bikeFrom('gravel', 'g')
   const thing = (id: string, change: Partial<Thing> = {}): Thing => thingSchema.parse({ ...item(id), id, ...change })
-  const fitFor = (of: Bike, spare: Thing) => sparesOf(spare, wantsOf(of, catalogue), catalogue)
-  const verdicts = (of: Bike, spare: Thing) => fitFor(of, spare).map(({ verdict, because }) => `${verdict}: ${because}`)
+  const fitFor = (of: Bike, spare: Thing) => spareFitsOf(spare, requirementsOf(of, catalogue), catalogue)
+  const verdicts = (of: Bike, spare: Thing) =>
+    fitFor(of, spare).map(({ verdict, reason }) => `${verdict}: ${spareReasonInWords(reason)}`)
   const withTyre = (size: string): Bike => ({
     ...bike,
     tyres: { front: { ...bike.tyres.front, size }, rear: { ...bike.tyres.rear, size } },
@@ -276,7 +271,7 @@ describe('spares', () => {
     expect(verdicts(deep, thing('tube-622-light'))[0]).toMatch(/doubtful: stem of 48 mm/)
   })
   it('a spoke serves within its tolerance, and a length nobody has measured is a doubt', () => {
-    const measured = demoTrip().bikes[1]!
+    const measured = nth(demoTrip().bikes, 1)
     const spoke = (mm: number) => thing('spoke', { units: { [`spoke-${mm}`]: 1 } })
     const of = (mm: number) =>
       fitFor(measured, spoke(mm))
@@ -289,10 +284,10 @@ describe('spares', () => {
       'serves',
       'does not fit',
     ])
-    expect(fitFor(bike, spoke(283)).some(({ because }) => because.includes('length not measured'))).toBe(true)
+    expect(fitFor(bike, spoke(283)).some(({ reason }) => reason?.about === 'spoke not measured')).toBe(true)
   })
   it('a bike wants what may fail on it, and nothing else: no cleats with flat pedals', () => {
-    const wanted = (of: Bike) => wantsOf(of, catalogue).map(({ classId }) => classId)
+    const wanted = (of: Bike) => requirementsOf(of, catalogue).map(({ classId }) => classId)
     expect(wanted(bike)).toContain('cleat-two')
     expect(wanted({ ...bike, pedals: 'flat' }).filter((id) => id.startsWith('cleat'))).toEqual([])
   })
@@ -311,7 +306,12 @@ describe('spares', () => {
       )[0],
     ).toMatch(/not measured/)
     expect(
-      spareFit(thing('link-11'), 'quick-link-11', { ...wantsOf(bike, catalogue)[0]!, classId: 'patch' }, catalogue),
+      spareFit(
+        thing('link-11'),
+        'quick-link-11',
+        { ...nth(requirementsOf(bike, catalogue), 0), classId: 'patch' },
+        catalogue,
+      ),
     ).toBeUndefined()
   })
 })
@@ -319,29 +319,29 @@ describe('spares', () => {
 describe('a wheel', () => {
   it('a wheel ridden harder than tyre or rim allow is doubted, and a valve no pump holds on to', () => {
     const bike = structuredClone(bikeFrom('gravel', 'g'))
-    expect(wheelDoubts(bike, 'rear')).toEqual([])
+    expect(wheelWarnings(bike, 'rear')).toEqual([])
     bike.tyres.rear.rideBar = 5.5
     bike.rims.rear = { ...bike.rims.rear, hooked: false, mostBar: null }
-    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'pressure', rideBar: 5.5, limit: { bar: 5 } }])
+    expect(wheelWarnings(bike, 'rear')).toMatchObject([{ about: 'pressure', rideBar: 5.5, limit: { bar: 5 } }])
     bike.tyres.rear.rideBar = 5
     // Common practice, no source: a pump's head wants some 15 mm of the valve.
     bike.rims.rear.stemMm = bike.rims.rear.depthMm + 15
-    expect(wheelDoubts(bike, 'rear')).toEqual([])
+    expect(wheelWarnings(bike, 'rear')).toEqual([])
     bike.rims.rear.stemMm -= 5
-    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'few' }])
+    expect(wheelWarnings(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'few' }])
     bike.rims.rear.stemMm -= 5
-    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'none' }])
+    expect(wheelWarnings(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'none' }])
     bike.rims.rear.stemMm = null
     // 281 by rim and hub.
     bike.wheels.rear.right.measuredMm = 283
-    expect(wheelDoubts(bike, 'rear')).toEqual([])
+    expect(wheelWarnings(bike, 'rear')).toEqual([])
     bike.wheels.rear.right.measuredMm = 288
-    expect(wheelDoubts(bike, 'rear')).toMatchObject([{ about: 'spokes', side: 'right', measuredMm: 288 }])
-    expect(wheelDoubts(bike, 'front')).toEqual([])
+    expect(wheelWarnings(bike, 'rear')).toMatchObject([{ about: 'spokes', side: 'right', measuredMm: 288 }])
+    expect(wheelWarnings(bike, 'front')).toEqual([])
   })
   it('of the demo is measured as its rim and hub make it', () => {
     for (const bike of demoTrip().bikes)
-      for (const end of ['front', 'rear'] as const) expect(wheelDoubts(bike, end)).toEqual([])
+      for (const end of ['front', 'rear'] as const) expect(wheelWarnings(bike, end)).toEqual([])
   })
 })
 
@@ -362,9 +362,9 @@ describe('in the ledger', () => {
         const bench = demo.bench.filter((thing) => thing.heads.length === 0 || kept.includes(thing))
         const { ledger, stuck } = build(bench)
         for (const bike of demo.bikes) {
-          for (const claim of ledger.claims.filter(({ id }) => id.split('/')[1]!.startsWith(bike.id))) {
+          for (const claim of ledger.claims.filter(({ id }) => nth(id.split('/'), 1).startsWith(bike.id))) {
             for (const fix of claim.fixes.filter(({ id }) => !id.includes('@wrench'))) {
-              const known = catalogue.fixes.find(({ id }) => id === fix.id.split('@')[0])!
+              const known = defined(catalogue.fixes.find(({ id }) => id === fix.id.split('@')[0]))
               if (known.torques.length > 0) continue
               const wanted = bike.fasteners.filter(({ role }) => role !== '' && roleOf(known).includes(role))
               expect(
@@ -396,7 +396,7 @@ describe('in the ledger', () => {
     expect(without.some(({ id }) => id.includes('@wrench'))).toBe(false)
   })
   it('a tube too narrow for a tyre is no stock for it', () => {
-    const light = demo.bench.find(({ id }) => id === 'tube-622-light')!
+    const light = defined(demo.bench.find(({ id }) => id === 'tube-622-light'))
     const [fox, mule] = demo.bikes as [Bike, Bike]
     const wide = {
       ...fox,
@@ -404,10 +404,10 @@ describe('in the ledger', () => {
     }
     const bench = [...demo.bench.filter(({ id }) => !id.startsWith('tube')), light]
     const { ledger } = build(bench, [wide, mule])
-    const stockOfLight = Object.keys(ledger.items.find(({ id }) => id === light.id)!.units)
+    const stockOfLight = Object.keys(defined(ledger.items.find(({ id }) => id === light.id)).units)
     const drawnBy = (bike: string) =>
       ledger.claims
-        .filter(({ id }) => id.split('/')[1]!.startsWith(bike))
+        .filter(({ id }) => nth(id.split('/'), 1).startsWith(bike))
         .flatMap(({ fixes }) => fixes.flatMap(({ uses }) => Object.keys(uses)))
     expect(drawnBy('mule')).toEqual(expect.arrayContaining(stockOfLight))
     for (const stock of stockOfLight) expect(drawnBy('fox')).not.toContain(stock)
@@ -422,7 +422,7 @@ describe('in the ledger', () => {
     const { ledger } = build([...demo.bench.filter(({ id }) => id !== 'co2-25'), gas], [fox, fat])
     const cartridges = (bike: string, fix: string) =>
       ledger.claims
-        .filter(({ id }) => id.split('/')[1]!.startsWith(bike))
+        .filter(({ id }) => nth(id.split('/'), 1).startsWith(bike))
         .flatMap(({ fixes }) => fixes.filter(({ id }) => id.startsWith(fix)).map(({ uses }) => uses.cartridge))
     expect(new Set(cartridges('mule', 'swap-tube-gas'))).toEqual(new Set([2]))
     expect(new Set(cartridges('fox', 'swap-tube-gas'))).toEqual(new Set([1]))
@@ -441,8 +441,8 @@ describe('in the ledger', () => {
   it('a fastener nobody turns keeps its fix away, and says so', () => {
     const { ledger, stuck } = build(demo.bench.filter(({ heads }) => heads.length === 0))
     expect(ledger.claims.flatMap(({ fixes }) => fixes).some(({ id }) => id === 'change-hanger')).toBe(false)
-    const hanger = stuck.find(({ fix, bike }) => fix === 'change-hanger' && bike === 'fox')!
+    const hanger = defined(stuck.find(({ fix, bike }) => fix === 'change-hanger' && bike === 'fox'))
     expect(hanger.fasteners.map(({ role }: Fastener) => role).sort()).toEqual(['derailleur-bolt', 'hanger-bolt'])
-    expect(isTurned(waysTo(hanger.fasteners[0]!, [item('folding-17')]).best!)).toBe(true)
+    expect(isTurned(defined(waysTo(nth(hanger.fasteners, 0), [item('folding-17')]).best))).toBe(true)
   })
 })

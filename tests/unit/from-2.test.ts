@@ -1,7 +1,7 @@
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import { readTrip } from '#core/trip'
 import { expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { readTrip } from '../../core/trip'
 
 it('a night of the second format comes to lie at the stop it was spent at, the nearest within a kilometre', () => {
   const { stops, ride, ...trip } = demoTrip()
@@ -25,4 +25,15 @@ it('what makes no sense in the second format is refused where it stands', () => 
     /ride\.nights\[0\]\.roadKm: "x"/,
   )
   expect(() => readTrip({ ...trip, stops: 'none' }, catalogue)).toThrow(/stops: "none"/)
+})
+
+it('a night of the second format stays as it is where it has a stop already, and a document without nights too', () => {
+  const { stops, ride, ...trip } = demoTrip()
+  const [first] = stops
+  const said = { id: 'said', roadKm: first?.roadKm ?? 0, stop: null, nights: 1 }
+  const read = (nights: unknown) =>
+    readTrip({ ...trip, stops, ride: { ...ride, nights }, format: 'rag-tin.trip/2' }, catalogue).ride.nights
+  expect(read([said])).toEqual([said])
+  expect(read(undefined)).toEqual([])
+  expect(readTrip({ format: 'rag-tin.trip/2', name: 'short' }, catalogue).ride.nights).toEqual([])
 })

@@ -1,6 +1,6 @@
+import { readGpx, roadPointSchema, surveyRoad } from '#core/road'
+import { Fault } from '#core/validation'
 import { describe, expect, it } from 'vitest'
-import { Fault } from '../../core/fault'
-import { readGpx, roadPointSchema, surveyRoad } from '../../core/road'
 import { brokenGpx } from '../broken-gpx'
 
 describe('files that are broken, in two thousand ways', () => {

@@ -1,11 +1,12 @@
-import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
-import { chooseBrute, chooseFast } from '../../core/choose'
-import { demandsOf, missingParts } from '../../core/choose/bundle'
+import { nth, defined, numberAt } from '#core/validation'
+import { chooseBrute, chooseFast } from '#core/choose'
+import { readLedger, type Ledger } from '#core/ledger'
+import { answerDemands, missingParts } from '../../core/choose/bundle'
 import { exactAnswers } from '../../core/choose/exact-answers'
 import { KitState, type Change } from '../../core/choose/kit-state'
 import { problemOf, type Problem } from '../../core/choose/problem'
-import { readLedger, type Ledger } from '../../core/ledger'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
 import { bikeLikeLedger, randomLedger, seeded, workedExample } from '../ledgers'
 
 const size = { legs: 4, tools: 6, consumables: 5, hazards: 8, repeats: 3, maxEach: 3, budget: 'never' } as const
@@ -14,8 +15,8 @@ const index = (problem: Problem, id: string) => problem.items.findIndex((item) =
 /** A walk of single changes that keeps counts within what there is. */
 function randomChange(state: KitState, random: () => number): Change {
   const item = Math.floor(random() * state.problem.items.length)
-  const { min, max } = state.problem.items[item]!
-  const n = state.counts[item]!
+  const { min, max } = nth(state.problem.items, item)
+  const n = nth(state.counts, item)
   const up = n < max && (n === min || random() < 0.5)
   return { item, by: up ? 1 : n > min ? -1 : 0 }
 }
@@ -27,17 +28,17 @@ function expectRulesKept(state: KitState): void {
   let savedH = 0
   chosen.forEach((a, c) => {
     if (a < 0) return
-    const answer = problem.answers[a]!
+    const answer = nth(problem.answers, a)
     expect(problem.claimOfAnswer[a]).toBe(c)
-    for (const f of answer.needs) expect(problem.providers[f]!.some((i) => counts[i]! > 0)).toBe(true)
-    answer.shelves.forEach((shelf, j) => (drawn[shelf]! += answer.shelfAmounts[j]!))
+    for (const f of answer.needs) expect(nth(problem.providers, f).some((i) => nth(counts, i) > 0)).toBe(true)
+    answer.shelves.forEach((shelf, j) => (drawn[shelf] = numberAt(drawn, shelf) + nth(answer.shelfAmounts, j)))
     savedH += answer.savedH
   })
   drawn.forEach((amount, shelf) => {
-    const stock = problem.shelfStock[shelf]!
-    const held = problem.suppliers[stock]!.reduce((sum, i) => {
-      const { stocks, units } = problem.items[i]!
-      return sum + counts[i]! * units[stocks.indexOf(stock)]!
+    const stock = nth(problem.shelfStock, shelf)
+    const held = nth(problem.suppliers, stock).reduce((sum, i) => {
+      const { stocks, units } = nth(problem.items, i)
+      return sum + nth(counts, i) * nth(units, stocks.indexOf(stock))
     }, 0)
     expect(amount).toBeLessThanOrEqual(held + 1e-6)
   })
@@ -54,7 +55,7 @@ describe('a kit being tried', () => {
         state.apply([randomChange(state, random)])
         if (step % 10 === 0) expectRulesKept(state)
       }
-      const massG = problem.items.reduce((sum, item, i) => sum + state.counts[i]! * item.massG, 0)
+      const massG = problem.items.reduce((sum, item, i) => sum + nth(state.counts, i) * item.massG, 0)
       expect(state.massG).toBeCloseTo(massG, 6)
       expectRulesKept(state)
     }
@@ -178,9 +179,9 @@ describe('a ledger in numbers', () => {
   it('knows what could take whose place', () => {
     const problem = problemOf(workedExample(600))
     const [tube, patches, pump, hanger] = ['tube', 'patches', 'pump', 'hanger'].map((id) => index(problem, id))
-    expect(problem.rivals[tube!]!.has(patches!)).toBe(true)
-    expect(problem.meets[tube!]!.has(pump!)).toBe(true)
-    expect(problem.meets[tube!]!.has(hanger!)).toBe(false)
+    expect(defined(problem.rivals[defined(tube)]).has(defined(patches))).toBe(true)
+    expect(defined(problem.meets[defined(tube)]).has(defined(pump))).toBe(true)
+    expect(defined(problem.meets[defined(tube)]).has(defined(hanger))).toBe(false)
   })
 
   it('is worth the same whatever order its parts are written in', () => {
@@ -219,12 +220,12 @@ describe('a ledger in numbers', () => {
 
 describe('what is missing for a way of mending', () => {
   const problem = problemOf(workedExample(600))
-  const demand = demandsOf(problem).find(({ stocks, needs }) => stocks.length === 1 && needs.length === 2)!
+  const demand = defined(answerDemands(problem).find(({ stocks, needs }) => stocks.length === 1 && needs.length === 2))
   const idsOf = (changes: readonly Change[] | undefined) =>
-    changes?.map(({ item, by }) => [problem.items[item]!.id, by]).sort()
+    changes?.map(({ item, by }) => [nth(problem.items, item).id, by]).sort()
 
   it('is all of it from an empty kit', () => {
-    const parts = idsOf(missingParts(new KitState(problem), demand, 1))!
+    const parts = defined(idsOf(missingParts(new KitState(problem), demand, 1)))
     expect(parts.map(([id]) => id)).toContain('pump')
     expect(parts.map(([id]) => id)).toContain('levers')
     expect(parts).toHaveLength(3)
@@ -232,7 +233,7 @@ describe('what is missing for a way of mending', () => {
 
   it('is nothing once it is there, and only stock for more uses', () => {
     const state = new KitState(problem)
-    state.apply(missingParts(state, demand, 1)!)
+    state.apply(defined(missingParts(state, demand, 1)))
     expect(missingParts(state, demand, 0)).toEqual([])
     const more = idsOf(missingParts(state, demand, 1))
     if (more) expect(more.every(([id]) => id === 'tube' || id === 'patches')).toBe(true)

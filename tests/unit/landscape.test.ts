@@ -1,11 +1,12 @@
+import { nth, defined, numberAt } from '#core/validation'
+import { hazardSchema } from '#core/hazard'
+import { heaviestPush, Landscape, roadView, worstPushOut } from '#core/ledger'
+import type { Reference } from '#core/reference'
+import { surveyRoad, type RoadPoint } from '#core/road'
+import { stopSchema, supplyFamilySchema } from '#core/supply'
+import { tripSchema, type Trip } from '#core/trip'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { hazardSchema } from '../../core/hazard'
-import { heaviestPush, Landscape, roadView, worstPushOut } from '../../core/ledger'
-import type { Reference } from '../../core/reference'
-import { surveyRoad, type RoadPoint } from '../../core/road'
-import { stopSchema, supplyFamilySchema } from '../../core/supply'
-import { tripSchema, type Trip } from '../../core/trip'
 
 /**
  * A level road of 100 km due east on the equator, where a degree is
@@ -27,8 +28,8 @@ const reference: Reference = {
     supplyFamilySchema.parse({ id: 'cable', name: 'cable', variant: 'none' }),
   ],
   services: [
-    { id: 'bike-shop', name: 'bike shop', mends: true, stocks: { tube: 0.95, cable: 0.9 } },
-    { id: 'petrol', name: 'petrol station', mends: false, stocks: { tube: 0.7 } },
+    { id: 'bike-shop', name: 'bike shop', mends: true, takesParcels: false, stocks: { tube: 0.95, cable: 0.9 } },
+    { id: 'petrol', name: 'petrol station', mends: false, takesParcels: false, stocks: { tube: 0.7 } },
   ],
   functions: [],
   techniques: [],
@@ -59,7 +60,7 @@ function landscape(
 /** Hours from a place of the road, read between the nodes of the grid. */
 function hoursAt(land: Landscape, hours: Float64Array, km: number): number {
   const i = land.grid.km.findIndex((at) => at >= km - 1e-9)
-  return hours[i]!
+  return numberAt(hours, i)
 }
 const flat = hazardSchema.parse({
   kind: 'sudden',
@@ -127,10 +128,10 @@ describe('what failing costs in a gap', () => {
     const land = landscape({ stops: stops.filter(({ id }) => id !== 'hamlet') })
     const [first, second] = land.exposures(flat, 'tube', 1)
     // Between two places 20 km apart the mean distance to the nearer is 5 km; 60 km apart, 15 km.
-    expect(first!.lossH).toBeCloseTo(walk(5), 6)
-    expect(second!.lossH).toBeCloseTo(walk(15), 6)
-    expect(second!.weightedKm).toBeCloseTo(60, 6)
-    expect(second!.legs).toEqual([1])
+    expect(defined(first).lossH).toBeCloseTo(walk(5), 6)
+    expect(defined(second).lossH).toBeCloseTo(walk(15), 6)
+    expect(defined(second).weightedKm).toBeCloseTo(60, 6)
+    expect(defined(second).legs).toEqual([1])
   })
 
   it('leans to where the hazard strikes', () => {
@@ -141,13 +142,16 @@ describe('what failing costs in a gap', () => {
     })
     const [, second] = land.exposures(thorns, 'tube', 1)
     // 30 km count threefold and 30 km once; both halves cost 15 km of walking in the mean.
-    expect(second!.weightedKm).toBeCloseTo(120, 6)
-    expect(second!.lossH).toBeCloseTo(walk(15), 6)
+    expect(defined(second).weightedKm).toBeCloseTo(120, 6)
+    expect(defined(second).lossH).toBeCloseTo(walk(15), 6)
   })
 
   it('grows by a night out for each day’s walking, in proportion', () => {
-    const without = landscape().exposures(flat, 'tube', 1)[1]!.lossH
-    const withNights = landscape({ dials: { nightOutH: 5, walkHoursPerDay: 10 } }).exposures(flat, 'tube', 1)[1]!.lossH
+    const without = nth(landscape().exposures(flat, 'tube', 1), 1).lossH
+    const withNights = nth(
+      landscape({ dials: { nightOutH: 5, walkHoursPerDay: 10 } }).exposures(flat, 'tube', 1),
+      1,
+    ).lossH
     expect(withNights).toBeCloseTo(without * 1.5, 9)
   })
 
@@ -161,14 +165,14 @@ describe('what failing costs in a gap', () => {
     const land = landscape()
     expect(land.exposures(flat, 'tube', 1)).toBe(land.exposures(flat, 'tube', 1))
     expect(land.exposures(flat, 'cable', 1)).not.toEqual(land.exposures(flat, 'tube', 1))
-    expect(land.exposures(flat, 'tube', 2)[0]!.lossH).toBeGreaterThan(land.exposures(flat, 'tube', 1)[0]!.lossH)
+    expect(nth(land.exposures(flat, 'tube', 2), 0).lossH).toBeGreaterThan(nth(land.exposures(flat, 'tube', 1), 0).lossH)
   })
 })
 
 describe('a lift', () => {
   const silent = [{ id: 's', fromKm: 30, toKm: 70, surface: 'gravel', signal: false }]
   it('is waited for where a call gets through, and walked to elsewhere', () => {
-    const lift = landscape({ stretches: silent, dials: { liftWaitH: 2 } }).liftAlong(1)!
+    const lift = defined(landscape({ stretches: silent, dials: { liftWaitH: 2 } }).liftAlong(1))
     const land = landscape({ stretches: silent, dials: { liftWaitH: 2 } })
     expect(hoursAt(land, lift, 10)).toBe(2)
     expect(hoursAt(land, lift, 30)).toBe(2)
@@ -178,10 +182,10 @@ describe('a lift', () => {
   it('never comes where none may be called, or where the whole road is silent', () => {
     expect(landscape().liftAlong(1)).toBeUndefined()
     const nowhere = landscape({
-      stretches: [{ ...silent[0]!, fromKm: 0, toKm: survey.lengthKm }],
+      stretches: [{ ...nth(silent, 0), fromKm: 0, toKm: survey.lengthKm }],
       dials: { liftWaitH: 2 },
     })
-    expect(hoursAt(nowhere, nowhere.liftAlong(1)!, 50)).toBe(Infinity)
+    expect(hoursAt(nowhere, defined(nowhere.liftAlong(1)), 50)).toBe(Infinity)
     expect(nowhere.exposures(flat, 'tube', 1).every(({ lossH }) => Number.isFinite(lossH))).toBe(true)
   })
 })
@@ -214,7 +218,7 @@ describe('the weather of a day', () => {
   })
   it('makes nights out dearer when it is cold, and more so in rain', () => {
     const lossOf = (...days: object[]) =>
-      landscape({ ride, dials: { nightOutH: 10 }, forecast: { days } }).exposures(flat, 'cable', 1)[0]!.lossH
+      nth(landscape({ ride, dials: { nightOutH: 10 }, forecast: { days } }).exposures(flat, 'cable', 1), 0).lossH
     const mild = lossOf(day('2026-06-12', 0))
     expect(lossOf()).toBe(mild)
     // At 0 °C a night costs half as much again: loss = walk · (1 + 10 · 1.5 / 10).
@@ -236,8 +240,8 @@ describe('the way to help of any kind', () => {
         const land = landscape({ stops: asStops })
         const { hours } = land.pushOutToHelp(1.15)
         for (let i = 1; i < hours.length; i++) {
-          const steepest = 1.15 * walk(land.grid.km[i]! - land.grid.km[i - 1]!)
-          expect(Math.abs(hours[i]! - hours[i - 1]!)).toBeLessThanOrEqual(steepest + 1e-9)
+          const steepest = 1.15 * walk(numberAt(land.grid.km, i) - numberAt(land.grid.km, i - 1))
+          expect(Math.abs(numberAt(hours, i) - numberAt(hours, i - 1))).toBeLessThanOrEqual(steepest + 1e-9)
         }
       }),
       { numRuns: 60 },
@@ -245,7 +249,9 @@ describe('the way to help of any kind', () => {
   })
   it('is the better of the ways ahead and back', () => {
     const { hours, ahead, back } = landscape().pushOutToHelp(1)
-    hours.forEach((value, node) => expect(value).toBe(Math.min(ahead.hours[node]!, back.hours[node]!)))
+    hours.forEach((value, node) =>
+      expect(value).toBe(Math.min(numberAt(ahead.hours, node), numberAt(back.hours, node))),
+    )
   })
 
   it('counts places that mend or let one leave, not every petrol station', () => {
@@ -296,7 +302,7 @@ it('the strip is given the gaps of every class the trip has to do with, tiling t
   })
   const view = roadView(new Landscape(trip, survey, reference), trip, reference)
   expect(Object.keys(view.gaps)).toEqual(['tube'])
-  expect(view.gaps.tube!.reduce((sum, { km }) => sum + km, 0)).toBeCloseTo(view.lengthKm, 9)
+  expect(defined(view.gaps.tube).reduce((sum, { km }) => sum + km, 0)).toBeCloseTo(view.lengthKm, 9)
   expect(view.walkOut.km).toHaveLength(view.walkOut.hours.length)
   expect(view.walkOut.to[0]).toBe('the start')
 })

@@ -1,15 +1,16 @@
-import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
+import { defined, nth } from '#core/validation'
 import {
-  mosaic,
-  moveEdge,
-  paint,
-  plainRoad,
+  segmentsOf,
+  moveBoundary,
+  setTraits,
+  defaultTraits,
   surfaces,
   traffics,
   type Stretch,
   type StretchTraits,
-} from '../../core/road'
+} from '#core/road'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
 
 const lengthKm = 100
 let ids = 0
@@ -18,21 +19,23 @@ const stretch = (fromKm: number, toKm: number, marks: Partial<StretchTraits>): S
   id: `${fromKm}`,
   fromKm,
   toKm,
-  ...plainRoad,
+  ...defaultTraits,
   ...marks,
 })
 const traitsAt = (stretches: readonly Stretch[], km: number): StretchTraits => {
-  const { surface, thorns, wet, signal, traffic } = mosaic(stretches, lengthKm).find((piece) => piece.toKm > km)!
+  const { surface, thorns, wet, signal, traffic } = defined(
+    segmentsOf(stretches, lengthKm).find((piece) => piece.toKm > km),
+  )
   return { surface, thorns, wet, signal, traffic }
 }
 const edgesOf = (stretches: readonly Stretch[]) => stretches.map(({ fromKm, toKm }) => [fromKm, toKm])
 
 describe('the road as pieces', () => {
   it('is plain where nobody has said anything', () => {
-    expect(mosaic([], lengthKm)).toEqual([{ fromKm: 0, toKm: 100, stretch: null, ...plainRoad }])
+    expect(segmentsOf([], lengthKm)).toEqual([{ fromKm: 0, toKm: 100, stretch: null, ...defaultTraits }])
   })
   it('fills the holes, and lets the later stretch cover the earlier', () => {
-    const pieces = mosaic([stretch(10, 40, { surface: 'sand' }), stretch(30, 50, { wet: true })], lengthKm)
+    const pieces = segmentsOf([stretch(10, 40, { surface: 'sand' }), stretch(30, 50, { wet: true })], lengthKm)
     expect(pieces.map(({ fromKm, toKm, surface, wet }) => [fromKm, toKm, surface, wet])).toEqual([
       [0, 10, 'gravel', false],
       [10, 30, 'sand', false],
@@ -45,7 +48,7 @@ describe('the road as pieces', () => {
 
 describe('saying something of a part of the road', () => {
   it('cuts what is there, and leaves what was not spoken of', () => {
-    const painted = paint([stretch(0, 50, { surface: 'track' })], lengthKm, 20, 60, { thorns: true }, newId)
+    const painted = setTraits([stretch(0, 50, { surface: 'track' })], lengthKm, 20, 60, { thorns: true }, newId)
     expect(painted.map(({ fromKm, toKm, surface, thorns }) => [fromKm, toKm, surface, thorns])).toEqual([
       [0, 20, 'track', false],
       [20, 50, 'track', true],
@@ -53,10 +56,26 @@ describe('saying something of a part of the road', () => {
     ])
     expect(new Set(painted.map(({ id }) => id)).size).toBe(3)
   })
+  it('keeps the name of a stretch for the first piece of it, and gives the others new ones', () => {
+    const cut = setTraits([stretch(0, 50, { surface: 'track' })], lengthKm, 20, 30, { thorns: true }, () => 'fresh')
+    expect(cut.map(({ id }) => id)).toEqual(['0', 'fresh', 'fresh'])
+    // One that was plain takes the name of the stretch it is joined with.
+    const joined = setTraits(
+      [stretch(40, 60, { surface: 'track' })],
+      lengthKm,
+      20,
+      40,
+      { surface: 'track' },
+      () => 'fresh',
+    )
+    expect(joined.map(({ id, fromKm, toKm }) => [id, fromKm, toKm])).toEqual([['40', 20, 60]])
+    const plain = setTraits([], lengthKm, 20, 40, { surface: 'track' }, () => 'fresh')
+    expect(plain.map(({ id }) => id)).toEqual(['fresh'])
+  })
   it('joins neighbours that have become alike, and forgets what is plain', () => {
     const two = [stretch(0, 20, { surface: 'track' }), stretch(40, 60, { surface: 'track' })]
-    expect(edgesOf(paint(two, lengthKm, 20, 40, { surface: 'track' }, newId))).toEqual([[0, 60]])
-    expect(paint(two, lengthKm, 0, 100, { surface: 'gravel' }, newId)).toEqual([])
+    expect(edgesOf(setTraits(two, lengthKm, 20, 40, { surface: 'track' }, newId))).toEqual([[0, 60]])
+    expect(setTraits(two, lengthKm, 0, 100, { surface: 'gravel' }, newId)).toEqual([])
   })
   it('changes just that, just there, whatever was said before', () => {
     const traits = fc.record({
@@ -78,13 +97,13 @@ describe('saying something of a part of the road', () => {
         (said, [from, to], all, keys) => {
           const before = said.map(([[fromKm, toKm], marks], i): Stretch => ({ id: `s${i}`, fromKm, toKm, ...marks }))
           const change = Object.fromEntries(keys.map((key) => [key, all[key]])) as Partial<StretchTraits>
-          const after = paint(before, lengthKm, from, to, change, newId)
+          const after = setTraits(before, lengthKm, from, to, change, newId)
           for (let km = 0; km < lengthKm; km++) {
             const expected = { ...traitsAt(before, km), ...(km >= from && km < to ? change : {}) }
             expect(traitsAt(after, km)).toEqual(expected)
           }
           // No stretch overlaps the next, and no two share an id.
-          after.slice(1).forEach((next, i) => expect(next.fromKm).toBeGreaterThanOrEqual(after[i]!.toKm))
+          after.slice(1).forEach((next, i) => expect(next.fromKm).toBeGreaterThanOrEqual(nth(after, i).toKm))
           expect(new Set(after.map(({ id }) => id)).size).toBe(after.length)
         },
       ),
@@ -96,18 +115,18 @@ describe('saying something of a part of the road', () => {
 describe('pulling an edge', () => {
   const two = [stretch(0, 50, { surface: 'asphalt' }), stretch(50, 100, { surface: 'sand' })]
   it('covers what it is pulled over, either way', () => {
-    expect(edgesOf(moveEdge(two, lengthKm, 50, 70, newId))).toEqual([
+    expect(edgesOf(moveBoundary(two, lengthKm, 50, 70, newId))).toEqual([
       [0, 70],
       [70, 100],
     ])
-    expect(traitsAt(moveEdge(two, lengthKm, 50, 30, newId), 40).surface).toBe('sand')
+    expect(traitsAt(moveBoundary(two, lengthKm, 50, 30, newId), 40).surface).toBe('sand')
   })
   it('does nothing where there is no edge', () => {
-    expect(moveEdge(two, lengthKm, 49, 70, newId)).toEqual(two)
-    expect(moveEdge(two, lengthKm, 50, 50, newId)).toEqual(two)
+    expect(moveBoundary(two, lengthKm, 49, 70, newId)).toEqual(two)
+    expect(moveBoundary(two, lengthKm, 50, 50, newId)).toEqual(two)
   })
   it('and back again gives the road one had, while nothing was covered whole', () => {
-    const there = moveEdge(two, lengthKm, 50, 80, newId)
-    expect(edgesOf(moveEdge(there, lengthKm, 80, 50, newId))).toEqual(edgesOf(two))
+    const there = moveBoundary(two, lengthKm, 50, 80, newId)
+    expect(edgesOf(moveBoundary(there, lengthKm, 80, 50, newId))).toEqual(edgesOf(two))
   })
 })

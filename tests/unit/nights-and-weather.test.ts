@@ -1,10 +1,11 @@
+import { nth, defined } from '#core/validation'
+import { nightPlaceAt, nightAt, rideSchema, setNights } from '#core/ride'
+import { stopSchema } from '#core/supply'
+import { moveStop } from '#core/trip'
+import { forecastSchema, clearWeather, defaultWeather, setWeather, type Forecast } from '#core/weather'
+import { demoTrip } from '#catalogue/demo'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
-import { bedAt, nightAt, rideSchema, settleNight } from '../../core/ride'
-import { stopSchema } from '../../core/supply'
-import { moveStop } from '../../core/trip'
-import { forecastSchema, forgetWeather, mildDay, sayWeather, type Forecast } from '../../core/weather'
 
 const demo = demoTrip()
 const nightsOf = (...places: [roadKm: number, nights: number][]) =>
@@ -14,14 +15,14 @@ const outside = (roadKm: number) => ({ roadKm, stop: null })
 
 describe('a night at a place', () => {
   it('is settled, made longer, and left open again', () => {
-    const one = settleNight(nightsOf([200, 1]), outside(143.2), 1, 'new')
+    const one = setNights(nightsOf([200, 1]), outside(143.2), 1, 'new')
     expect(one.map(({ roadKm, nights }) => [roadKm, nights])).toEqual([
       [143.2, 1],
       [200, 1],
     ])
-    const rest = settleNight(one, outside(143.9), 3, 'not needed')
+    const rest = setNights(one, outside(143.9), 3, 'not needed')
     expect(nightAt(rest, outside(143))).toEqual({ id: 'new', roadKm: 143.2, stop: null, nights: 3 })
-    expect(settleNight(rest, outside(143.2), 0, 'not needed')).toEqual(nightsOf([200, 1]))
+    expect(setNights(rest, outside(143.2), 0, 'not needed')).toEqual(nightsOf([200, 1]))
   })
   it('is the nearest of those about', () => {
     expect(nightAt(nightsOf([142.5, 1], [143.4, 2]), outside(143.2))?.nights).toBe(2)
@@ -32,14 +33,14 @@ describe('a night at a place', () => {
       { id: 'far', roadKm: 19.2 },
       { id: 'near', roadKm: 20.3 },
     ]
-    expect(bedAt(stops, 20)).toEqual({ roadKm: 20.3, stop: 'near' })
-    expect(bedAt(stops, 25)).toEqual({ roadKm: 25, stop: null })
+    expect(nightPlaceAt(stops, 20)).toEqual({ roadKm: 20.3, stop: 'near' })
+    expect(nightPlaceAt(stops, 25)).toEqual({ roadKm: 25, stop: null })
   })
   it('at a stop is that stop’s own before a nearer one, and one about it comes to lie there', () => {
     const own = [{ id: 'a', roadKm: 20, stop: 'inn', nights: 3 }, ...nightsOf([20.4, 1])]
     expect(nightAt(own, { roadKm: 20.5, stop: 'inn' })?.id).toBe('a')
     // Half a kilometre off, somebody had settled it before there was a stop.
-    expect(settleNight(nightsOf([20.5, 2]), { roadKm: 20, stop: 'inn' }, 2, 'not needed')).toEqual([
+    expect(setNights(nightsOf([20.5, 2]), { roadKm: 20, stop: 'inn' }, 2, 'not needed')).toEqual([
       { id: 'n0', roadKm: 20, stop: 'inn', nights: 2 },
     ])
   })
@@ -48,7 +49,7 @@ describe('a night at a place', () => {
     fc.assert(
       fc.property(places, fc.integer({ min: 0, max: 120 }), fc.integer({ min: 0, max: 5 }), (kms, at, count) => {
         const before = nightsOf(...kms.map((km): [number, number] => [3 * km, 1]))
-        const after = settleNight(before, outside(at), count, 'new')
+        const after = setNights(before, outside(at), count, 'new')
         const here = nightAt(before, outside(at))
         const others = (nights: typeof before) => new Set(nights.filter(({ id }) => id !== (here?.id ?? 'new')))
         expect(others(after)).toEqual(others(before))
@@ -65,12 +66,12 @@ describe('a stop that is moved', () => {
   ]
   it('takes its place among the others, and the night that holds on to it goes with it', () => {
     const nights = [{ id: 'x', roadKm: 10, stop: 'a', nights: 2 }, ...nightsOf([20, 1])]
-    const moved = moveStop({ stops, ride: { ...demo.ride, nights } }, stops[0]!, 35)
+    const moved = moveStop({ stops, ride: { ...demo.ride, nights } }, nth(stops, 0), 35)
     expect(moved.stops.map(({ id, roadKm }) => [id, roadKm])).toEqual([
       ['b', 20],
       ['a', 35],
     ])
-    expect(moved.ride!.nights.map(({ roadKm, nights: count }) => [roadKm, count])).toEqual([
+    expect(defined(moved.ride).nights.map(({ roadKm, nights: count }) => [roadKm, count])).toEqual([
       [20, 1],
       [35, 2],
     ])
@@ -80,13 +81,13 @@ describe('a stop that is moved', () => {
     const others = nightsOf([15, 1], [20, 2])
     let trip = { stops, ride: { ...demo.ride, nights: [own, ...others] } }
     for (let roadKm = 10; roadKm <= 30; roadKm += 0.5) {
-      const dragged = trip.stops.find(({ id }) => id === 'a')!
+      const dragged = defined(trip.stops.find(({ id }) => id === 'a'))
       trip = { ...trip, ...moveStop(trip, dragged, roadKm) }
     }
     expect(trip.ride.nights).toEqual([...others, { ...own, roadKm: 30 }])
   })
   it('without a night leaves the ride alone', () => {
-    expect(moveStop({ stops, ride: { ...demo.ride, nights: nightsOf([50, 1]) } }, stops[0]!, 5)).not.toHaveProperty(
+    expect(moveStop({ stops, ride: { ...demo.ride, nights: nightsOf([50, 1]) } }, nth(stops, 0), 5)).not.toHaveProperty(
       'ride',
     )
   })
@@ -95,23 +96,23 @@ describe('a stop that is moved', () => {
 describe('the weather said by hand', () => {
   const none = forecastSchema.parse({})
   it('of one day is mild but for what is said', () => {
-    expect(sayWeather(none, '2026-06-14', { rainMm: 7 })).toEqual({
+    expect(setWeather(none, '2026-06-14', { rainMm: 7 })).toEqual({
       from: '',
-      days: [{ ...mildDay('2026-06-14'), rainMm: 7 }],
+      days: [{ ...defaultWeather('2026-06-14'), rainMm: 7 }],
     })
   })
   it('changes one day of a forecast, and says so', () => {
-    const said = sayWeather(demo.forecast, demo.forecast.days[2]!.date, { windKmH: 70 })
+    const said = setWeather(demo.forecast, nth(demo.forecast.days, 2).date, { windKmH: 70 })
     expect(said.from).toBe(`${demo.forecast.from}, changed by hand`)
     expect(said.days.filter((day, i) => day !== demo.forecast.days[i])).toEqual([
-      { ...demo.forecast.days[2]!, windKmH: 70 },
+      { ...nth(demo.forecast.days, 2), windKmH: 70 },
     ])
-    expect(sayWeather(said, said.days[0]!.date, { windKmH: 5 }).from).toBe(said.from)
+    expect(setWeather(said, nth(said.days, 0).date, { windKmH: 5 }).from).toBe(said.from)
   })
   it('of a day can be forgotten; of the last day, wholly', () => {
-    const said = sayWeather(none, '2026-06-14', { rainMm: 7 })
-    expect(forgetWeather(said, '2026-06-14')).toEqual({ from: '', days: [] })
-    expect(forgetWeather(said, '2026-06-15')).toEqual(said)
+    const said = setWeather(none, '2026-06-14', { rainMm: 7 })
+    expect(clearWeather(said, '2026-06-14')).toEqual({ from: '', days: [] })
+    expect(clearWeather(said, '2026-06-15')).toEqual(said)
   })
   it('is always weather that can be, in order of its days', () => {
     const celsius = fc.integer({ min: -60, max: 50 })
@@ -124,7 +125,7 @@ describe('the weather said by hand', () => {
     fc.assert(
       fc.property(said, (changes) => {
         const forecast = changes.reduce<Forecast>(
-          (before, [day, what]) => sayWeather(before, `2026-06-${day}`, what),
+          (before, [day, what]) => setWeather(before, `2026-06-${day}`, what),
           none,
         )
         expect(forecastSchema.parse(forecast)).toEqual(forecast)

@@ -1,20 +1,21 @@
+import { nth, defined, numberAt } from '#core/validation'
+import { Landscape, placeReportAt } from '#core/ledger'
+import { nextLight, outBy, parseWallClock, formatWallClock, type Daylight } from '#core/ride'
+import { surveyRoad } from '#core/road'
+import { stopSchema } from '#core/supply'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { demoTrip } from '../../catalogue/demo'
-import { catalogue } from '../../catalogue'
-import { Landscape, readOut } from '../../core/ledger'
-import { nextLight, outBy, readWallClock, writeWallClock, type Daylight } from '../../core/ride'
-import { surveyRoad } from '../../core/road'
-import { stopSchema } from '../../core/supply'
 
 const sun: Daylight = {
   kind: 'rises and sets',
-  rises: readWallClock('2026-06-12T06:00'),
-  sets: readWallClock('2026-06-12T20:00'),
+  rises: parseWallClock('2026-06-12T06:00'),
+  sets: parseWallClock('2026-06-12T20:00'),
 }
 const out = (from: string, walkH: number, most = 10, daylight: Daylight = sun) => {
-  const { at, hours, nights } = outBy(readWallClock(`2026-06-${from}`), walkH, daylight, most)
-  return [writeWallClock(at).slice(8), Math.round(hours * 100) / 100, nights]
+  const { at, hours, nights } = outBy(parseWallClock(`2026-06-${from}`), walkH, daylight, most)
+  return [formatWallClock(at).slice(8), Math.round(hours * 100) / 100, nights]
 }
 
 describe('the light that is next to end', () => {
@@ -59,8 +60,8 @@ describe('when one is out, walking by day', () => {
   it('into the small hours, where the sun sets after midnight', () => {
     const north: Daylight = {
       kind: 'rises and sets',
-      rises: readWallClock('2026-06-12T02:00'),
-      sets: readWallClock('2026-06-13T00:30'),
+      rises: parseWallClock('2026-06-12T02:00'),
+      sets: parseWallClock('2026-06-13T00:30'),
     }
     expect(out('12T22:00', 2, 10, north)).toEqual(['13T00:00', 2, 0])
     // Half an hour of yesterday's light is left; the hour and a half of dark is the night.
@@ -69,8 +70,8 @@ describe('when one is out, walking by day', () => {
   it('by a clock of another part of the world, too', () => {
     const elsewhere: Daylight = {
       kind: 'rises and sets',
-      rises: readWallClock('2026-06-12T17:30'),
-      sets: readWallClock('2026-06-13T04:30'),
+      rises: parseWallClock('2026-06-12T17:30'),
+      sets: parseWallClock('2026-06-13T04:30'),
     }
     expect(out('12T20:00', 4, 10, elsewhere)).toEqual(['13T00:00', 4, 0])
     expect(out('12T08:00', 2, 10, elsewhere)).toEqual(['12T19:30', 11.5, 1])
@@ -113,7 +114,7 @@ describe('when one is out, walking by day', () => {
         fc.integer({ min: 0, max: 120 }),
         fc.double({ min: 0, max: 80, noNaN: true }),
         (minute, later, walkH) => {
-          const from = readWallClock('2026-06-12T00:00') + minute
+          const from = parseWallClock('2026-06-12T00:00') + minute
           const now = outBy(from, walkH, sun, 9)
           expect(now.hours).toBeGreaterThanOrEqual(walkH - 1e-9)
           expect(outBy(from + later, walkH, sun, 9).at).toBeGreaterThanOrEqual(now.at - 1e-6)
@@ -132,13 +133,16 @@ describe('a place read off', () => {
     const { km } = landscape.grid
     const { hours } = landscape.pushOutToHelp(1.25)
     for (let node = 0; node < km.length; node += 37) {
-      expect(readOut(landscape, trip, survey, km[node]!, catalogue).nearest.walkH).toBeCloseTo(hours[node]!, 6)
+      expect(placeReportAt(landscape, trip, survey, numberAt(km, node), catalogue).nearest.walkH).toBeCloseTo(
+        numberAt(hours, node),
+        6,
+      )
     }
   })
   it('has no hour of its day worse than the one it names', () => {
-    const { day, nearest } = readOut(landscape, trip, survey, 250, catalogue)
-    expect(day!.worst!.out.hours).toBeGreaterThanOrEqual(day!.then.hours - 0.5)
-    expect(day!.worst!.out.hours).toBeGreaterThanOrEqual(nearest.walkH)
+    const { day, nearest } = placeReportAt(landscape, trip, survey, 250, catalogue)
+    expect(defined(defined(day).worst).out.hours).toBeGreaterThanOrEqual(defined(day).then.hours - 0.5)
+    expect(defined(defined(day).worst).out.hours).toBeGreaterThanOrEqual(nearest.walkH)
   })
   it('names the place, not the end, where one lies at it', () => {
     const shop = (id: string, roadKm: number) =>
@@ -146,17 +150,17 @@ describe('a place read off', () => {
     const stops = [shop('First', 0), shop('Last', survey.lengthKm)]
     const ended = { ...trip, stops, ride: { ...trip.ride, nights: [] } }
     const there = new Landscape(ended, survey, catalogue)
-    const { ahead, back } = readOut(there, ended, survey, 200, catalogue)
+    const { ahead, back } = placeReportAt(there, ended, survey, 200, catalogue)
     expect([ahead.place, back.place]).toEqual(['Last', 'First'])
     const { to } = there.pushOutToHelp(1.25)
-    expect(new Set(Array.from(to, (help) => there.helps()[help]!.name))).toEqual(new Set(['First', 'Last']))
+    expect(new Set(Array.from(to, (help) => nth(there.helps(), help).name))).toEqual(new Set(['First', 'Last']))
   })
   it('knows no clock without a start, and no lift where none may be called', () => {
     const undated = { ...trip, ride: { ...trip.ride, start: null } }
-    const read = readOut(new Landscape(undated, survey, catalogue), undated, survey, 250, catalogue)
+    const read = placeReportAt(new Landscape(undated, survey, catalogue), undated, survey, 250, catalogue)
     expect(read).toMatchObject({ day: null, liftH: null })
     const called = { ...trip, dials: { ...trip.dials, liftWaitH: 2 } }
-    const silent = readOut(new Landscape(called, survey, catalogue), called, survey, 150, catalogue)
+    const silent = placeReportAt(new Landscape(called, survey, catalogue), called, survey, 150, catalogue)
     expect(silent.liftH).toBeGreaterThan(2)
   })
 })

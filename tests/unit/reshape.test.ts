@@ -1,48 +1,63 @@
+import { defined, nth } from '#core/validation'
+import { classesOf, Landscape } from '#core/ledger'
+import { newStop } from '#core/supply'
+import { readGpx, surveyRoad, withLines, type RoadPoint } from '#core/road'
+import { cutRoad, exportGpx, joinRoads, readTrip, reverseRoad, gpxSymbolOf, tripSchema, type Trip } from '#core/trip'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { classesOf, Landscape } from '../../core/ledger'
-import { readGpx, surveyRoad, withLines, type RoadPoint } from '../../core/road'
-import { cut, gpxOf, joined, readTrip, reversed, symbolOf, tripSchema, type Trip } from '../../core/trip'
 
 const demo = demoTrip()
 const survey = surveyRoad(demo.road.points)
 const timeless: Trip = { ...demo, ride: { ...demo.ride, start: null } }
 
 describe('the road ridden the other way', () => {
-  const back = { ...demo, ...reversed(demo, survey.lengthKm) }
+  const back = { ...demo, ...reverseRoad(demo, survey.lengthKm) }
   const backSurvey = surveyRoad(back.road.points)
 
   it('is as long, and its stops and stretches lie where they lay', () => {
     expect(backSurvey.lengthKm).toBeCloseTo(survey.lengthKm, 6)
-    const brannock = back.stops.find(({ id }) => id === 'brannock')!
+    const brannock = defined(back.stops.find(({ id }) => id === 'brannock'))
     expect(brannock.roadKm).toBeCloseTo(survey.lengthKm - 311, 6)
     expect(back.stops.map(({ roadKm }) => roadKm)).toEqual(
       [...back.stops.map(({ roadKm }) => roadKm)].sort((a, b) => a - b),
     )
-    const pass = back.road.stretches.find(({ id }) => id === 'from-152')!
+    const pass = defined(back.road.stretches.find(({ id }) => id === 'from-152'))
     expect([pass.fromKm, pass.toKm]).toEqual([
       expect.closeTo(survey.lengthKm - 190, 6),
       expect.closeTo(survey.lengthKm - 152, 6),
     ])
   })
+  it('has its nights where they were, in the order one comes by', () => {
+    const nights = [
+      { id: 'a', roadKm: 100, stop: null, nights: 1 },
+      { id: 'b', roadKm: 300, stop: 'inn', nights: 2 },
+    ]
+    const { ride } = reverseRoad({ ...demo, ride: { ...demo.ride, nights } }, 400)
+    expect(ride.nights).toEqual([
+      { id: 'b', roadKm: 100, stop: 'inn', nights: 2 },
+      { id: 'a', roadKm: 300, stop: null, nights: 1 },
+    ])
+    const beyond = newStop('s', 's', 400.004)
+    expect(reverseRoad({ ...demo, stops: [beyond] }, 400).stops[0]?.roadKm).toBe(0)
+  })
   it('twice is the road one had', () => {
-    const again = reversed(back, survey.lengthKm)
+    const again = reverseRoad(back, survey.lengthKm)
     expect(again.road.points).toEqual(demo.road.points)
-    again.stops.forEach((stop, i) => expect(stop.roadKm).toBeCloseTo(demo.stops[i]!.roadKm, 9))
+    again.stops.forEach((stop, i) => expect(stop.roadKm).toBeCloseTo(nth(demo.stops, i).roadKm, 9))
   })
   it('has its gaps mirrored where times do not matter', () => {
     const there = new Landscape(timeless, survey, catalogue)
-    const other = new Landscape({ ...timeless, ...reversed(timeless, survey.lengthKm) }, backSurvey, catalogue)
+    const other = new Landscape({ ...timeless, ...reverseRoad(timeless, survey.lengthKm) }, backSurvey, catalogue)
     for (const classId of classesOf(demo, catalogue)) {
       const mirrored = other
         .gaps(classId)
         .map(({ fromKm, toKm }) => [survey.lengthKm - toKm, survey.lengthKm - fromKm])
         .reverse()
       there.gaps(classId).forEach(({ fromKm, toKm }, i) => {
-        expect(mirrored[i]![0]).toBeCloseTo(fromKm, 6)
-        expect(mirrored[i]![1]).toBeCloseTo(toKm, 6)
+        expect(nth(mirrored, i)[0]).toBeCloseTo(fromKm, 6)
+        expect(nth(mirrored, i)[1]).toBeCloseTo(toKm, 6)
       })
     }
   })
@@ -50,11 +65,11 @@ describe('the road ridden the other way', () => {
 
 describe('a part of the road', () => {
   it('begins and ends where it is cut, with what lies in it', () => {
-    const part = cut(demo, survey, 100, 320)
+    const part = cutRoad(demo, survey, 100, 320)
     const measured = surveyRoad(part.road.points)
     expect(measured.lengthKm).toBeCloseTo(220, 2)
     expect(part.stops.map(({ name }) => name)).toContain('Brannock')
-    expect(part.stops.find(({ name }) => name === 'Brannock')!.roadKm).toBeCloseTo(211, 6)
+    expect(defined(part.stops.find(({ name }) => name === 'Brannock')).roadKm).toBeCloseTo(211, 6)
     expect(part.leftOut).toContain('Quillby')
     expect(part.leftOut).not.toContain('Ferrow')
     // A stretch across the cut is cut with it.
@@ -62,15 +77,47 @@ describe('a part of the road', () => {
     expect(() => tripSchema.parse({ ...demo, ...part })).not.toThrow()
   })
   it('is refused where nothing would be left', () => {
-    expect(() => cut(demo, survey, 50, 50)).toThrow(/nothing is left/)
+    expect(() => cutRoad(demo, survey, 50, 50)).toThrow(/nothing is left/)
+  })
+  it('keeps the nights and stops that lie in it, both ends included, counted from the cut', () => {
+    const night = (id: string, roadKm: number) => ({ id, roadKm, stop: null, nights: 1 })
+    const ride = {
+      ...demo.ride,
+      nights: [night('a', 99), night('b', 100), night('c', 200), night('d', 320), night('e', 321)],
+    }
+    const stops = [99, 100, 200, 320, 321].map((km) => newStop(`s${km}`, `km ${km}`, km))
+    const part = cutRoad({ ...demo, ride, stops }, survey, 100, 320)
+    expect(part.ride.nights.map(({ id, roadKm }) => [id, roadKm])).toEqual([
+      ['b', 0],
+      ['c', 100],
+      ['d', expect.closeTo(220, 2)],
+    ])
+    expect(part.stops.map(({ name }) => name)).toEqual(['km 100', 'km 200', 'km 320'])
+    expect(part.leftOut).toEqual(['km 99', 'km 321'])
+    expect(part.ride.start).toBe(demo.ride.start)
+    expect(part.road.name).toBe(demo.road.name)
+  })
+  it('has the heights of the road at both its ends, and none where the road has none', () => {
+    const points: RoadPoint[] = [0, 1, 2, 3].map((i) => [0, i / 10, 100 * i])
+    const whole = surveyRoad(points)
+    const road = { ...demo.road, points, stretches: [] }
+    const third = whole.lengthKm / 3
+    const part = cutRoad({ ...demo, road, stops: [] }, whole, third / 2, third * 2.5)
+    expect(part.road.points).toHaveLength(4)
+    expect(part.road.points[0]?.[2]).toBeCloseTo(50, 0)
+    expect(part.road.points[0]?.[1]).toBeCloseTo(0.05, 9)
+    expect(part.road.points[3]?.[2]).toBeCloseTo(250, 0)
+    const level = points.map(([lat, lon]): RoadPoint => [lat, lon, null])
+    const flat = cutRoad({ ...demo, road: { ...road, points: level }, stops: [] }, surveyRoad(level), third / 2, third)
+    expect(flat.road.points.map(([, , eleM]) => eleM)).toEqual([null, null])
   })
   it('any two parts are together as long as the whole', () => {
     fc.assert(
       fc.property(fc.double({ min: 1, max: 619, noNaN: true }), (at) => {
-        const parts = [cut(demo, survey, 0, at), cut(demo, survey, at, survey.lengthKm)]
+        const parts = [cutRoad(demo, survey, 0, at), cutRoad(demo, survey, at, survey.lengthKm)]
         const [first, second] = parts.map(({ road }) => surveyRoad(road.points).lengthKm) as [number, number]
         expect(first + second).toBeCloseTo(survey.lengthKm, 3)
-        expect(parts[0]!.stops.length + parts[1]!.stops.length).toBeGreaterThanOrEqual(demo.stops.length)
+        expect(nth(parts, 0).stops.length + nth(parts, 1).stops.length).toBeGreaterThanOrEqual(demo.stops.length)
       }),
       { numRuns: 25 },
     )
@@ -87,7 +134,7 @@ describe('a road carried on by another file', () => {
   )
   it('has what lies between taken as straight, and the file’s places on it', () => {
     const along = tripSchema.parse({ format: 'rag-tin.trip/3', name: 't', road: { points: first.points } })
-    const next = joined(along, second, () => 'w')
+    const next = joinRoads(along, second, () => 'w')
     expect(next.road.points).toHaveLength(4)
     const degree = (Math.PI * 6378.137) / 180
     expect(surveyRoad(next.road.points).lengthKm).toBeCloseTo(0.3 * degree, 6)
@@ -103,7 +150,7 @@ describe('a road carried on by another file', () => {
       ['Two (track 1, segment 3)', 3],
     ])
     expect(both.points).toHaveLength(5)
-    expect(withLines(both, [1]).points).toEqual(both.lines[1]!.points)
+    expect(withLines(both, [1]).points).toEqual(nth(both.lines, 1).points)
     expect(withLines(both, [1, 0]).points.at(-1)).toEqual([0, 1, null])
     expect(withLines(both, [7]).points).toEqual([])
   })
@@ -127,7 +174,7 @@ describe('a cut', () => {
       [0, survey.lengthKm - 1e-9],
     ] as const) {
       if (toKm <= fromKm) continue
-      const next = cut(demo, survey, fromKm, toKm)
+      const next = cutRoad(demo, survey, fromKm, toKm)
       for (const stretch of next.road.stretches) expect(stretch.toKm - stretch.fromKm).toBeGreaterThan(1e-6)
       expect(readTrip({ ...demo, ...next, leftOut: undefined }, catalogue).road.stretches).toEqual(next.road.stretches)
     }
@@ -136,21 +183,21 @@ describe('a cut', () => {
 
 describe('a road written out', () => {
   it('has its places in plain words', () => {
-    const brannock = demo.stops.find(({ id }) => id === 'brannock')!
-    expect(symbolOf(brannock, catalogue)).toBe('bike shop, hardware store, supermarket, post pick-up, bed, train')
-    expect(symbolOf({ ...brannock, services: [], exit: null }, catalogue)).toBe('place')
-    expect(gpxOf(demo, survey, catalogue, false)).toContain('<sym>fuel station, water</sym>')
+    const brannock = defined(demo.stops.find(({ id }) => id === 'brannock'))
+    expect(gpxSymbolOf(brannock, catalogue)).toBe('bike shop, hardware store, supermarket, post pick-up, bed, train')
+    expect(gpxSymbolOf({ ...brannock, services: [], exit: null }, catalogue)).toBe('place')
+    expect(exportGpx(demo, survey, catalogue, false)).toContain('<sym>fuel station, water</sym>')
   })
   it('has the ride’s times in universal time when asked for, none otherwise', () => {
     const points: RoadPoint[] = demo.road.points.slice(0, 400)
     const short = { ...demo, road: { ...demo.road, points, stretches: [] }, stops: [] }
-    const text = gpxOf(short, surveyRoad(points), catalogue, true)
+    const text = exportGpx(short, surveyRoad(points), catalogue, true)
     // The ride begins at 08:30 on clocks one hour behind universal time.
     expect(readGpx(text).recordedAt).toBe('2026-06-12T09:30:00Z')
     expect(text.match(/<time>/g)).toHaveLength(400)
-    expect(gpxOf(short, surveyRoad(points), catalogue, false)).not.toContain('<time>')
-    expect(gpxOf({ ...short, ride: { ...demo.ride, start: null } }, surveyRoad(points), catalogue, true)).not.toContain(
-      '<time>',
-    )
+    expect(exportGpx(short, surveyRoad(points), catalogue, false)).not.toContain('<time>')
+    expect(
+      exportGpx({ ...short, ride: { ...demo.ride, start: null } }, surveyRoad(points), catalogue, true),
+    ).not.toContain('<time>')
   })
 })

@@ -1,6 +1,8 @@
+import { defined, nth } from '#core/validation'
+import { bikeKinds, type BikePart } from '#core/bike'
+import { bikeFrom } from '#catalogue'
 import { describe, expect, it } from 'vitest'
-import { bikeFrom } from '../../catalogue'
-import { bikeKinds, sideView, type BikePart } from '../../core/bike'
+import { sideView } from '../../app/drawing/side-view'
 
 describe('the picture of a bike', () => {
   it.each(bikeKinds)('%s: shows every part that has a fastener, within its frame', (kind) => {
@@ -21,9 +23,9 @@ describe('the picture of a bike', () => {
   })
   it('follows the proportions: wheels from their tyres, axles the wheelbase apart', () => {
     const folder = sideView(bikeFrom('folder', 'f'))
-    const at = (part: BikePart) => folder.parts.find((drawn) => drawn.part === part)!.at
+    const at = (part: BikePart) => defined(folder.parts.find((drawn) => drawn.part === part)).at
     expect(at('front hub')[0] - at('rear hub')[0]).toBe(bikeFrom('folder', 'f').frame.wheelbaseMm)
-    const rim = folder.parts.find(({ part }) => part === 'rear tyre')!.strokes[0]!
+    const rim = nth(defined(folder.parts.find(({ part }) => part === 'rear tyre')).strokes, 0)
     expect(rim.widthMm).toBe(40)
     expect(rim.path).toContain((406 / 2 + 20).toFixed(1))
   })

@@ -1,47 +1,14 @@
+import { nth, defined, Fault } from '#core/validation'
+import { chooseBrute, chooseFast, explainKit, breakEvenOf, prove } from '#core/choose'
+import { emptyHours, readLedger, type Ledger } from '#core/ledger'
 import loadHighs from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
-import { chooseBrute, chooseFast, explainKit, flipOf, prove } from '../../core/choose'
-import { Fault } from '../../core/fault'
-import { emptyHours, readLedger, savedHours, type Ledger } from '../../core/ledger'
-import { bikeLikeLedger, randomLedger, workedExample } from '../ledgers'
+import { bikeLikeLedger, breaches, randomLedger, tiny, workedExample } from '../ledgers'
 
 let highs: Awaited<ReturnType<typeof loadHighs>>
 beforeAll(async () => {
   highs = await loadHighs()
 })
-
-/** Checks a choice against the rules of the ledger, without any of the solvers' own machinery. */
-function breaches(ledger: Ledger, choice: ReturnType<typeof chooseFast>): string[] {
-  const found: string[] = []
-  const carried = ledger.items.filter((item) => choice.counts[item.id]! > 0)
-  for (const item of ledger.items) {
-    const n = choice.counts[item.id]!
-    const pin = ledger.pins[item.id]
-    if (n < (pin?.min ?? 0) || n > Math.min(item.max, pin?.max ?? Infinity)) found.push(`count of ${item.id}`)
-  }
-  if (choice.massG > (ledger.budgetG ?? Infinity) + 1e-6) found.push('budget')
-  let savedH = 0
-  for (const claim of ledger.claims) {
-    const fix = claim.fixes.find((candidate) => candidate.id === choice.answers[claim.id])
-    if (!fix) continue
-    savedH += savedHours(claim, fix)
-    for (const need of fix.needs) {
-      if (!carried.some((item) => item.provides.includes(need))) found.push(`${claim.id} lacks ${need}`)
-    }
-  }
-  for (const stock of ledger.stocks) {
-    const held = ledger.items.reduce((sum, item) => sum + choice.counts[item.id]! * (item.units[stock.id] ?? 0), 0)
-    for (const gap of stock.gaps) {
-      const drawn = ledger.claims.reduce((sum, claim) => {
-        const fix = claim.fixes.find((candidate) => candidate.id === choice.answers[claim.id])
-        return sum + (claim.legs.some((leg) => gap.includes(leg)) ? (fix?.uses[stock.id] ?? 0) : 0)
-      }, 0)
-      if (drawn > held + 1e-6) found.push(`${stock.id} overdrawn`)
-    }
-  }
-  if (Math.abs(savedH - choice.savedH) > 1e-6) found.push(`saved ${choice.savedH}, not ${savedH}`)
-  return found
-}
 
 // The table of the model, "A worked example", row by row.
 describe('the worked example', () => {
@@ -77,11 +44,9 @@ describe('the worked example', () => {
   })
 })
 
-const tiny = { legs: 3, tools: 4, consumables: 3, hazards: 4, repeats: 3, maxEach: 2, budget: 'sometimes' } as const
-
 describe('random ledgers', () => {
-  it('fast, brute force and proof agree on 250 tiny ones, and keep the rules', () => {
-    for (let seed = 1; seed <= 250; seed++) {
+  it('fast, brute force and proof agree on sixty tiny ones, and keep the rules', () => {
+    for (let seed = 1; seed <= 60; seed++) {
       const ledger = randomLedger(seed, tiny)
       const fast = chooseFast(ledger)
       const brute = chooseBrute(ledger)
@@ -119,7 +84,7 @@ describe('random ledgers', () => {
 
 describe('verdicts', () => {
   const kit = explainKit(workedExample(600))
-  const verdictOf = (item: string) => kit.verdicts.find((verdict) => verdict.item === item)!
+  const verdictOf = (item: string) => defined(kit.verdicts.find((verdict) => verdict.item === item))
 
   it('say what staying without would cost, claims answered anew', () => {
     // Without patches the one tube answers the first flat only: 0.24·0.85·4.4 + 0.07·0.85·4.4 h are lost.
@@ -129,7 +94,7 @@ describe('verdicts', () => {
     const tube = verdictOf('tube')
     expect(tube.lostH).toBeCloseTo(0.6 * (0.99 * 4.7 - 0.85 * 4.4), 9)
     expect(tube.substitutes).toContain('patches')
-    expect(tube.claims[0]!.instead?.fix).toBe('patch-tube')
+    expect(nth(tube.claims, 0).instead?.fix).toBe('patch-tube')
     // Without the pump no flat is answered at all.
     expect(verdictOf('pump').claims.every(({ instead }) => instead === null)).toBe(true)
     expect(verdictOf('pump').minutesPer100g).toBeCloseTo((verdictOf('pump').lostH * 60) / 1.5, 9)
@@ -145,10 +110,10 @@ describe('verdicts', () => {
     expect(kit.rideThrough).toBeLessThan(1)
   })
   it('flip where the dial says: the breaker comes along at its price', () => {
-    const { gramsPerHour } = flipOf(workedExample(100), 'breaker')
+    const { gramsPerHour } = breakEvenOf(workedExample(100), 'breaker')
     // Breaker and link weigh 44 g and save 0.02·0.9·5.7 h.
-    expect(gramsPerHour! / (44 / (0.02 * 0.9 * 5.7))).toBeCloseTo(1, 1)
-    expect(flipOf(workedExample(600), 'tube').massG!).toBeGreaterThan(140)
+    expect(defined(gramsPerHour) / (44 / (0.02 * 0.9 * 5.7))).toBeCloseTo(1, 1)
+    expect(defined(breakEvenOf(workedExample(600), 'tube').massG)).toBeGreaterThan(140)
   })
 })
 

@@ -1,11 +1,12 @@
+import { defined, nth } from '#core/validation'
+import { explainKit } from '#core/choose'
+import { buildLedger, availabilityOf, Landscape, placeReportAt, rideView, roadView, worstPushOut } from '#core/ledger'
+import { projectPlan, surveyRoad, type RoadPoint } from '#core/road'
+import { stopSchema } from '#core/supply'
+import { tripSchema, waypointStops, type Trip } from '#core/trip'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { buildLedger, laneOf, Landscape, readOut, rideView, roadView, worstPushOut } from '../../core/ledger'
-import { explainKit } from '../../core/choose'
-import { planOf, surveyRoad, type RoadPoint } from '../../core/road'
-import { stopSchema } from '../../core/supply'
-import { tripSchema, waypointStops, type Trip } from '../../core/trip'
 
 const demo = demoTrip()
 const shop = (id: string, roadKm: number, hours = '24/7') =>
@@ -15,7 +16,7 @@ const tripOn = (points: RoadPoint[], stops: Trip['stops'], ride: object = {}): T
 const seen = (trip: Trip) => {
   const survey = surveyRoad(trip.road.points)
   const landscape = new Landscape(trip, survey, catalogue)
-  return { survey, landscape, lane: laneOf(landscape, trip, 'tube-622') }
+  return { survey, landscape, availability: availabilityOf(landscape, trip, 'tube-622') }
 }
 
 describe('a road across the 180° meridian', () => {
@@ -25,10 +26,10 @@ describe('a road across the 180° meridian', () => {
     return [0, lon > 180 ? lon - 360 : lon, 10]
   })
   it('is as long as one that is not', () => {
-    const { survey, lane } = seen(tripOn(points, [shop('mid', 111.3195)]))
+    const { survey, availability } = seen(tripOn(points, [shop('mid', 111.3195)]))
     expect(survey.lengthKm).toBeCloseTo(222.639, 2)
-    expect(lane.gaps.map(({ km }) => Math.round(km))).toEqual([111, 111])
-    const plan = planOf(points, survey)
+    expect(availability.gaps.map(({ km }) => Math.round(km))).toEqual([111, 111])
+    const plan = projectPlan(points, survey)
     expect(Math.max(...plan.eastKm) - Math.min(...plan.eastKm)).toBeCloseTo(222.4, 0)
   })
   it('has the waypoints beyond the seam in their place', () => {
@@ -39,8 +40,8 @@ describe('a road across the 180° meridian', () => {
       [],
       () => 'a',
     )
-    expect(stop!.roadKm).toBeCloseTo(1.5 * 111.3195, 1)
-    expect(stop!.offRoadM).toBeCloseTo(111, -1)
+    expect(defined(stop).roadKm).toBeCloseTo(1.5 * 111.3195, 1)
+    expect(defined(stop).offRoadM).toBeCloseTo(111, -1)
   })
   it.each([
     ['of the west', -12],
@@ -49,23 +50,23 @@ describe('a road across the 180° meridian', () => {
   ])('has twelve hours of light each day by a clock %s, and is walked out of', (_, utcOffsetH) => {
     const trip = tripOn(points, [], { start: '2026-03-20T09:00', utcOffsetH })
     const { survey, landscape } = seen(trip)
-    for (const { daylight } of rideView(landscape, trip, survey)!.days) {
+    for (const { daylight } of defined(rideView(landscape, trip, survey)).days) {
       if (daylight.kind !== 'rises and sets') throw new Error('the sun rises on the equator')
       // Twelve hours and the sun's own breadth, less four minutes for each degree ridden towards the evening.
       expect(Math.abs((daylight.sets - daylight.rises) / 60 - 12.1)).toBeLessThan(0.1)
     }
-    expect(readOut(landscape, trip, survey, 111, catalogue).day!.then.hours).toBeLessThan(24 * 7)
+    expect(defined(placeReportAt(landscape, trip, survey, 111, catalogue).day).then.hours).toBeLessThan(24 * 7)
   })
   it('is told from another’s clock', () => {
     const doubtOf = (utcOffsetH: number) => {
       const trip = tripOn(points, [], { start: '2026-03-20T09:00', utcOffsetH })
       const { survey, landscape } = seen(trip)
-      return rideView(landscape, trip, survey)!.clockDoubt
+      return defined(rideView(landscape, trip, survey)).clockDoubt
     }
     expect(doubtOf(12)).toBeNull()
     expect(doubtOf(-12)).toBeNull()
     // The middle of the road is on the line itself, where either will do.
-    expect(Math.abs(doubtOf(0)!.fittingH)).toBe(12)
+    expect(Math.abs(defined(doubtOf(0)).fittingH)).toBe(12)
   })
 })
 
@@ -75,21 +76,21 @@ describe('a road at 78° north in June', () => {
   const { survey, landscape } = seen(trip)
 
   it('is never in the dark, at whatever hour it is ridden', () => {
-    const { days } = rideView(landscape, trip, survey)!
+    const { days } = defined(rideView(landscape, trip, survey))
     expect(days.every(({ daylight, darkH }) => daylight.kind === 'never sets' && darkH === 0)).toBe(true)
   })
   it('is walked out of by the clock', () => {
-    const { day } = readOut(landscape, trip, survey, survey.lengthKm / 2, catalogue)
-    expect(day!.lightLeftH).toBe(24)
-    expect(day!.then.hours).toBeGreaterThan(0)
+    const { day } = placeReportAt(landscape, trip, survey, survey.lengthKm / 2, catalogue)
+    expect(defined(day).lightLeftH).toBe(24)
+    expect(defined(day).then.hours).toBeGreaterThan(0)
     // The sun being always up, no hour is worse than another.
-    expect(day!.worst).toBeNull()
+    expect(defined(day).worst).toBeNull()
   })
   it('and in December lies wholly in the dark', () => {
     const winter = { ...trip, ride: { ...trip.ride, start: '2026-12-15T09:00' } }
-    const { days } = rideView(new Landscape(winter, survey, catalogue), winter, survey)!
-    expect(days[0]!.daylight.kind).toBe('never rises')
-    expect(days[0]!.darkH).toBeGreaterThan(1)
+    const { days } = defined(rideView(new Landscape(winter, survey, catalogue), winter, survey))
+    expect(nth(days, 0).daylight.kind).toBe('never rises')
+    expect(nth(days, 0).darkH).toBeGreaterThan(1)
   })
 })
 
@@ -106,7 +107,7 @@ describe('a loop that passes a shop twice', () => {
     [0, 0],
   ] as const
   const points = corners.slice(1).flatMap(([lat, lon], i) => {
-    const [fromLat, fromLon] = corners[i]!
+    const [fromLat, fromLon] = nth(corners, i)
     return Array.from({ length: 20 }, (_, step) =>
       km(fromLat + ((lat - fromLat) * step) / 20, fromLon + ((lon - fromLon) * step) / 20),
     )
@@ -124,19 +125,19 @@ describe('a loop that passes a shop twice', () => {
   )
   it('has it as a stop at each pass', () => {
     expect(stops.map(({ name }) => name)).toEqual(['Crossing', 'Crossing, second time'])
-    expect(stops[0]!.roadKm).toBeCloseTo(10, 0)
-    expect(stops[1]!.roadKm).toBeCloseTo(50, 0)
+    expect(nth(stops, 0).roadKm).toBeCloseTo(10, 0)
+    expect(nth(stops, 1).roadKm).toBeCloseTo(50, 0)
   })
   it('has its gaps between the passes', () => {
     const services = shop('x', 0).services
-    const { lane } = seen(
+    const { availability } = seen(
       tripOn(
         whole,
         stops.map((stop) => ({ ...stop, services })),
       ),
     )
-    expect(lane.gaps.map((gap) => Math.round(gap.km))).toEqual([10, 40, 10])
-    expect(lane.gaps[1]!.worstAtKm).toBeCloseTo(30, 0)
+    expect(availability.gaps.map((gap) => Math.round(gap.km))).toEqual([10, 40, 10])
+    expect(nth(availability.gaps, 1).worstAtKm).toBeCloseTo(30, 0)
   })
 })
 
@@ -175,13 +176,13 @@ describe('a road of six thousand kilometres with four hundred stops', () => {
   it('has its days, its gaps and its walk out', () => {
     expect(survey.lengthKm).toBeGreaterThan(5700)
     expect(survey.lengthKm).toBeLessThan(6300)
-    const { days } = rideView(landscape, trip, survey)!
+    const { days } = defined(rideView(landscape, trip, survey))
     expect(days.length).toBeGreaterThan(50)
     expect(days.reduce((sum, day) => sum + day.toKm - day.fromKm, 0)).toBeCloseTo(survey.lengthKm, 6)
     const { gaps } = roadView(landscape, trip, catalogue)
-    expect(gaps['tube-622']!.reduce((sum, gap) => sum + gap.km, 0)).toBeCloseTo(survey.lengthKm, 6)
+    expect(defined(gaps['tube-622']).reduce((sum, gap) => sum + gap.km, 0)).toBeCloseTo(survey.lengthKm, 6)
     // Forty shops, one in ten of the places, some of them shut on the Sunday.
-    expect(gaps['tube-622']!.length).toBeGreaterThan(25)
-    expect(gaps['tube-622']!.length).toBeLessThanOrEqual(41)
+    expect(defined(gaps['tube-622']).length).toBeGreaterThan(25)
+    expect(defined(gaps['tube-622']).length).toBeLessThanOrEqual(41)
   })
 })

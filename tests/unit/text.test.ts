@@ -1,6 +1,6 @@
+import { cutTo, text } from '#core/validation'
 import { SaxesParser } from 'saxes'
 import { describe, expect, it } from 'vitest'
-import { cutTo, text } from '../../core/text'
 
 const isText = (value: string) => text(1000).safeParse(value).success
 
@@ -25,8 +25,8 @@ describe('a text', () => {
     const allowed = (code: number) => ranges.some(([from, to]) => code >= from && code <= to)
     const everywhere = [...Array(0x3000).keys(), ...Array.from({ length: 0x3000 }, (_, i) => 0xd000 + i)]
     const beyond = Array.from({ length: 0x1100 }, (_, i) => 0x10000 + i * 0xff).filter((code) => code <= 0x10ffff)
-    for (const code of [...everywhere, ...beyond])
-      expect([code, isText(String.fromCodePoint(code))]).toEqual([code, allowed(code)])
+    const wrong = [...everywhere, ...beyond].filter((code) => isText(String.fromCodePoint(code)) !== allowed(code))
+    expect(wrong).toEqual([])
   })
 
   it('is what a strict reader of XML takes', () => {

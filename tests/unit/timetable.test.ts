@@ -1,18 +1,19 @@
-import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
+import { nth, defined, numberAt } from '#core/validation'
 import {
   dateOf,
   isWallClock,
   minutesPerDay,
-  readWallClock,
+  parseWallClock,
   rideSchema,
   ridingAlong,
   startsBetween,
   Timetable,
   weekdayOf,
-  writeWallClock,
-} from '../../core/ride'
-import { stretchSchema, surveyRoad, type RoadPoint } from '../../core/road'
+  formatWallClock,
+} from '#core/ride'
+import { stretchSchema, surveyRoad, type RoadPoint } from '#core/road'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
 
 /** A level road of 300 km due east on the equator, a point each kilometre. */
 const kmOfDegree = (Math.PI * 6378.137) / 180
@@ -24,7 +25,7 @@ const ride = (change: object = {}) =>
   rideSchema.parse({ start: '2026-06-12T10:00', dayStartsH: 8, ridingH: 6, pauseH: 0.5, ...change })
 const timetable = (change: object = {}, stretches = [stretch(0, 300, 'asphalt')]) =>
   new Timetable(survey, { stretches }, ride(change))
-const clock = (table: Timetable, km: number) => writeWallClock(table.clockAt(km))
+const clock = (table: Timetable, km: number) => formatWallClock(table.clockAt(km))
 
 describe('hours in the saddle', () => {
   it('are the length over the speed of each surface, stretches sharing a step by length', () => {
@@ -33,16 +34,26 @@ describe('hours in the saddle', () => {
     expect(hours[300]).toBeCloseTo(100 / 20 + 50.5 / 6 + 149.5 / 15, 3)
     expect(hours[100]).toBeCloseTo(5, 3)
   })
+  it('are shared out where a stretch begins and ends within a step, and not touched where it has no length there', () => {
+    const close = (stretches: ReturnType<typeof stretch>[], expected: number) =>
+      expect(ridingAlong(survey, stretches, ride())[300]).toBeCloseTo(expected, 3)
+    close([stretch(10.25, 10.75, 'sand')], 299.5 / 15 + 0.5 / 6)
+    close([stretch(10.5, 12.25, 'mud')], 298.25 / 15 + 1.75 / 5)
+    // A second one over it covers what it covers of the step.
+    close([stretch(10, 11, 'sand'), stretch(10, 10.5, 'asphalt')], 299 / 15 + 0.5 / 6 + 0.5 / 20)
+    const twice = surveyRoad([...level.slice(0, 11), nth(level, 10), ...level.slice(11)])
+    expect(ridingAlong(twice, [stretch(5, 20, 'sand')], ride())[301]).toBeCloseTo(285 / 15 + 15 / 6, 3)
+  })
   it('grow by an hour for each 700 m of climb', () => {
     const hill = surveyRoad(level.map(([lat, lon], i) => [lat, lon, i * 7]))
-    const flat = ridingAlong(survey, [], ride())[300]!
-    const steep = ridingAlong(hill, [], ride())[300]!
-    expect(steep - flat).toBeCloseTo(hill.climbM! / 700, 6)
+    const flat = numberAt(ridingAlong(survey, [], ride()), 300)
+    const steep = numberAt(ridingAlong(hill, [], ride()), 300)
+    expect(steep - flat).toBeCloseTo(defined(hill.climbM) / 700, 6)
     expect(hill.climbM).toBeGreaterThan(2000)
   })
   it('never run backwards', () => {
     const hours = ridingAlong(survey, [stretch(10, 20, 'mud'), stretch(15, 40, 'singletrack')], ride())
-    for (let i = 1; i < hours.length; i++) expect(hours[i]!).toBeGreaterThanOrEqual(hours[i - 1]!)
+    for (let i = 1; i < hours.length; i++) expect(numberAt(hours, i)).toBeGreaterThanOrEqual(numberAt(hours, i - 1))
   })
 })
 
@@ -57,12 +68,12 @@ describe('a ride of three days worked out by hand', () => {
   const table = timetable()
   it('has its days', () => {
     expect(table.days.map(({ toKm }) => Math.round(toKm * 100) / 100)).toEqual([120, 240, 300])
-    expect(table.days.map(({ startsAt }) => writeWallClock(startsAt))).toEqual([
+    expect(table.days.map(({ startsAt }) => formatWallClock(startsAt))).toEqual([
       '2026-06-12T10:00',
       '2026-06-13T08:00',
       '2026-06-14T08:00',
     ])
-    expect(table.days.map(({ endsAt }) => writeWallClock(endsAt + 0.01))).toEqual([
+    expect(table.days.map(({ endsAt }) => formatWallClock(endsAt + 0.01))).toEqual([
       '2026-06-12T19:00',
       '2026-06-13T17:00',
       '2026-06-14T12:30',
@@ -77,7 +88,7 @@ describe('a ride of three days worked out by hand', () => {
   })
   it('stays over night where a day ends, and only passes elsewhere', () => {
     const night = table.stayAt(120.4)
-    expect([night.arrives, night.leaves].map((at) => writeWallClock(at + 0.01))).toEqual([
+    expect([night.arrives, night.leaves].map((at) => formatWallClock(at + 0.01))).toEqual([
       '2026-06-12T19:00',
       '2026-06-13T08:00',
     ])
@@ -98,9 +109,14 @@ describe('nights that are settled', () => {
     })
     expect(table.days.map(({ toKm }) => Math.round(toKm))).toEqual([60, 180, 300])
     // Two nights at km 180: arrived on Saturday, on the road again on Monday.
-    expect(writeWallClock(table.days[2]!.startsAt)).toBe('2026-06-15T08:00')
+    expect(formatWallClock(nth(table.days, 2).startsAt)).toBe('2026-06-15T08:00')
     const stay = table.stayAt(180)
     expect((stay.leaves - stay.arrives) / 60).toBeCloseTo(24 + 15, 1)
+  })
+  it('are reached in the evening, not on the morning one leaves', () => {
+    const table = timetable({ nights: [{ id: 'n', roadKm: 60 }] })
+    expect(table.clockAt(60)).toBe(nth(table.days, 0).endsAt)
+    expect(table.clockAt(60.001)).toBeGreaterThanOrEqual(nth(table.days, 1).startsAt)
   })
   it('that are far off have the way to them shared out evenly', () => {
     // 20 km/h: km 280 is 14 h off, two days of 7; km 200 is 10 h, one long day; km 220 is 11 h, two of 5.5.
@@ -127,8 +143,8 @@ describe('nights that are settled', () => {
   it('a late arrival is followed by six hours of rest at least', () => {
     const long = timetable({ nights: [{ id: 'far', roadKm: 280 }], pauseH: 0.5 })
     const [first, second] = long.days
-    expect(second!.startsAt - first!.endsAt).toBeGreaterThanOrEqual(6 * 60)
-    expect(writeWallClock(second!.startsAt)).toMatch(/T08:00$/)
+    expect(defined(second).startsAt - defined(first).endsAt).toBeGreaterThanOrEqual(6 * 60)
+    expect(formatWallClock(defined(second).startsAt)).toMatch(/T08:00$/)
   })
 })
 
@@ -146,11 +162,11 @@ describe('any ride', () => {
     fc.assert(
       fc.property(anyRide, (change) => {
         const table = timetable(change)
-        expect(table.days[0]!.fromKm).toBe(0)
-        expect(table.days.at(-1)!.toKm).toBeCloseTo(survey.lengthKm, 9)
+        expect(nth(table.days, 0).fromKm).toBe(0)
+        expect(defined(table.days.at(-1)).toKm).toBeCloseTo(survey.lengthKm, 9)
         for (let i = 1; i < table.days.length; i++) {
-          expect(table.days[i]!.fromKm).toBe(table.days[i - 1]!.toKm)
-          expect(table.days[i]!.startsAt - table.days[i - 1]!.endsAt).toBeGreaterThanOrEqual(360 - 1e-6)
+          expect(nth(table.days, i).fromKm).toBe(nth(table.days, i - 1).toKm)
+          expect(nth(table.days, i).startsAt - nth(table.days, i - 1).endsAt).toBeGreaterThanOrEqual(360 - 1e-6)
         }
         let before = -Infinity
         for (let km = 0; km <= 300; km += 7) {
@@ -174,21 +190,28 @@ describe('the clock on the wall', () => {
     for (const bad of ['2026-02-29T08:00', '2026-13-01T08:00', '2026-06-12 08:00', '2026-06-12T24:00', '', 'soon']) {
       expect(isWallClock(bad)).toBe(false)
     }
-    expect(() => readWallClock('tomorrow')).toThrow(/no date and time/)
+    expect(() => parseWallClock('tomorrow')).toThrow(/no date and time/)
   })
+  it.each(['x2026-06-12T08:00', '2026-06-12T08:00x', '2026-6-12T08:00', '2026-06-12 08:00', ''])(
+    '“%s” is none',
+    (text) => {
+      expect(isWallClock(text)).toBe(false)
+      expect(() => parseWallClock(text)).toThrow(`"${text}" is no date and time such as 2026-06-12T08:00`)
+    },
+  )
   it('is read back as it was written', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 60_000_000 }), (at) => {
-        expect(readWallClock(writeWallClock(at))).toBe(at)
+        expect(parseWallClock(formatWallClock(at))).toBe(at)
       }),
     )
   })
   it('has the weekdays of the calendar, in any year a ride can begin in', () => {
-    expect(weekdayOf(readWallClock('2026-06-12T08:00'))).toBe('Friday')
-    expect(weekdayOf(readWallClock('2000-01-01T00:00'))).toBe('Saturday')
+    expect(weekdayOf(parseWallClock('2026-06-12T08:00'))).toBe('Friday')
+    expect(weekdayOf(parseWallClock('2000-01-01T00:00'))).toBe('Saturday')
     // ISO 8601 gives 1900-01-01 as day 1 of the week, a Monday; from then on the names come in turn.
     const names = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
-    const [first, last] = [readWallClock(startsBetween.first), readWallClock(startsBetween.last)]
+    const [first, last] = [parseWallClock(startsBetween.first), parseWallClock(startsBetween.last)]
     for (let at = first, day = 0; at <= last; at += minutesPerDay, day++) {
       if (weekdayOf(at + (day % minutesPerDay)) !== names[day % 7]) expect.fail(`${dateOf(at)}: ${weekdayOf(at)}`)
     }

@@ -1,14 +1,24 @@
+import { surveyRoad } from '#core/road'
+import { defined, Fault, Faults } from '#core/validation'
+import { doublesOf } from '#core/bench'
+import { expandTemplate, traitsOf, wheelGroups } from '#core/bike'
+import { bestHands } from '#core/crew'
+import { appliesTo } from '#core/hazard'
+import { referenceSchema } from '#core/reference'
+import { readClass, serviceSchema, stockChance } from '#core/supply'
+import { faultLines, migrate, readTrip, readTripText, sameRevision, tripJsonSchema } from '#core/trip'
+import {
+  capabilitiesInWords,
+  classInWords,
+  chanceInWords,
+  gramsInWords,
+  hoursInWords,
+  kmInWords,
+  stretchInWords,
+} from '#wording'
+import { bikeFrom, bikeStarts, catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { describe, expect, it } from 'vitest'
-import { bikeFrom, bikeStarts, catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { forBike, traitsOf, wheelGroups } from '../../core/bike'
-import { deedsInWords, doublesOf } from '../../core/bench'
-import { bestHands } from '../../core/crew'
-import { appliesTo } from '../../core/hazard'
-import { referenceSchema } from '../../core/reference'
-import { classInWords, readClass, serviceSchema, stockChance } from '../../core/supply'
-import { faultLines, migrate, readTrip, readTripText, tripJsonSchema } from '../../core/trip'
-import { wordsForChance, wordsForGrams, wordsForHours, wordsForKm, wordsForStretch } from '../../core/units'
 
 type Loose = Record<string, never> & { [part: string]: unknown }
 const lines = (change: (document: Loose) => void): string => {
@@ -33,7 +43,7 @@ describe('reading a trip document', () => {
   it('fills in what a short document leaves out', () => {
     const trip = readTrip({ format: 'rag-tin.trip/3', name: 'short' }, catalogue)
     expect(trip.dials.trust).toBe(0.6)
-    expect(trip.road.points).toEqual([])
+    expect(trip.road).toEqual({ name: '', points: [], stretches: [] })
   })
   it.each<[string, (document: Loose) => void, RegExp]>([
     [
@@ -72,6 +82,50 @@ describe('reading a trip document', () => {
       (d) => (loose(d).bench[0].pin = { min: 4, max: 9 }),
       /bench\[0\]\.pin\.min: 4; expected at most the 1/,
     ],
+    ['a stop used twice', (d) => (loose(d).stops[1].id = loose(d).stops[0].id), /stops\[1\]\.id: .* a second time/],
+    ['a bike used twice', (d) => (loose(d).bikes[1].id = loose(d).bikes[0].id), /bikes\[1\]\.id: .* a second time/],
+    ['a rider used twice', (d) => (loose(d).crew[1].id = loose(d).crew[0].id), /crew\[1\]\.id: .* a second time/],
+    [
+      'a stretch used twice',
+      (d) => (loose(d).road.stretches[1].id = loose(d).road.stretches[0].id),
+      /road\.stretches\[1\]\.id: .* a second time/,
+    ],
+    [
+      'a night used twice',
+      (d) => (loose(d).ride.nights = [1, 2].map((roadKm) => ({ id: 'n', roadKm }))),
+      /ride\.nights\[1\]\.id: "n" a second time/,
+    ],
+    [
+      'two days of weather of one date',
+      (d) =>
+        (loose(d).forecast.days = [0, 1].map(() => ({ date: '2026-06-12', lowC: 1, highC: 2, rainMm: 0, windKmH: 0 }))),
+      /forecast\.days\[1\]\.id: "2026-06-12" a second time/,
+    ],
+    [
+      'a stretch beyond the road',
+      (d) => (loose(d).road.stretches[0].toKm = 900),
+      /road\.stretches\[0\]\.toKm: km 900; expected a place on the road, which ends at km 620\.6/,
+    ],
+    [
+      'an unknown class in stock',
+      (d) => (loose(d).stops[0].services[0].stocks = { wings: 1 }),
+      /stops\[0\]\.services\[0\]\.stocks: "wings"; expected a supply class such as tube-622, /,
+    ],
+    [
+      'an unknown class in a parcel',
+      (d) => (loose(d).stops[0].services[0].parcel = { wings: 1 }),
+      /stops\[0\]\.services\[0\]\.parcel: "wings"/,
+    ],
+    [
+      'a start that is no time',
+      (d) => (loose(d).ride.start = 'tomorrow'),
+      /ride\.start: "tomorrow"; expected a date and a time such as 2026-06-12T08:00/,
+    ],
+    [
+      'a start long ago',
+      (d) => (loose(d).ride.start = '1815-06-12T08:00'),
+      /ride\.start: "1815-06-12T08:00"; expected a date of the years 1900 to 2199/,
+    ],
     ['a pin upside down', (d) => (loose(d).bench[0].pin = { min: 1, max: 0 }), /bench\[0\]\.pin\.max/],
     ['91° of latitude', (d) => (loose(d).road.points[7][0] = 91), /road\.points\[7\]\[0\]: 91; expected at most 90/],
     [
@@ -96,6 +150,42 @@ describe('reading a trip document', () => {
   it('refuses what is no object, and what is no JSON', () => {
     expect(() => readTrip([], catalogue)).toThrow(/a list; expected a trip document/)
     expect(() => readTripText('{', catalogue)).toThrow(/not JSON/)
+  })
+  it('takes what lies at the end of the road, by ten metres of rounding', () => {
+    const lengthKm = surveyRoad(demoTrip().road.points).lengthKm
+    const at = (roadKm: number) => lines((d) => (loose(d).stops[2].roadKm = roadKm))
+    expect(at(lengthKm + 0.009)).toBe('taken')
+    expect(at(lengthKm + 0.011)).toMatch(/stops\[2\]\.roadKm/)
+    const until = (toKm: number) => lines((d) => (loose(d).road.stretches[0].toKm = toKm))
+    expect(until(lengthKm + 0.009)).toBe('taken')
+    expect(until(lengthKm + 0.011)).toMatch(/road\.stretches\[0\]\.toKm/)
+  })
+  it('takes a pin of all there is', () => {
+    expect(lines((d) => (loose(d).bench[0].pin = { min: 1, max: 1 }))).toBe('taken')
+  })
+  it('knows a state of a part by its number and its save together', () => {
+    const state = { number: 3, save: 'a' }
+    expect(sameRevision(state, { ...state })).toBe(true)
+    expect(sameRevision(state, { ...state, number: 4 })).toBe(false)
+    expect(sameRevision(state, { ...state, save: 'b' })).toBe(false)
+  })
+  it('says twenty faults at most, and how many more there are', () => {
+    const fault = (n: number) => new Fault(`place ${n}`, 'this', 'that')
+    const faults = (n: number) => new Faults(Array.from({ length: n }, (_, i) => fault(i)))
+    expect(faultLines(faults(20))).toHaveLength(20)
+    expect(faultLines(faults(23))?.slice(19)).toEqual(['place 19: this; expected that', 'and 3 more'])
+    expect(faultLines(fault(1))).toEqual(['place 1: this; expected that'])
+    expect(faultLines(new Error('something else'))).toBeUndefined()
+  })
+  it.each([
+    [null, 'the document: null; expected a trip document, which is an object'],
+    ['a text', 'the document: a text; expected a trip document, which is an object'],
+    [{ format: 3 }, 'format: 3; expected "rag-tin.trip/3"'],
+    [{ format: 'rag-tin.trip/x' }, 'format: "rag-tin.trip/x"; expected "rag-tin.trip/3"'],
+    [{ format: 'rag-tin.trip/0' }, 'format: "rag-tin.trip/0"; expected "rag-tin.trip/3"'],
+    [{ format: 'rag-tin.trip/4' }, 'format: "rag-tin.trip/4"; expected "rag-tin.trip/3" or older'],
+  ])('%j is no document that can be read here', (document, message) => {
+    expect(() => readTrip(document, catalogue)).toThrow(message)
   })
   it('brings older documents up step by step', () => {
     const steps = new Map([
@@ -153,12 +243,13 @@ describe('the catalogue', () => {
     const bikes = bikeStarts.map(({ id }) => bikeFrom(id, id))
     for (const bike of bikes) {
       const tyre = bike.tyres.rear
-      for (const hazard of catalogue.hazards) expect(known(forBike(hazard.settledBy, bike, tyre)), hazard.id).toBe(true)
+      for (const hazard of catalogue.hazards)
+        expect(known(expandTemplate(hazard.settledBy, bike, tyre)), hazard.id).toBe(true)
       for (const fix of catalogue.fixes) {
         expect(techniques).toContain(fix.technique)
         for (const id of fix.answers) expect(hazards).toContain(id)
-        for (const id of fix.needs) expect(functions, fix.id).toContain(forBike(id, bike, tyre))
-        for (const id of Object.keys(fix.uses)) expect(known(forBike(id, bike, tyre)), fix.id).toBe(true)
+        for (const id of fix.needs) expect(functions, fix.id).toContain(expandTemplate(id, bike, tyre))
+        for (const id of Object.keys(fix.uses)) expect(known(expandTemplate(id, bike, tyre)), fix.id).toBe(true)
       }
     }
   })
@@ -179,11 +270,13 @@ describe('the catalogue', () => {
   // Common practice, no source: a single-speed conversion needs no rear suspension; a plug needs a tubeless tyre.
   it('keeps fixes to the bikes they suit', () => {
     const [bike] = demoTrip().bikes
-    const traits = traitsOf({ ...bike!, suspension: { forkMm: 0, rearMm: 120 } }, bike!.tyres.rear)
-    const fix = (id: string) => catalogue.fixes.find((candidate) => candidate.id === id)!
+    const traits = traitsOf({ ...defined(bike), suspension: { forkMm: 0, rearMm: 120 } }, defined(bike).tyres.rear)
+    const fix = (id: string) => defined(catalogue.fixes.find((candidate) => candidate.id === id))
     expect(appliesTo(fix('single-speed').applies, traits)).toBe(false)
     expect(appliesTo(fix('plug-hole').applies, traits)).toBe(true)
-    expect(appliesTo(fix('plug-hole').applies, traitsOf(bike!, { ...bike!.tyres.rear, tubeless: false }))).toBe(false)
+    expect(
+      appliesTo(fix('plug-hole').applies, traitsOf(defined(bike), { ...defined(bike).tyres.rear, tubeless: false })),
+    ).toBe(false)
   })
   it('stocks odd sizes less', () => {
     const shop = serviceSchema.parse({ kind: 'bike-shop', knownFrom: 'asked' })
@@ -203,18 +296,18 @@ describe('words', () => {
   })
   it('name what things do, and what does it too', () => {
     const bench = demoTrip().bench
-    const lever = bench.find(({ id }) => id === 'lever-strong')!
-    expect(deedsInWords(lever, catalogue)).toEqual(['lever a tyre'])
+    const lever = defined(bench.find(({ id }) => id === 'lever-strong'))
+    expect(capabilitiesInWords(lever, catalogue)).toEqual(['lever a tyre'])
     expect(doublesOf(lever, bench).map(({ id }) => id)).toEqual(['levers-two'])
   })
   it('give amounts as people read them', () => {
-    expect([0.001, 0.2, 0.999, 5.21, 123.4].map(wordsForHours)).toEqual(['4 s', '12 min', '1.0 h', '5.2 h', '123 h'])
-    expect(wordsForGrams(1184, 'metric')).toBe('1\u202f184 g')
-    expect(wordsForGrams(100, 'imperial')).toBe('3.5 oz')
-    expect(wordsForKm(212.4, 'metric')).toBe('212 km')
-    expect(wordsForStretch(71, 311, 'imperial')).toBe('mi 44–193')
-    expect(wordsForChance(0.0004)).toBe('< 0.1\u202f%')
-    expect(wordsForChance(0.613)).toBe('61\u202f%')
+    expect([0.001, 0.2, 0.999, 5.21, 123.4].map(hoursInWords)).toEqual(['4 s', '12 min', '1.0 h', '5.2 h', '123 h'])
+    expect(gramsInWords(1184, 'metric')).toBe('1\u202f184 g')
+    expect(gramsInWords(100, 'imperial')).toBe('3.5 oz')
+    expect(kmInWords(212.4, 'metric')).toBe('212 km')
+    expect(stretchInWords(71, 311, 'imperial')).toBe('mi 44–193')
+    expect(chanceInWords(0.0004)).toBe('< 0.1\u202f%')
+    expect(chanceInWords(0.613)).toBe('61\u202f%')
   })
   it('find the best hands', () => {
     expect(bestHands(demoTrip().crew, 'sew-tyre')).toEqual({ level: 2, riderId: 'maren' })
@@ -222,7 +315,7 @@ describe('words', () => {
   })
   it('count wheels together where their tyres are alike', () => {
     const [fox, mule] = demoTrip().bikes
-    expect(wheelGroups(fox!).map(({ label }) => label)).toEqual(['front', 'rear'])
-    expect(wheelGroups(mule!)).toMatchObject([{ label: '', wheels: 2 }])
+    expect(wheelGroups(defined(fox)).map(({ label }) => label)).toEqual(['front', 'rear'])
+    expect(wheelGroups(defined(mule))).toMatchObject([{ label: '', wheels: 2 }])
   })
 })

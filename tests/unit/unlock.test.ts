@@ -1,10 +1,12 @@
+import { nth, defined } from '#core/validation'
+import { thingSchema } from '#core/bench'
+import { chooseFast, missingTools, fixOfAnswer } from '#core/choose'
+import { buildLedger, Landscape } from '#core/ledger'
+import { surveyRoad } from '#core/road'
+import { fixInWords } from '#wording'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { thingSchema } from '../../core/bench'
-import { chooseFast, fixInWords, fixOfAnswer, unlocks } from '../../core/choose'
-import { buildLedger, Landscape } from '../../core/ledger'
-import { surveyRoad } from '../../core/road'
 
 const demo = demoTrip()
 const survey = surveyRoad(demo.road.points)
@@ -13,23 +15,23 @@ const landscape = new Landscape(trip, survey, catalogue)
 const built = buildLedger(trip, survey, catalogue, landscape)
 
 describe('a missing tool', () => {
-  const found = unlocks(trip, survey, catalogue, landscape, built)
+  const found = missingTools(trip, survey, catalogue, landscape, built)
   it('is named with what it unlocks, the one worth most first', () => {
     expect(found.length).toBeGreaterThan(2)
     expect(found.map(({ worthH }) => worthH)).toEqual([...found.map(({ worthH }) => worthH)].sort((a, b) => b - a))
-    expect(found[0]!.worthH).toBeGreaterThan(0.1)
+    expect(nth(found, 0).worthH).toBeGreaterThan(0.1)
     expect(found.some(({ fixes }) => fixes.some(({ fix }) => fix === 'change-hanger'))).toBe(true)
   })
   it('is worth what the kit gains when it lies on the bench', () => {
-    const best = found[0]!
-    const { id, source: _, group: __, ...of } = catalogue.items.find((item) => item.id === best.item)!
+    const best = nth(found, 0)
+    const { id, source: _, group: __, ...of } = defined(catalogue.items.find((item) => item.id === best.item))
     const bench = [...trip.bench, thingSchema.parse({ ...of, id: 'bought', from: id })]
     const after = chooseFast(buildLedger({ ...trip, bench }, survey, catalogue).ledger)
     expect(best.worthH).toBeCloseTo(after.netH - chooseFast(built.ledger).netH, 6)
   })
   it('is none where everything turns that a fix asks for', () => {
     const whole = buildLedger(demo, survey, catalogue)
-    const all = unlocks(demo, survey, catalogue, new Landscape(demo, survey, catalogue), { ...whole, stuck: [] })
+    const all = missingTools(demo, survey, catalogue, new Landscape(demo, survey, catalogue), { ...whole, stuck: [] })
     expect(all).toEqual([])
   })
 })

@@ -1,30 +1,28 @@
-import { describe, expect, it } from 'vitest'
-import { catalogue } from '../../catalogue'
-import { demoTrip } from '../../catalogue/demo'
-import { buildLedger, Landscape, rideView } from '../../core/ledger'
+import { defined, nth } from '#core/validation'
+import { buildLedger, Landscape, rideView } from '#core/ledger'
 import {
-  dayInWords,
   hoursOfTime,
-  litDays,
-  momentInWords,
-  OpeningBook,
-  readWallClock,
+  withDaylight,
+  OpeningCache,
+  parseWallClock,
   timeOfHours,
   visitDuring,
-  visitInWords,
-  visitMark,
   type Stay,
   type Visit,
-} from '../../core/ride'
-import { surveyRoad } from '../../core/road'
-import { stopSchema } from '../../core/supply'
-import type { Trip } from '../../core/trip'
+} from '#core/ride'
+import { surveyRoad } from '#core/road'
+import { stopSchema } from '#core/supply'
+import type { Trip } from '#core/trip'
+import { dayInWords, momentInWords, visitInWords, visitMark } from '#wording'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import { describe, expect, it } from 'vitest'
 
-const book = new OpeningBook()
+const book = new OpeningCache()
 const here = { lat: 57, lon: -33, country: null }
 const stay = (arrives: string, leaves = arrives): Stay => ({
-  arrives: readWallClock(`2026-06-${arrives}`),
-  leaves: readWallClock(`2026-06-${leaves}`),
+  arrives: parseWallClock(`2026-06-${arrives}`),
+  leaves: parseWallClock(`2026-06-${leaves}`),
 })
 const visit = (hours: string, when: Stay): Visit => visitDuring(when, book.find(hours, here))
 
@@ -52,15 +50,39 @@ describe('without a start', () => {
 
 describe('openings that are kept', () => {
   it('are one for the same words, wherever a stop is dragged to, unless they go by the sun', () => {
-    const kept = new OpeningBook()
+    const kept = new OpeningCache()
     for (let i = 0; i < 300; i++) kept.find('Mo-Fr 09:00-18:00', { ...here, lat: 57 + i / 100 })
     expect(kept.size).toBe(1)
     for (let i = 0; i < 300; i++) kept.find('sunrise-sunset', { ...here, lat: 57 + i / 10_000 })
     expect(kept.size).toBe(2)
     expect(kept.find('sunrise-sunset', here)).not.toBe(kept.find('sunrise-sunset', { ...here, lat: 20 }))
   })
+  it('are those used last: what was asked for again is kept longer', () => {
+    const kept = new OpeningCache()
+    const words = (i: number) =>
+      `Mo ${String(i % 24).padStart(2, '0')}:00-24:00; Tu ${String(Math.floor(i / 24)).padStart(2, '0')}:00-24:00`
+    const first = kept.find(words(0), here)
+    const second = kept.find(words(1), here)
+    for (let i = 2; i < 200; i++) kept.find(words(i), here)
+    expect(kept.size).toBe(200)
+    expect(kept.find(words(0), here)).toBe(first)
+    kept.find(words(200), here)
+    expect(kept.size).toBe(200)
+    expect(kept.find(words(0), here)).toBe(first)
+    expect(kept.find(words(1), here)).not.toBe(second)
+  })
+  it('are none where there are no words, or none that can be read', () => {
+    const kept = new OpeningCache()
+    expect(kept.find('  ', here)).toBeUndefined()
+    expect(kept.size).toBe(0)
+    expect(kept.find('whenever', here)).toBeUndefined()
+    expect(kept.find('whenever', here)).toBeUndefined()
+    expect(kept.size).toBe(1)
+    expect(kept.find('PH off; Mo 09:00-10:00', here)).toBeUndefined()
+    expect(kept.find('PH off; Mo 09:00-10:00', { ...here, country: 'de' })).toBeDefined()
+  })
   it('are never more than a few hundred', () => {
-    const kept = new OpeningBook()
+    const kept = new OpeningCache()
     for (let i = 0; i < 400; i++)
       kept.find(`Mo 09:00-${String(10 + (i % 14)).padStart(2, '0')}:${String(i % 60).padStart(2, '0')}`, here)
     expect(kept.size).toBeLessThanOrEqual(200)
@@ -100,8 +122,8 @@ describe('a visit', () => {
 
 describe('days and moments in words', () => {
   it('are named as riders name them', () => {
-    expect(dayInWords(readWallClock('2026-06-12T23:59'))).toBe('Fri 12 June')
-    expect(momentInWords(readWallClock('2026-06-13T14:43'))).toBe('Sat 14:43')
+    expect(dayInWords(parseWallClock('2026-06-12T23:59'))).toBe('Fri 12 June')
+    expect(momentInWords(parseWallClock('2026-06-13T14:43'))).toBe('Sat 14:43')
     expect(timeOfHours(8.5)).toBe('08:30')
     expect(hoursOfTime('16:45')).toBe(16.75)
   })
@@ -142,9 +164,9 @@ describe('gaps on the day', () => {
   })
   it('are told stop by stop', () => {
     const trip = planned('2026-06-13T08:30')
-    const view = rideView(new Landscape(trip, survey, catalogue, book), trip, survey)!
+    const view = defined(rideView(new Landscape(trip, survey, catalogue, book), trip, survey))
     expect(view.stops.map(({ stop }) => stop)).toEqual(trip.stops.map(({ id }) => id))
-    const quillby = view.stops.find(({ stop }) => stop === 'quillby')!
+    const quillby = defined(view.stops.find(({ stop }) => stop === 'quillby'))
     expect(quillby.visits.map(({ found }) => found)).toEqual(['shut', 'open', 'uncertain'])
     expect(momentInWords(quillby.stay.arrives)).toBe('Sat 14:42')
     expect(rideView(new Landscape(planned(null), survey, catalogue), planned(null), survey)).toBeUndefined()
@@ -155,26 +177,29 @@ describe('days and their light', () => {
   const day = (startsAt: string, endsAt: string) => ({
     fromKm: 0,
     toKm: 10,
-    startsAt: readWallClock(startsAt),
-    endsAt: readWallClock(endsAt),
+    startsAt: parseWallClock(startsAt),
+    endsAt: parseWallClock(endsAt),
     ridingH: 5,
     climbM: 0,
   })
   const lit = (startsAt: string, endsAt: string, lat = 57) =>
-    litDays(
-      [day(startsAt, endsAt)],
-      [
-        [lat, -33, null],
-        [lat, -32.8, null],
-      ],
-      surveyRoad([
-        [lat, -33, null],
-        [lat, -32.8, null],
-      ]),
-      {
-        utcOffsetH: -2,
-      },
-    )[0]!
+    nth(
+      withDaylight(
+        [day(startsAt, endsAt)],
+        [
+          [lat, -33, null],
+          [lat, -32.8, null],
+        ],
+        surveyRoad([
+          [lat, -33, null],
+          [lat, -32.8, null],
+        ]),
+        {
+          utcOffsetH: -2,
+        },
+      ),
+      0,
+    )
 
   it('know how much of the day is dark, at both ends', () => {
     const june = lit('2026-06-12T08:00', '2026-06-12T18:00')

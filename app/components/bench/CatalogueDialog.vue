@@ -1,6 +1,11 @@
 <script setup lang="ts">
-import { catalogue } from '~~/catalogue'
-import { deedsInWords, type CatalogueItem, type Thing } from '~~/core/bench'
+import { catalogue } from '#catalogue'
+import type { CatalogueItem, Thing } from '#core/bench'
+import { capabilitiesInWords } from '#wording'
+import { computed, ref } from 'vue'
+import { focusWhenMounted } from '../../composables/focusWhenMounted'
+import { useView } from '../../stores/view'
+import BaseDialog from '../common/BaseDialog.vue'
 
 /** Generic things to lay on the bench, by what they are for. */
 const props = defineProps<{ open: boolean; bench: readonly Thing[] }>()
@@ -11,7 +16,7 @@ const asked = ref('')
 const groups = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
   const matches = (item: CatalogueItem) => {
-    const text = [item.name, item.group, ...deedsInWords(item, catalogue)].join(' ').toLowerCase()
+    const text = [item.name, item.group, ...capabilitiesInWords(item, catalogue)].join(' ').toLowerCase()
     return words.every((word) => text.includes(word))
   }
   const found = catalogue.items.filter(matches)
@@ -24,15 +29,15 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
 </script>
 
 <template>
-  <TinDialog :open="open" wide title="The catalogue" @close="$emit('close')">
+  <BaseDialog :open="open" wide title="The catalogue" @close="$emit('close')">
     <input
       v-model="asked"
-      class="slot"
+      class="field"
       type="search"
       aria-label="Find in the catalogue"
       placeholder="tube, hex 5, chain …"
       autocomplete="off"
-      @vue:mounted="takeFocus"
+      @vue:mounted="focusWhenMounted"
     />
     <p class="mt-1 text-xs text-soft">Masses are planning values: weigh your own once it lies on the bench.</p>
     <div class="mt-2 max-h-[60vh] overflow-y-auto" tabindex="0" role="region" aria-label="Catalogue entries">
@@ -43,14 +48,14 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
             <span class="min-w-0 flex-1">
               <span class="block truncate">{{ item.name }}</span>
               <span class="block truncate text-xs text-soft">{{
-                deedsInWords(item, catalogue).join(', ') || 'answers no claim'
+                capabilitiesInWords(item, catalogue).join(', ') || 'answers no claim'
               }}</span>
             </span>
             <span class="figures text-sm text-soft">{{ grams(item.massG) }}</span>
             <span class="w-14 text-right text-xs font-semibold text-petrol">{{
               countOf(item) ? `${countOf(item)} laid` : ''
             }}</span>
-            <button type="button" class="knob" :aria-label="`Take ${item.name}`" @click="$emit('take', item)">
+            <button type="button" class="button" :aria-label="`Take ${item.name}`" @click="$emit('take', item)">
               Take
             </button>
           </li>
@@ -60,5 +65,5 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
         The catalogue has nothing like “{{ asked }}”. Lay it down as one of your own.
       </p>
     </div>
-  </TinDialog>
+  </BaseDialog>
 </template>

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { X } from '@lucide/vue'
-import { headInWords, headSchema, type Head } from '~~/core/bench'
-import { readHeads } from '~~/core/fit'
-import { faultLines } from '~~/core/trip'
+import { headSchema, type Head } from '#core/bench'
+import { readHeads } from '#core/fit'
+import { faultLines } from '#core/trip'
+import { headInWords } from '#wording'
+import { ref } from 'vue'
+import MeasureField from '../common/MeasureField.vue'
 
 /** The ends of a tool that get hold of something: each with its lever and how far it reaches. */
 const props = defineProps<{ heads: readonly Head[] }>()
@@ -11,7 +14,7 @@ const emit = defineEmits<{ change: [heads: Head[]] }>()
 const typed = ref('')
 const fault = ref('')
 /** Ends that have no size are picked, not typed. */
-const plain: Record<string, Head> = {
+const sizeless: Record<string, Head> = {
   'chain breaker': headSchema.parse({ profile: 'chain-pin', leverMm: 35, spins: true }),
   'link pliers': headSchema.parse({ profile: 'link-pliers', leverMm: 60 }),
   'Presta core': headSchema.parse({ profile: 'valve-core', size: 'presta', leverMm: 9, spins: true }),
@@ -36,9 +39,9 @@ function add() {
     fault.value = faultLines(error)?.join(' ') ?? String(error)
   }
 }
-function addPlain(event: Event) {
+function addSizeless(event: Event) {
   const select = event.target as HTMLSelectElement
-  const head = plain[select.value]
+  const head = sizeless[select.value]
   if (head) emit('change', [...props.heads, head])
   select.value = ''
 }
@@ -77,7 +80,7 @@ const set = (i: number, part: Partial<Head>) =>
         />
         <button
           type="button"
-          class="knob knob-bare"
+          class="button button-bare"
           :aria-label="`It has no ${headInWords(head)}`"
           @click="
             emit(
@@ -93,18 +96,18 @@ const set = (i: number, part: Partial<Head>) =>
     <div class="mt-1 grid grid-cols-[minmax(0,1fr)_auto] gap-2">
       <input
         v-model="typed"
-        class="slot"
+        class="field"
         aria-label="Ends to add"
         placeholder="hex4 hex5 T25 PH2 ring15 open8 adjustable16 spoke3.2"
         autocomplete="off"
         spellcheck="false"
         @keydown.enter.prevent="add"
       />
-      <button type="button" class="knob" @click="add">Add</button>
+      <button type="button" class="button" @click="add">Add</button>
     </div>
-    <select class="slot mt-1" aria-label="Add an end without a size" @change="addPlain">
+    <select class="field mt-1" aria-label="Add an end without a size" @change="addSizeless">
       <option value="">or one of these …</option>
-      <option v-for="(_, name) in plain" :key="name">{{ name }}</option>
+      <option v-for="(_, name) in sizeless" :key="name">{{ name }}</option>
     </select>
     <p v-if="fault" role="alert" class="mt-1 text-xs text-madder">{{ fault }}</p>
   </fieldset>

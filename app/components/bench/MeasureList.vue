@@ -1,21 +1,16 @@
 <script setup lang="ts">
-import type { Measures, Thing } from '~~/core/bench'
-import type { Amount } from '~~/core/units'
+import { catalogue } from '#catalogue'
+import type { MeasureName, Measures, Thing } from '#core/bench'
+import { readClass } from '#core/supply'
+import type { Amount } from '#core/units'
+import { computed } from 'vue'
+import MeasureField from '../common/MeasureField.vue'
 
 /** Measures that decide which bike a spare serves, or how much air a pump gives: those that a thing of its kind has. */
 const props = defineProps<{ thing: Pick<Thing, 'units' | 'provides' | 'measures'> }>()
 const emit = defineEmits<{ change: [measures: Measures] }>()
 
-type Measured = Exclude<keyof Measures, 'valve'>
-const families: Record<string, readonly Measured[]> = {
-  tube: ['fromWidthMm', 'toWidthMm', 'stemMm'],
-  tyre: ['toWidthMm'],
-  'tubeless-valve': ['stemMm'],
-  'brake-cable': ['lengthMm'],
-  'shift-cable': ['lengthMm'],
-  cartridge: ['gasG'],
-  charge: ['energyWh'],
-}
+type Measured = Exclude<MeasureName, 'valve'>
 const fields: Record<Measured, { label: string; amount: Amount; least: number; most: number }> = {
   fromWidthMm: { label: 'Tyres from', amount: 'length', least: 10, most: 150 },
   toWidthMm: { label: 'to', amount: 'length', least: 10, most: 150 },
@@ -25,18 +20,21 @@ const fields: Record<Measured, { label: string; amount: Amount; least: number; m
   strokeMl: { label: 'Air with a stroke', amount: 'volume', least: 5, most: 2000 },
   energyWh: { label: 'Battery', amount: 'energy', least: 0.1, most: 1000 },
 }
-const isOf = (family: string) =>
-  Object.keys(props.thing.units).some((id) => id === family || id.startsWith(`${family}-`))
-const wanted = computed(() => {
-  const of = Object.entries(families).flatMap(([family, measures]) => (isOf(family) ? measures : []))
-  const pumps = props.thing.provides.some((id) => id.startsWith('inflate-'))
-  return [...new Set<Measured>([...of, ...(pumps ? (['strokeMl'] as const) : [])])]
-})
+const relevant = computed(
+  () =>
+    new Set<MeasureName>([
+      ...Object.keys(props.thing.units).flatMap((id) => readClass(id, catalogue.families)?.family.measures ?? []),
+      ...(catalogue.functions.some(({ id, pumps }) => pumps && props.thing.provides.includes(id))
+        ? (['strokeMl'] as const)
+        : []),
+    ]),
+)
+const wanted = computed(() => [...relevant.value].filter((measure) => measure !== 'valve'))
 const put = (part: Partial<Measures>) => emit('change', { ...props.thing.measures, ...part })
 </script>
 
 <template>
-  <fieldset v-if="wanted.length">
+  <fieldset v-if="relevant.size">
     <legend class="text-sm text-soft">Measured</legend>
     <div class="mt-1 grid grid-cols-3 gap-2">
       <MeasureField
@@ -51,10 +49,10 @@ const put = (part: Partial<Measures>) => emit('change', { ...props.thing.measure
         placeholder="not yet"
         @update:model-value="put({ [measure]: $event })"
       />
-      <label v-if="isOf('tube')" class="block text-sm text-soft"
+      <label v-if="relevant.has('valve')" class="block text-sm text-soft"
         >Valve
         <select
-          class="slot mt-1 text-ink"
+          class="field mt-1 text-ink"
           :value="thing.measures.valve ?? ''"
           @change="put({ valve: (($event.target as HTMLSelectElement).value || null) as Measures['valve'] })"
         >

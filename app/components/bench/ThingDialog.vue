@@ -1,17 +1,23 @@
 <script setup lang="ts">
+import { defined } from '#core/validation'
+import { thingSchema, type Thing } from '#core/bench'
+import { readClass } from '#core/supply'
+import { classInWords } from '#wording'
 import { X } from '@lucide/vue'
-import { catalogue } from '~~/catalogue'
-import { thingSchema, type Thing } from '~~/core/bench'
-import { checkAgainst } from '~~/core/fault'
-import { classInWords, readClass } from '~~/core/supply'
-import { faultLines } from '~~/core/trip'
+import { catalogue } from '#catalogue'
+import { computed, ref } from 'vue'
+import { useDraft } from '../../composables/useDraft'
+import FaultLines from '../common/FaultLines.vue'
+import MeasureField from '../common/MeasureField.vue'
+import BaseDialog from '../common/BaseDialog.vue'
+import HeadList from './HeadList.vue'
+import MeasureList from './MeasureList.vue'
 
 /** One thing in full: mass, how many, what it does, what it is a stock of. */
 const props = defineProps<{ thing: Thing; isNew: boolean }>()
 const emit = defineEmits<{ close: []; keep: [thing: Thing] }>()
 
-const draft = ref<Thing>(structuredClone(toRaw(props.thing)))
-const lines = ref<string[]>([])
+const { draft, lines, keep } = useDraft(thingSchema, props.thing)
 
 const functionName = (id: string) => catalogue.functions.find((known) => known.id === id)?.name ?? id
 const addable = computed(() => catalogue.functions.filter(({ id }) => !draft.value.provides.includes(id)))
@@ -21,9 +27,11 @@ function addFunction(event: Event) {
   select.value = ''
 }
 
-const family = ref('tube')
+const family = ref(catalogue.families[0]?.id ?? '')
 const variant = ref('622')
-const needsVariant = computed(() => catalogue.families.find(({ id }) => id === family.value)!.variant !== 'none')
+const needsVariant = computed(
+  () => defined(catalogue.families.find(({ id }) => id === family.value)).variant !== 'none',
+)
 const variantWords: Record<string, string> = {
   bead: 'bead, mm: 622',
   speeds: 'sprockets: 12',
@@ -31,7 +39,9 @@ const variantWords: Record<string, string> = {
   length: 'length, mm: 290',
   kind: 'kind: presta',
 }
-const hint = computed(() => variantWords[catalogue.families.find(({ id }) => id === family.value)!.variant] ?? '')
+const hint = computed(
+  () => variantWords[defined(catalogue.families.find(({ id }) => id === family.value)).variant] ?? '',
+)
 function addStock() {
   const id = needsVariant.value ? `${family.value}-${variant.value.trim().toLowerCase()}` : family.value
   if (!readClass(id, catalogue.families)) {
@@ -47,22 +57,18 @@ function dropStock(id: string) {
   const { [id]: _, ...rest } = draft.value.units
   draft.value.units = rest
 }
-async function keep(submit: Event) {
-  if (!(await wellFilled(submit))) return
-  try {
-    emit('keep', checkAgainst(thingSchema, { ...draft.value, name: draft.value.name.trim() }))
-  } catch (error) {
-    lines.value = draft.value.name.trim() === '' ? ['Give it a name.'] : (faultLines(error) ?? [String(error)])
-  }
+function put(thing: Thing): string[] {
+  emit('keep', thing)
+  return []
 }
 </script>
 
 <template>
-  <TinDialog open :title="isNew ? 'One of my own' : thing.name" @close="$emit('close')">
-    <form class="space-y-3" novalidate @submit.prevent="keep">
+  <BaseDialog open :title="isNew ? 'One of my own' : thing.name" @close="$emit('close')">
+    <form class="space-y-3" novalidate @submit.prevent="keep($event, put)">
       <label class="block text-sm text-soft"
         >Name
-        <input v-model="draft.name" class="slot mt-1 text-ink" maxlength="120" autocomplete="off" />
+        <input v-model="draft.name" class="field mt-1 text-ink" maxlength="120" autocomplete="off" />
       </label>
       <div class="grid grid-cols-3 gap-3">
         <MeasureField
@@ -80,7 +86,7 @@ async function keep(submit: Event) {
             type="number"
             min="1"
             max="99"
-            class="slot figures mt-1 text-right text-ink"
+            class="field figures mt-1 text-right text-ink"
           />
         </label>
         <MeasureField
@@ -110,7 +116,7 @@ async function keep(submit: Event) {
             </button>
           </li>
         </ul>
-        <select class="slot" aria-label="Add something it does" @change="addFunction">
+        <select class="field" aria-label="Add something it does" @change="addFunction">
           <option value="">add something it does …</option>
           <option v-for="known in addable" :key="known.id" :value="known.id">{{ known.name }}</option>
         </select>
@@ -124,14 +130,14 @@ async function keep(submit: Event) {
               type="number"
               min="0.1"
               step="any"
-              class="slot figures w-20! text-right"
+              class="field figures w-20! text-right"
               :aria-label="`Amount of ${classInWords(String(id), catalogue.families)}`"
               @change="draft.units = { ...draft.units, [id]: Number(($event.target as HTMLInputElement).value) }"
             />
             <span class="flex-1">{{ classInWords(String(id), catalogue.families) }}</span>
             <button
               type="button"
-              class="knob knob-bare"
+              class="button button-bare"
               :aria-label="`It is no stock of ${classInWords(String(id), catalogue.families)}`"
               @click="dropStock(String(id))"
             >
@@ -140,18 +146,18 @@ async function keep(submit: Event) {
           </li>
         </ul>
         <div class="flex gap-2">
-          <select v-model="family" class="slot" aria-label="Kind of part">
+          <select v-model="family" class="field" aria-label="Kind of part">
             <option v-for="known in catalogue.families" :key="known.id" :value="known.id">{{ known.name }}</option>
           </select>
           <input
             v-if="needsVariant"
             v-model="variant"
-            class="slot w-40!"
+            class="field w-40!"
             :aria-label="`Size, ${hint}`"
             :placeholder="hint"
             autocomplete="off"
           />
-          <button type="button" class="knob" @click="addStock">Add</button>
+          <button type="button" class="button" @click="addStock">Add</button>
         </div>
         <p v-if="needsVariant" class="mt-1 text-xs text-soft">{{ hint }}</p>
       </fieldset>
@@ -163,13 +169,13 @@ async function keep(submit: Event) {
       <MeasureList :thing="draft" @change="draft.measures = $event" />
       <label class="block text-sm text-soft"
         >Written on it
-        <input v-model="draft.note" class="slot mt-1 text-ink" maxlength="1000" autocomplete="off" />
+        <input v-model="draft.note" class="field mt-1 text-ink" maxlength="1000" autocomplete="off" />
       </label>
       <FaultLines :lines="lines" />
       <div class="flex justify-end gap-2">
-        <button type="button" class="knob" @click="$emit('close')">Leave it as it was</button>
-        <button type="submit" class="knob knob-main">{{ isNew ? 'Lay it down' : 'Keep' }}</button>
+        <button type="button" class="button" @click="$emit('close')">Leave it as it was</button>
+        <button type="submit" class="button button-main">{{ isNew ? 'Lay it down' : 'Keep' }}</button>
       </div>
     </form>
-  </TinDialog>
+  </BaseDialog>
 </template>

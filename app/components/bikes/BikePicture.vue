@@ -1,21 +1,26 @@
 <script setup lang="ts">
-import { sideView, type Bike, type BikePart, type DrawnPart } from '~~/core/bike'
-import { coverageWords } from '~/composables/useFits'
+import { defined, nth } from '#core/validation'
+import type { Bike, BikePart } from '#core/bike'
+import { coverageWords } from '#wording'
+import { computed, ref } from 'vue'
+import { useCoverage } from '../../stores/coverage'
+import { sideView, type DrawnPart } from '../../drawing/side-view'
+import CoverageMark from './CoverageMark.vue'
 
 /** A bike from the side in its own proportions; every part can be picked and shows how its fasteners stand. */
 const props = defineProps<{ bike: Bike; picked: BikePart | '' }>()
 const emit = defineEmits<{ pick: [part: BikePart | ''] }>()
 
-const { standingOfPart } = useFits()
+const { coverageOfPart } = useCoverage()
 const view = computed(() => sideView(props.bike))
 const hovered = ref<BikePart | ''>('')
-const standing = (part: BikePart) => standingOfPart(props.bike, part)
+const coverage = (part: BikePart) => coverageOfPart(props.bike, part)
 const named = computed(() => hovered.value || props.picked)
 const label = (part: BikePart) => {
-  const words = standing(part)
+  const words = coverage(part)
   return words ? `${part}: ${coverageWords[words]}` : part
 }
-const colour: Record<DrawnPart['strokes'][number]['of'], string> = {
+const colour: Record<DrawnPart['strokes'][number]['material'], string> = {
   tube: 'text-petrol',
   rubber: 'text-ink',
   metal: 'text-soft',
@@ -28,12 +33,12 @@ const walk = computed(() => [...view.value.parts].sort((a, b) => a.at[0] - b.at[
 function step(by: number) {
   const parts = walk.value.map(({ part }) => part)
   const now = parts.indexOf(props.picked as BikePart)
-  emit('pick', parts[(now + by + parts.length) % parts.length]!)
+  emit('pick', nth(parts, (now + by + parts.length) % parts.length))
 }
 const toggle = (part: BikePart) => emit('pick', props.picked === part ? '' : part)
 /** What needs care is marked on the picture itself; the rest only where one points. */
 const needsCare = computed(() =>
-  view.value.parts.filter(({ part }) => ['uncovered', 'borrowed', 'awkward'].includes(standing(part) ?? '')),
+  view.value.parts.filter(({ part }) => ['uncovered', 'borrowed', 'awkward'].includes(coverage(part) ?? '')),
 )
 </script>
 
@@ -70,13 +75,13 @@ const needsCare = computed(() =>
           v-for="(stroke, i) in drawn.strokes"
           :key="i"
           :d="stroke.path"
-          :class="hovered === drawn.part || picked === drawn.part ? 'text-brass' : colour[stroke.of]"
+          :class="hovered === drawn.part || picked === drawn.part ? 'text-brass' : colour[stroke.material]"
           :fill="stroke.widthMm ? 'none' : 'currentColor'"
           :stroke="stroke.widthMm ? 'currentColor' : 'none'"
           :stroke-width="stroke.widthMm"
           stroke-linejoin="round"
           stroke-linecap="round"
-          :opacity="stroke.of === 'rubber' ? 0.85 : 1"
+          :opacity="stroke.material === 'rubber' ? 0.85 : 1"
         />
       </g>
       <!-- Where each part is pointed at, above all that is drawn: the smaller a part, the nearer to the finger. -->
@@ -103,13 +108,13 @@ const needsCare = computed(() =>
         :transform="`translate(${at[0]} ${at[1]})`"
       >
         <circle r="26" class="fill-paper stroke-line" stroke-width="3" />
-        <g transform="translate(-18 -18) scale(3)"><StandingMark :standing="standing(part)!" /></g>
+        <g transform="translate(-18 -18) scale(3)"><CoverageMark :coverage="defined(coverage(part))" /></g>
       </g>
     </svg>
     <figcaption class="pointer-events-none absolute bottom-3 left-7 text-sm" aria-hidden="true">
       <template v-if="named"
         ><span class="font-semibold">{{ named }}</span
-        ><span v-if="standing(named)" class="text-soft">, {{ coverageWords[standing(named)!] }}</span></template
+        ><span v-if="coverage(named)" class="text-soft">, {{ coverageWords[defined(coverage(named))] }}</span></template
       >
       <span v-else class="text-soft">Pick a part</span>
     </figcaption>

@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import { bikeParts, driveSchema, fastenerSchema, type Bike, type Drive, type Fastener } from '~~/core/bike'
-import { checkAgainst } from '~~/core/fault'
-import { faultLines } from '~~/core/trip'
+import { defined, checkAgainst } from '#core/validation'
+import { bikeParts, driveSchema, fastenerSchema, type Bike, type Drive, type Fastener } from '#core/bike'
+import { useBikes } from '../../composables/useBikes'
+import { useDraft } from '../../composables/useDraft'
+import FaultLines from '../common/FaultLines.vue'
+import MeasureField from '../common/MeasureField.vue'
+import BaseDialog from '../common/BaseDialog.vue'
 
 /** One fastener in full: what it takes to get hold of it, reach it, swing and pull. */
 const props = defineProps<{ bike: Bike; fastener: Fastener; isNew: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const { changeFastener, removeFastener } = useBikes()
 
-const draft = ref<Fastener>(structuredClone(toRaw(props.fastener)))
-const faults = ref<string[]>([])
+const { draft, lines, keep, change } = useDraft(fastenerSchema, props.fastener)
 
 const profiles: Record<Drive['profile'], string> = {
   hex: 'hexagon socket',
@@ -25,7 +28,7 @@ const profiles: Record<Drive['profile'], string> = {
   'quick-link': 'quick link',
   'by-hand': 'turned by hand',
 }
-const plainSize: Partial<Record<Drive['profile'], number | string>> = {
+const defaultSizes: Partial<Record<Drive['profile'], number | string>> = {
   hex: 5,
   hexalobular: 25,
   phillips: 2,
@@ -38,34 +41,22 @@ const plainSize: Partial<Record<Drive['profile'], number | string>> = {
 }
 const sizeOf = (drive: Drive) => ('size' in drive ? String(drive.size) : '')
 
-function setDrive(of: 'drive' | 'counterhold', profile: string, size?: string) {
+function setDrive(field: 'drive' | 'counterhold', profile: string, size?: string) {
   if (profile === '') {
     draft.value.counterhold = null
     return
   }
-  const plain = plainSize[profile as Drive['profile']]
-  const wanted = size ?? (plain === undefined ? '' : String(plain))
+  const standard = defaultSizes[profile as Drive['profile']]
+  const wanted = size ?? (standard === undefined ? '' : String(standard))
   const asNumber = Number(wanted.replace(',', '.'))
-  const written = { profile, size: typeof plain === 'number' ? asNumber : wanted }
-  try {
-    draft.value[of] = checkAgainst(driveSchema, written)
-    faults.value = []
-  } catch (error) {
-    faults.value = (faultLines(error) ?? [String(error)]).map((line) => `Drive, ${line}`)
-  }
+  const written = { profile, size: typeof standard === 'number' ? asNumber : wanted }
+  change(() => {
+    draft.value[field] = checkAgainst(driveSchema, written)
+  })
 }
-
-async function keep(submit: Event) {
-  if (!(await wellFilled(submit))) return
-  try {
-    faults.value = changeFastener(
-      props.bike,
-      checkAgainst(fastenerSchema, { ...draft.value, name: draft.value.name.trim() }),
-    )
-    if (faults.value.length === 0) emit('close')
-  } catch (error) {
-    faults.value = draft.value.name.trim() === '' ? ['Give it a name.'] : (faultLines(error) ?? [String(error)])
-  }
+const put = (fastener: Fastener) => changeFastener(props.bike, fastener)
+async function submit(event: Event) {
+  if (await keep(event, put)) emit('close')
 }
 function remove() {
   removeFastener(props.bike, props.fastener)
@@ -74,11 +65,11 @@ function remove() {
 </script>
 
 <template>
-  <TinDialog open :title="isNew ? 'One more fastener' : fastener.name" @close="$emit('close')">
-    <form class="space-y-3" novalidate @submit.prevent="keep">
+  <BaseDialog open :title="isNew ? 'One more fastener' : fastener.name" @close="$emit('close')">
+    <form class="space-y-3" novalidate @submit.prevent="submit">
       <div class="grid grid-cols-[1fr_5rem] gap-3">
         <label class="block text-sm text-soft"
-          >Name<input v-model="draft.name" class="slot mt-1 text-ink" maxlength="120" autocomplete="off"
+          >Name<input v-model="draft.name" class="field mt-1 text-ink" maxlength="120" autocomplete="off"
         /></label>
         <label class="block text-sm text-soft"
           >How many<input
@@ -86,12 +77,12 @@ function remove() {
             type="number"
             min="1"
             max="99"
-            class="slot figures mt-1 text-right text-ink"
+            class="field figures mt-1 text-right text-ink"
         /></label>
       </div>
       <label class="block text-sm text-soft"
         >On
-        <select v-model="draft.part" class="slot mt-1 text-ink">
+        <select v-model="draft.part" class="field mt-1 text-ink">
           <option v-for="part in bikeParts" :key="part" :value="part">{{ part }}</option>
         </select>
       </label>
@@ -99,7 +90,7 @@ function remove() {
         <label class="block text-sm text-soft"
           >Drive
           <select
-            class="slot mt-1 text-ink"
+            class="field mt-1 text-ink"
             :value="draft.drive.profile"
             @change="setDrive('drive', ($event.target as HTMLSelectElement).value)"
           >
@@ -109,7 +100,7 @@ function remove() {
         <label v-if="'size' in draft.drive" class="block text-sm text-soft"
           >Size
           <input
-            class="slot figures mt-1 text-ink"
+            class="field figures mt-1 text-ink"
             :value="sizeOf(draft.drive)"
             autocomplete="off"
             @change="setDrive('drive', draft.drive.profile, ($event.target as HTMLInputElement).value.trim())"
@@ -178,7 +169,7 @@ function remove() {
         <label class="block text-sm text-soft"
           >On the other side a second tool holds
           <select
-            class="slot mt-1 text-ink"
+            class="field mt-1 text-ink"
             :value="draft.counterhold?.profile ?? ''"
             @change="setDrive('counterhold', ($event.target as HTMLSelectElement).value)"
           >
@@ -190,11 +181,15 @@ function remove() {
         <label v-if="draft.counterhold && 'size' in draft.counterhold" class="block text-sm text-soft"
           >Its size
           <input
-            class="slot figures mt-1 text-ink"
+            class="field figures mt-1 text-ink"
             :value="sizeOf(draft.counterhold)"
             autocomplete="off"
             @change="
-              setDrive('counterhold', draft.counterhold!.profile, ($event.target as HTMLInputElement).value.trim())
+              setDrive(
+                'counterhold',
+                defined(draft.counterhold).profile,
+                ($event.target as HTMLInputElement).value.trim(),
+              )
             "
           />
         </label>
@@ -203,7 +198,7 @@ function remove() {
         >It can wait, because
         <input
           v-model="draft.canWait"
-          class="slot mt-1 text-ink"
+          class="field mt-1 text-ink"
           maxlength="200"
           placeholder="it cannot"
           autocomplete="off"
@@ -213,14 +208,14 @@ function remove() {
         Torques are planning values: the maker’s manual decides. Carbon wants a torque key, steering and brakes a
         mechanic.
       </p>
-      <FaultLines :lines="faults" />
+      <FaultLines :lines="lines" />
       <div class="flex gap-2">
-        <button v-if="!isNew" type="button" class="knob mr-auto" @click="remove">Remove it</button>
-        <button type="button" class="knob" :class="{ 'ml-auto': isNew }" @click="$emit('close')">
+        <button v-if="!isNew" type="button" class="button mr-auto" @click="remove">Remove it</button>
+        <button type="button" class="button" :class="{ 'ml-auto': isNew }" @click="$emit('close')">
           Leave it as it was
         </button>
-        <button type="submit" class="knob knob-main">Keep</button>
+        <button type="submit" class="button button-main">Keep</button>
       </div>
     </form>
-  </TinDialog>
+  </BaseDialog>
 </template>

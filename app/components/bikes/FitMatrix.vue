@@ -1,13 +1,21 @@
 <script setup lang="ts">
+import { nth } from '#core/validation'
+import { coverageWords, fitReasonWords, headInWords } from '#wording'
 import { useElementSize } from '@vueuse/core'
-import { fitReasons } from '~~/core/fit'
-import { coverageWords } from '~/composables/useFits'
-import type { FitColumn } from '~/composables/useFitMatrix'
+import { computed, shallowRef, useTemplateRef } from 'vue'
+import { useFitMatrix } from '../../stores/fit-matrix'
+import type { FitColumn } from '../../stores/fit-matrix'
+import { useCoverage } from '../../stores/coverage'
+import { useFitWords } from '../../composables/useFitWords'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
+import FitMark from './FitMark.vue'
+import CoverageMark from './CoverageMark.vue'
 
 /** Tools down, fasteners across: one looks along a column for something that turns it. */
 const selection = useSelection()
 const store = useTripStore()
-const { standingOf } = useFits()
+const { coverageOf } = useCoverage()
 const { nameOf, words } = useFitWords()
 const { columns, things, markOf } = useFitMatrix()
 
@@ -30,13 +38,13 @@ const cell = computed(() =>
 const middles = computed(() => {
   let x = names
   return columns.value.map(({ drive }, i) => {
-    if (i > 0 && columns.value[i - 1]!.drive !== drive) x += betweenDrives.value
+    if (i > 0 && nth(columns.value, i - 1).drive !== drive) x += betweenDrives.value
     x += cell.value
     return x - cell.value / 2
   })
 })
-const firstOf = (i: number) => i === 0 || columns.value[i - 1]!.drive !== columns.value[i]!.drive
-const bikes = computed(() => store.trip!.bikes)
+const firstOf = (i: number) => i === 0 || nth(columns.value, i - 1).drive !== nth(columns.value, i).drive
+const bikes = computed(() => store.openTrip.bikes)
 const bodyHeight = computed(() => things.value.length * rowHeight)
 /** The names of the last drives lean out to the right. */
 const width = computed(() => (middles.value.at(-1) ?? names) + cell.value / 2 + 34)
@@ -53,7 +61,7 @@ function choose(i: number) {
   selection.bikeId = first.bike.id
   selection.fastenerId = first.fastener.id
 }
-const standing = ({ members }: FitColumn) => standingOf(members[0]!.fit)
+const coverage = ({ members }: FitColumn) => coverageOf(nth(members, 0).fit)
 const short = (name: string) => (name.length > 26 ? `${name.slice(0, 25)}…` : name)
 const countOf = ({ members }: FitColumn, bikeId: string) => members.filter(({ bike }) => bike.id === bikeId).length
 
@@ -74,12 +82,12 @@ const isPointedAt = (column: FitColumn, thing: string) =>
 const told = computed(() => {
   if (!pointed.value) return ''
   const { column, thing } = pointed.value
-  const way = column.members[0]!.fit.ways[thing]
+  const way = nth(column.members, 0).fit.ways[thing]
   const what =
     column.members.length > 1
       ? `${column.members.length} fasteners of ${column.drive}`
-      : column.members[0]!.fastener.name
-  return `${what}: ${nameOf(thing)}, ${way ? `${way.head}, ${fitReasons[way.reason]}` : 'no head'}`
+      : nth(column.members, 0).fastener.name
+  return `${what}: ${nameOf(thing)}, ${way ? `${headInWords(way.head)}, ${fitReasonWords[way.reason]}` : 'no head'}`
 })
 </script>
 
@@ -102,7 +110,7 @@ const told = computed(() => {
       >
         <g v-for="(column, i) in columns" :key="`ground ${column.key}`">
           <rect
-            :x="middles[i]! - cell / 2"
+            :x="nth(middles, i) - cell / 2"
             :y="top - 4"
             :width="cell"
             :height="bodyHeight + 30"
@@ -111,7 +119,7 @@ const told = computed(() => {
           />
           <text
             v-if="firstOf(i)"
-            :transform="`translate(${middles[i]! + 4} ${top - 9}) rotate(-55)`"
+            :transform="`translate(${nth(middles, i) + 4} ${top - 9}) rotate(-55)`"
             class="fill-ink text-[12px] font-semibold"
           >
             {{ column.drive }}
@@ -153,11 +161,11 @@ const told = computed(() => {
               :class="isPointedAt(column, id) ? 'stroke-brass' : ''"
               stroke-width="1.5"
             />
-            <FitMark :mark="markOf(column.members[0]!.fit.ways[id])" />
+            <FitMark :mark="markOf(nth(column.members, 0).fit.ways[id])" />
           </g>
-          <g :transform="`translate(${middles[i]! - 6} ${top + bodyHeight + 8})`">
-            <title>{{ coverageWords[standing(column)] }}</title>
-            <StandingMark :standing="standing(column)" />
+          <g :transform="`translate(${nth(middles, i) - 6} ${top + bodyHeight + 8})`">
+            <title>{{ coverageWords[coverage(column)] }}</title>
+            <CoverageMark :coverage="coverage(column)" />
           </g>
           <text
             v-for="(bike, b) in bikes"
@@ -186,21 +194,21 @@ const told = computed(() => {
       </svg>
     </div>
     <ul class="flex flex-wrap gap-x-4 gap-y-1 px-4 pt-1 text-xs text-soft" aria-label="What the marks mean">
-      <li class="flex items-center gap-1.5"><StandingMark standing="turned" />turns</li>
-      <li class="flex items-center gap-1.5"><StandingMark standing="awkward" />awkward</li>
-      <li class="flex items-center gap-1.5"><StandingMark standing="uncovered" />harms it, or nothing turns it</li>
+      <li class="flex items-center gap-1.5"><CoverageMark coverage="turned" />turns</li>
+      <li class="flex items-center gap-1.5"><CoverageMark coverage="awkward" />awkward</li>
+      <li class="flex items-center gap-1.5"><CoverageMark coverage="uncovered" />harms it, or nothing turns it</li>
       <li class="flex items-center gap-1.5">
         <svg width="12" height="12" viewBox="-6 -6 12 12" aria-hidden="true"><FitMark mark="near" /></svg>gets hold, and
         cannot turn it
       </li>
-      <li class="flex items-center gap-1.5"><StandingMark standing="borrowed" />with a borrowed wrench</li>
-      <li class="flex items-center gap-1.5"><StandingMark standing="waits" />can wait</li>
+      <li class="flex items-center gap-1.5"><CoverageMark coverage="borrowed" />with a borrowed wrench</li>
+      <li class="flex items-center gap-1.5"><CoverageMark coverage="waits" />can wait</li>
     </ul>
     <div class="min-h-16 px-4 pt-2 text-sm" role="status">
       <p v-if="told">{{ told }}</p>
       <ul v-else-if="columns[chosen]">
-        <li v-for="{ bike, fastener, fit } in columns[chosen]!.members" :key="`${bike.id}/${fastener.id}`">
-          {{ bike.name }}, <strong>{{ fastener.name }}</strong>: {{ coverageWords[standingOf(fit)] }};
+        <li v-for="{ bike, fastener, fit } in nth(columns, chosen).members" :key="`${bike.id}/${fastener.id}`">
+          {{ bike.name }}, <strong>{{ fastener.name }}</strong>: {{ coverageWords[coverageOf(fit)] }};
           <span class="text-soft">{{ words(fit, fastener) }}</span>
         </li>
       </ul>

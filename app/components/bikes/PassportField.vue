@@ -1,5 +1,9 @@
 <script setup lang="ts">
-import type { Bike } from '~~/core/bike'
+import type { Bike } from '#core/bike'
+import { computed, ref, useId, watch } from 'vue'
+import { useBikes } from '../../composables/useBikes'
+import FaultLines from '../common/FaultLines.vue'
+import MeasureField from '../common/MeasureField.vue'
 import { changeAt, tyreFault, valueAt, type PassportLine } from './passport-lines'
 
 /** One line of a passport to be filled in. */
@@ -11,7 +15,13 @@ const value = computed(() => valueAt(props.bike, props.line.path))
 const amount = computed(() => value.value as number | null)
 const faults = ref<string[]>([])
 const typed = ref('')
-const shown = computed(() => (Array.isArray(value.value) ? value.value.join(', ') : String(value.value ?? '')))
+const shown = computed(() =>
+  Array.isArray(value.value)
+    ? value.value.join(', ')
+    : typeof value.value === 'string' || typeof value.value === 'number'
+      ? String(value.value)
+      : '',
+)
 watch(
   shown,
   (text) => {
@@ -86,7 +96,7 @@ function putText() {
       <select
         v-if="line.kind === 'choice'"
         :id="id"
-        class="slot"
+        class="field"
         :value="value"
         @change="put(($event.target as HTMLSelectElement).value)"
       >
@@ -96,7 +106,7 @@ function putText() {
         v-else
         :id="id"
         v-model="typed"
-        class="slot figures"
+        class="field figures"
         autocomplete="off"
         spellcheck="false"
         :aria-invalid="faults.length > 0"

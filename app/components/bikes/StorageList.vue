@@ -1,6 +1,10 @@
 <script setup lang="ts">
+import { nth } from '#core/validation'
+import type { Bike } from '#core/bike'
 import { Plus, X } from '@lucide/vue'
-import type { Bike } from '~~/core/bike'
+import { useBikes } from '../../composables/useBikes'
+import MeasureField from '../common/MeasureField.vue'
+import TypedField from '../common/TypedField.vue'
 
 /** What the bike itself has to put things into: a hatch in the down tube, a bag that stays on. */
 const props = defineProps<{ bike: Bike }>()
@@ -13,7 +17,7 @@ function put(storage: Place[], label: string) {
 const set = (i: number, part: Partial<Place>) =>
   put(
     props.bike.storage.map((place, at) => (at === i ? { ...place, ...part } : place)),
-    `change ${props.bike.storage[i]!.name}`,
+    `change ${nth(props.bike.storage, i).name}`,
   )
 function rename(i: number, text: string) {
   if (text.trim()) set(i, { name: text.trim() })
@@ -26,7 +30,7 @@ function rename(i: number, text: string) {
       <h3 class="text-base">Built-in storage</h3>
       <button
         type="button"
-        class="knob ml-auto min-h-7! text-sm"
+        class="button ml-auto min-h-7! text-sm"
         :disabled="bike.storage.length >= 12"
         @click="put([...bike.storage, { name: 'Hatch', volumeMl: 500, longestMm: 250 }], 'add a place to put things')"
       >
@@ -41,7 +45,7 @@ function rename(i: number, text: string) {
       >
         <label class="block text-sm text-soft"
           >Name<TypedField
-            class="slot mt-1 text-ink"
+            class="field mt-1 text-ink"
             maxlength="60"
             :model-value="place.name"
             @update:model-value="rename(i, $event)"
@@ -64,7 +68,7 @@ function rename(i: number, text: string) {
         />
         <button
           type="button"
-          class="knob knob-bare"
+          class="button button-bare"
           :aria-label="`Remove ${place.name}`"
           @click="
             put(

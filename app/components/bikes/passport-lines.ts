@@ -1,5 +1,6 @@
-import { barShapes, frameShapes, readTyreSize, type Bike, type BikePart } from '~~/core/bike'
-import type { Amount } from '~~/core/units'
+import { nth } from '#core/validation'
+import { barShapes, frameShapes, readTyreSize, type Bike, type BikePart } from '#core/bike'
+import type { Amount } from '#core/units'
 
 /** Where in a passport something stands. */
 type Path = readonly [keyof Bike, ...string[]]
@@ -176,7 +177,7 @@ const lines: Partial<Record<BikePart, readonly PassportLine[]>> = {
 /** What the bike has at all: asked where no part is picked, so that what is missing can be put on. */
 export const equipment: readonly PassportLine[] = [
   gears,
-  brakes('front')[0]!,
+  nth(brakes('front'), 0),
   choice('Valves', ['valve'], { presta: 'Presta', schrader: 'Schrader' }),
   choice('Pedals', ['pedals'], {
     flat: 'flat',
@@ -211,7 +212,7 @@ export function changeAt(bike: Bike, path: Path, value: unknown): Partial<Bike> 
       ? value
       : { ...(at as Record<string, unknown>), [step]: put((at as Record<string, unknown>)[step], rest) }
   const [first, ...rest] = path
-  return { [first]: put(bike[first], rest) } as Partial<Bike>
+  return { [first]: put(bike[first], rest) }
 }
 
 /** What is wrong with a tyre marking; empty where nothing is. */

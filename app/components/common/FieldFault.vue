@@ -8,7 +8,7 @@ defineProps<{ id: string; words: string }>()
     v-if="words"
     :id="id"
     role="alert"
-    class="sheet absolute z-20 mt-1 w-56 border-madder p-2 text-xs text-madder shadow-md"
+    class="card absolute z-20 mt-1 w-56 border-madder p-2 text-xs text-madder shadow-md"
   >
     {{ words }}
   </p>

@@ -1,12 +1,16 @@
 <script setup lang="ts">
-import { easyShare } from '~~/core/fit'
-import { amountInWords } from '~~/core/units'
+import { comfortableShare } from '#core/fit'
+import { amountInWords } from '#wording'
+import { computed } from 'vue'
+import { useView } from '../../stores/view'
+import { useTripStore } from '../../stores/trip'
+import MeasureField from './MeasureField.vue'
 
 /** The most a hand of this crew gives: which bolts come loose with which lever hangs on it. */
 const store = useTripStore()
 const { system } = useView()
-const dials = computed(() => store.trip!.dials)
-const easy = computed(() => amountInWords(easyShare * dials.value.handMostN, 'force', system.value))
+const dials = computed(() => store.openTrip.dials)
+const easy = computed(() => amountInWords(comfortableShare * dials.value.handMostN, 'force', system.value))
 
 function put(handMostN: number | null) {
   if (handMostN !== null) store.edit('set the strength of a hand', { dials: { ...dials.value, handMostN } })

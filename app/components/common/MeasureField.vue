@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import { customary, inUnit, readMeasure, type Amount } from '~~/core/units'
+import { customary, inUnit, readMeasure, type Amount } from '#core/units'
+import { computed, ref, useId, watch } from 'vue'
+import { useView } from '../../stores/view'
+import FieldFault from './FieldFault.vue'
 
 /** An amount with its unit, shown and typed as this person does; the value is in the core's unit. */
 const props = defineProps<{
@@ -68,7 +71,7 @@ function giveUp(key: KeyboardEvent) {
       <input
         :id="id"
         v-model="typed"
-        class="slot figures pl-1! text-right"
+        class="field figures pl-1! text-right"
         :class="unit.length > 2 ? 'pr-12!' : unit.length > 1 ? 'pr-8!' : 'pr-6!'"
         inputmode="text"
         autocomplete="off"

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ref } from 'vue'
+
 /**
  * A line of text that is taken when it is left. What is being typed stays meanwhile, whatever is drawn anew around it:
  * a plain field would be written over with the text that it began with.

@@ -7,6 +7,6 @@ const { label = 'E-mail address' } = defineProps<{ label?: string }>()
 <template>
   <label class="block text-sm text-soft"
     >{{ label
-    }}<input v-model="value" class="slot mt-1 text-ink" type="email" autocomplete="email" required maxlength="190"
+    }}<input v-model="value" class="field mt-1 text-ink" type="email" autocomplete="email" required maxlength="190"
   /></label>
 </template>

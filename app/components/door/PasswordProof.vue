@@ -9,7 +9,7 @@ const { label = 'Your password' } = defineProps<{ label?: string }>()
     >{{ label
     }}<input
       v-model="value"
-      class="slot mt-1 text-ink"
+      class="field mt-1 text-ink"
       type="password"
       autocomplete="current-password"
       required

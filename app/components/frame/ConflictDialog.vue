@@ -1,6 +1,13 @@
 <script setup lang="ts">
-import type { Side } from '~/session/conflicts'
-import { conflictInWords, sideInWords } from '~/session/words'
+import { navigateTo } from '#imports'
+import { computed, ref } from 'vue'
+import { linesOf } from '../../http/api'
+import { useView } from '../../stores/view'
+import type { Side } from '../../session/conflicts'
+import { conflictInWords, sideInWords } from '../../session/words'
+import { useTripStore } from '../../stores/trip'
+import FaultLines from '../common/FaultLines.vue'
+import BaseDialog from '../common/BaseDialog.vue'
 
 /** The same was changed on two devices: shown side by side, and nothing is overwritten until somebody says which holds. */
 const store = useTripStore()
@@ -48,7 +55,7 @@ async function keepBoth() {
 </script>
 
 <template>
-  <TinDialog open must-answer wide title="Changed on two devices">
+  <BaseDialog open must-answer wide title="Changed on two devices">
     <p>
       This was changed here and saved from another device meanwhile. Nothing has been overwritten: say for each which
       holds. What you give up here comes back with undo.
@@ -82,14 +89,14 @@ async function keepBoth() {
       </tbody>
     </table>
     <div v-if="rows.length > 1" class="mt-3 flex flex-wrap gap-2">
-      <button v-for="side in sides" :key="side" type="button" class="knob" @click="allOn(side)">
+      <button v-for="side in sides" :key="side" type="button" class="button" @click="allOn(side)">
         All as {{ columns[side] }}
       </button>
     </div>
     <div class="mt-4 flex flex-wrap justify-end gap-2">
-      <button type="button" class="knob" :disabled="busy" @click="go(keepBoth)">Keep mine as a new trip</button>
-      <button type="button" class="knob knob-main" :disabled="busy" @click="go(take)">Go on with these</button>
+      <button type="button" class="button" :disabled="busy" @click="go(keepBoth)">Keep mine as a new trip</button>
+      <button type="button" class="button button-main" :disabled="busy" @click="go(take)">Go on with these</button>
     </div>
     <FaultLines class="mt-3" :lines="lines" />
-  </TinDialog>
+  </BaseDialog>
 </template>

@@ -1,9 +1,15 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
-import { catalogue } from '~~/catalogue'
-import { driveInWords } from '~~/core/bike'
-import { claimInWords } from '~~/core/choose'
-import { classInWords } from '~~/core/supply'
+import { catalogue } from '#catalogue'
+import { navigateTo } from '#imports'
+import { driveInWords, claimInWords, classInWords } from '#wording'
+import { computed, ref } from 'vue'
+import { focusWhenMounted } from '../../composables/focusWhenMounted'
+import { useView } from '../../stores/view'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
+import BaseDialog from '../common/BaseDialog.vue'
 
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
@@ -54,18 +60,18 @@ const everything = computed<Found[]>(() => {
       },
     })),
   )
-  const classes = Object.keys(kit.reckoning?.view?.gaps ?? {}).map((id) => ({
+  const classes = Object.keys(kit.analysis?.view?.gaps ?? {}).map((id) => ({
     key: `class ${id}`,
     name: classInWords(id, catalogue.families),
     what: 'gaps on the road',
     go: () => selection.showClass(id),
   }))
-  const claims = (kit.reckoning?.built?.notes ?? []).map((note) => ({
+  const claims = (kit.analysis?.built?.notes ?? []).map((note) => ({
     key: `claim ${note.claim}`,
     name: claimInWords(note, catalogue),
     what: `claim, ${stretch(note.gap.fromKm, note.gap.toKm)}`,
     go: () => {
-      const verdict = kit.reckoning?.kit?.verdicts.find(({ claims: list }) =>
+      const verdict = kit.analysis?.kit?.verdicts.find(({ claims: list }) =>
         list.some(({ claim }) => claim === note.claim),
       )
       if (verdict) selection.thingId = verdict.item
@@ -91,15 +97,15 @@ function go(choice: Found | null) {
 </script>
 
 <template>
-  <TinDialog :open="open" title="Find in this trip" @close="$emit('close')">
+  <BaseDialog :open="open" title="Find in this trip" @close="$emit('close')">
     <Combobox :model-value="null" @update:model-value="go">
       <ComboboxInput
-        class="slot"
+        class="field"
         aria-label="A thing, a stop, a part or a failure"
         placeholder="A thing, a stop, a bolt, a part, a failure"
         autocomplete="off"
         @keydown.esc="emit('close')"
-        @vue:mounted="takeFocus"
+        @vue:mounted="focusWhenMounted"
         @change="asked = $event.target.value"
       />
       <ComboboxOptions static class="mt-2 max-h-80 overflow-y-auto">
@@ -111,5 +117,5 @@ function go(choice: Found | null) {
       </ComboboxOptions>
       <p v-if="!found.length" class="px-2 py-3 text-soft">Nothing by that name in this trip.</p>
     </Combobox>
-  </TinDialog>
+  </BaseDialog>
 </template>

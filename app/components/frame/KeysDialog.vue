@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { stages } from '../../composables/useStages'
+import BaseDialog from '../common/BaseDialog.vue'
+
 defineProps<{ open: boolean }>()
 defineEmits<{ close: [] }>()
 const keys: [string, string][] = [
@@ -16,7 +19,7 @@ const keys: [string, string][] = [
 </script>
 
 <template>
-  <TinDialog :open="open" title="Keys" @close="$emit('close')">
+  <BaseDialog :open="open" title="Keys" @close="$emit('close')">
     <dl class="grid grid-cols-[8rem_1fr] gap-y-1.5">
       <template v-for="[key, what] in keys" :key="key">
         <dt>
@@ -25,5 +28,5 @@ const keys: [string, string][] = [
         <dd>{{ what }}</dd>
       </template>
     </dl>
-  </TinDialog>
+  </BaseDialog>
 </template>

@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { useTripStore } from '../../stores/trip'
+import BaseDialog from '../common/BaseDialog.vue'
+
 /** Asks before a trip is left whose changes cannot be brought to the server as they are. */
 const emit = defineEmits<{ leave: []; stay: [] }>()
 const store = useTripStore()
@@ -11,14 +15,14 @@ const why = computed(() => {
 </script>
 
 <template>
-  <TinDialog open title="Not saved" @close="emit('stay')">
+  <BaseDialog open title="Not saved" @close="emit('stay')">
     <p>
       {{ store.unsaved === 1 ? 'One change' : `${store.unsaved} changes` }} of “{{ store.trip?.name }}” could not be
       brought to the server. {{ why }} They stay on this device until you come back.
     </p>
     <div class="mt-4 flex justify-end gap-2">
-      <button type="button" class="knob" @click="emit('leave')">Leave all the same</button>
-      <button type="button" class="knob knob-main" @click="emit('stay')">Stay here</button>
+      <button type="button" class="button" @click="emit('leave')">Leave all the same</button>
+      <button type="button" class="button button-main" @click="emit('stay')">Stay here</button>
     </div>
-  </TinDialog>
+  </BaseDialog>
 </template>

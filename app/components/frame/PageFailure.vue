@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { usePageFailure } from '../../stores/page-failure'
+
 /** Says that the page itself failed, over whatever is left of it. */
 const failure = usePageFailure()
 const loadAgain = () => location.reload()
@@ -14,7 +16,7 @@ const loadAgain = () => location.reload()
       <span class="font-semibold text-madder">Something on this page has failed.</span>
       The fault is ours: <span class="text-soft">{{ failure }}</span>
     </p>
-    <button type="button" class="knob" @click="loadAgain">Load it again</button>
-    <button type="button" class="knob" @click="failure = ''">Close</button>
+    <button type="button" class="button" @click="loadAgain">Load it again</button>
+    <button type="button" class="button" @click="failure = ''">Close</button>
   </div>
 </template>

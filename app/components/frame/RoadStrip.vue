@@ -1,11 +1,19 @@
 <script setup lang="ts">
+import { nth, defined } from '#core/validation'
+import { pointBefore } from '#core/road'
+import { isHelp } from '#core/supply'
+import { classInWords, hoursInWords } from '#wording'
 import { useElementSize } from '@vueuse/core'
+import { catalogue } from '#catalogue'
 import { scaleLinear } from 'd3-scale'
 import { area, curveLinear, line } from 'd3-shape'
-import { catalogue } from '~~/catalogue'
-import { wordsForHours } from '~~/core/units'
-import { classInWords, isHelp } from '~~/core/supply'
-import { pointBefore } from '~~/core/road'
+import { computed, useTemplateRef } from 'vue'
+import { useView } from '../../stores/view'
+import { stripLabels } from '../../drawing/strip-labels'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
+import SurfaceBand from './SurfaceBand.vue'
 
 /** The road from end to end: heights, hours to help, stops, gaps. Stops can be moved where editable. */
 const props = defineProps<{ editable?: boolean }>()
@@ -16,7 +24,7 @@ const kit = useKitStore()
 const selection = useSelection()
 const { km, climb } = useView()
 
-const box = useTemplateRef('box')
+const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const height = 142
 const base = 82
@@ -26,38 +34,38 @@ const band = 92
 const names = 118
 const top = 22
 
-const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
-const view = computed(() => kit.reckoning?.view)
+const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
+const view = computed(() => kit.analysis?.view)
 const x = computed(() => scaleLinear([0, Math.max(lengthKm.value, 1e-6)], [6, Math.max(width.value - 6, 10)]))
 const hours = computed(() => scaleLinear([0, Math.max(view.value?.worst.worstH ?? 1, 0.5)], [base, top]))
 
 const walkPath = computed(() => {
   const walk = view.value?.walkOut
   if (!walk) return { fill: '', edge: '' }
-  const points = Array.from(walk.km, (at, i) => [x.value(at), hours.value(walk.hours[i]!)] as [number, number])
+  const points = Array.from(walk.km, (at, i) => [x.value(at), hours.value(nth(walk.hours, i))] as [number, number])
   return {
     fill:
-      area<[number, number]>(
+      area(
         (p) => p[0],
         base,
         (p) => p[1],
       ).curve(curveLinear)(points) ?? '',
     edge:
-      line<[number, number]>(
+      line(
         (p) => p[0],
         (p) => p[1],
       )(points) ?? '',
   }
 })
 const hillPath = computed(() => {
-  const profile = kit.reckoning?.profile
+  const profile = kit.analysis?.profile
   if (!profile) return ''
   const high = Math.max(...profile.eleM)
   const low = Math.min(...profile.eleM)
   const y = scaleLinear([low, Math.max(high, low + 50)], [base, base - 40])
-  const points = Array.from(profile.km, (at, i) => [x.value(at), y(profile.eleM[i]!)] as [number, number])
+  const points = Array.from(profile.km, (at, i) => [x.value(at), y(nth(profile.eleM, i))] as [number, number])
   return (
-    area<[number, number]>(
+    area(
       (p) => p[0],
       base,
       (p) => p[1],
@@ -91,7 +99,7 @@ const classes = computed(() =>
 )
 const gaps = computed(() => (selection.classId ? (view.value?.gaps[selection.classId] ?? []) : []))
 const shownGap = computed(() => {
-  if (selection.gap && gaps.value.some((gap) => gap.fromKm === selection.gap!.fromKm)) return selection.gap
+  if (selection.gap && gaps.value.some((gap) => gap.fromKm === defined(selection.gap).fromKm)) return selection.gap
   return gaps.value.reduce<(typeof gaps.value)[number] | undefined>((a, b) => (a && a.km >= b.km ? a : b), undefined)
 })
 
@@ -99,7 +107,7 @@ const readout = computed(() => {
   const walk = view.value?.walkOut
   if (!walk) return ''
   const i = pointBefore(walk.km, selection.cursorKm)
-  return `at ${km(selection.cursorKm)}: ${wordsForHours(walk.hours[i]!)} on foot to ${walk.to[i]}`
+  return `at ${km(selection.cursorKm)}: ${hoursInWords(nth(walk.hours, i))} on foot to ${walk.to[i]}`
 })
 
 /** Whether what is written over the strip stands over its left half. */
@@ -115,7 +123,7 @@ const titleOnLeft = computed(() => {
 let held: { stop: string | undefined; fromX: number; moved: boolean } | undefined
 const tremblePx = 5
 function kmAt(event: PointerEvent): number {
-  const left = box.value!.getBoundingClientRect().left
+  const left = defined(box.value).getBoundingClientRect().left
   return onRoad(x.value.invert(event.clientX - left))
 }
 function press(event: PointerEvent, stop?: { id: string; roadKm: number }) {
@@ -181,15 +189,15 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
       <p class="font-bold [font-stretch:108%]">The road</p>
       <p v-if="lengthKm" class="text-sm text-soft">
         <span class="figures">{{ km(lengthKm) }}</span><br />
-        <template v-if="kit.reckoning?.climbM != null"
-          ><span class="figures">{{ climb(kit.reckoning.climbM) }} up</span></template
+        <template v-if="kit.analysis?.climbM != null"
+          ><span class="figures">{{ climb(kit.analysis.climbM) }} up</span></template
         >
         <template v-else>climbs unknown</template>
       </p>
       <label v-if="view" class="mt-auto block text-xs text-soft">
         show
         <select
-          class="slot mt-0.5 min-h-7! truncate px-1! text-xs"
+          class="field mt-0.5 min-h-7! truncate px-1! text-xs"
           :value="selection.classId"
           @change="selection.showClass(($event.target as HTMLSelectElement).value)"
         >
@@ -199,7 +207,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
       </label>
     </div>
     <div ref="box" class="relative min-w-0 flex-1 pr-3 select-none" :style="{ height: `${height}px` }">
-      <p v-if="kit.reckoning && !lengthKm" class="flex h-full items-center text-soft">
+      <p v-if="kit.analysis && !lengthKm" class="flex h-full items-center text-soft">
         The road appears here once a GPX file is imported in stage 1, Road.
       </p>
       <svg
@@ -257,7 +265,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
             :text-anchor="x(view.worst.atKm) > width - 260 ? 'end' : 'start'"
             class="fill-madder text-[12px] font-bold"
           >
-            farthest from help: {{ wordsForHours(view.worst.worstH) }} on foot at {{ km(view.worst.atKm) }}
+            farthest from help: {{ hoursInWords(view.worst.worstH) }} on foot at {{ km(view.worst.atKm) }}
           </text>
         </g>
 

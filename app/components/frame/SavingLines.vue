@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { partsInWords } from '~/session/words'
+import { NuxtLink } from '#components'
+import { navigateTo, useRoute } from '#imports'
+import { computed, ref, watch } from 'vue'
+import { linesOf } from '../../http/api'
+import { usePerson } from '../../stores/person'
+import { useTripSessions } from '../../stores/trip-sessions'
+import { partsInWords } from '../../session/words'
+import { useTripStore } from '../../stores/trip'
+import FaultLines from '../common/FaultLines.vue'
 
 /** What stands between the trip and the server, and what can be done about it; nothing while all goes well. */
 const store = useTripStore()
@@ -46,11 +54,11 @@ async function asNew() {
       <span class="min-w-0 grow basis-64">
         Changed on another device and taken in here: {{ partsInWords(store.takenIn) }}.
       </span>
-      <button type="button" class="knob" @click="store.dismiss()">Close</button>
+      <button type="button" class="button" @click="store.dismiss()">Close</button>
     </p>
     <p v-if="store.notice" role="status" class="saving-line">
       <span class="min-w-0 grow basis-64">{{ store.notice }}</span>
-      <button type="button" class="knob" @click="store.dismiss()">Close</button>
+      <button type="button" class="button" @click="store.dismiss()">Close</button>
     </p>
     <div v-if="state.kind === 'refused'" class="saving-line border-madder!">
       <FaultLines
@@ -58,28 +66,28 @@ async function asNew() {
         title="Not saved: the server refuses this as it is. Your changes are kept on this device."
         :lines="state.lines"
       />
-      <button type="button" class="knob" @click="store.backToSaved()">Go back to what is saved</button>
-      <button type="button" class="knob" :disabled="busy" @click="again">Try again</button>
+      <button type="button" class="button" @click="store.backToSaved()">Go back to what is saved</button>
+      <button type="button" class="button" :disabled="busy" @click="again">Try again</button>
     </div>
     <div v-else-if="state.kind === 'offline'" role="status" class="saving-line">
       <p class="min-w-0 grow basis-64">
         The server does not answer. Your changes are kept on this device and brought there once it does.
       </p>
-      <button type="button" class="knob" :disabled="busy" @click="again">Try now</button>
+      <button type="button" class="button" :disabled="busy" @click="again">Try now</button>
     </div>
     <div v-else-if="state.kind === 'signed out'" role="status" class="saving-line">
       <p class="min-w-0 grow basis-64">
         Your sign-in has ended. You can go on reading and changing this trip on this device; nothing is saved on the
         server until you sign in again.
       </p>
-      <NuxtLink :to="door" class="knob">Sign in again</NuxtLink>
+      <NuxtLink :to="door" class="button">Sign in again</NuxtLink>
     </div>
     <div v-else-if="state.kind === 'gone'" role="alert" class="saving-line">
       <p class="min-w-0 grow basis-64">
         This trip is not on the server any more: it was thrown away, or is not yours. What you see is this device’s
         copy.
       </p>
-      <button type="button" class="knob" :disabled="busy" @click="asNew">Keep it as a new trip</button>
+      <button type="button" class="button" :disabled="busy" @click="asNew">Keep it as a new trip</button>
     </div>
     <FaultLines v-if="lines.length" :lines="lines" />
   </div>

@@ -1,8 +1,14 @@
 <script setup lang="ts">
-import type { Waiting } from '~/session/outbox'
+import { navigateTo } from '#imports'
+import { onMounted, ref, shallowRef } from 'vue'
+import { api, linesOf } from '../../http/api'
+import { useTripSessions, wipeDevice } from '../../stores/trip-sessions'
+import type { Waiting } from '../../session/outbox'
+import FaultLines from '../common/FaultLines.vue'
+import BaseDialog from '../common/BaseDialog.vue'
 
 /** Signs out, here or on all devices, once everything is on the server; what cannot be brought there is asked about. */
-const { everywhere = false } = defineProps<{ everywhere?: boolean }>()
+const { everywhere } = defineProps<{ everywhere?: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const waiting = shallowRef<readonly Waiting[]>()
 const lines = ref<string[]>([])
@@ -32,7 +38,7 @@ onMounted(bring)
 </script>
 
 <template>
-  <TinDialog open :title="everywhere ? 'Sign out everywhere' : 'Sign out'" @close="emit('close')">
+  <BaseDialog open :title="everywhere ? 'Sign out everywhere' : 'Sign out'" @close="emit('close')">
     <p v-if="!waiting && !lines.length" role="status" class="text-soft">Bringing everything to the server …</p>
     <template v-if="waiting">
       <p>
@@ -44,11 +50,11 @@ onMounted(bring)
         </li>
       </ul>
       <div class="mt-4 flex flex-col gap-2">
-        <button type="button" class="knob knob-main" @click="emit('close')">Stay signed in</button>
-        <button type="button" class="knob" @click="bring">Try once more</button>
-        <button type="button" class="knob" @click="signOut">Sign out and lose these changes</button>
+        <button type="button" class="button button-main" @click="emit('close')">Stay signed in</button>
+        <button type="button" class="button" @click="bring">Try once more</button>
+        <button type="button" class="button" @click="signOut">Sign out and lose these changes</button>
       </div>
     </template>
     <FaultLines class="mt-3" :lines="lines" />
-  </TinDialog>
+  </BaseDialog>
 </template>

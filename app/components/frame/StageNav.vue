@@ -1,4 +1,9 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
+import { useRoute } from '#imports'
+import { computed } from 'vue'
+import { stages, useStageNeeds } from '../../composables/useStages'
+
 const route = useRoute()
 const needs = useStageNeeds()
 const here = computed(() => route.path.split('/').at(-1))

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { mosaic, moveEdge, paint, type Piece } from '~~/core/road'
+import { nth, defined } from '#core/validation'
+import { segmentsOf, moveBoundary, setTraits, type Segment } from '#core/road'
+import { computed, ref } from 'vue'
+import { useView } from '../../stores/view'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
 
 /** What the road is made of, as a band under the strip: painted over by dragging with a brush, its edges pulled to their place. */
 const props = defineProps<{
@@ -14,9 +20,9 @@ const selection = useSelection()
 const { km, stretch } = useView()
 
 const height = 9
-const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
+const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
 const stretches = computed(() => store.trip?.road.stretches ?? [])
-const pieces = computed(() => mosaic(stretches.value, lengthKm.value))
+const pieces = computed(() => segmentsOf(stretches.value, lengthKm.value))
 const edges = computed(() => pieces.value.slice(1).map((piece) => piece.fromKm))
 const newId = () => crypto.randomUUID().slice(0, 8)
 /** To a tenth of a kilometre, but never past the end. */
@@ -24,12 +30,12 @@ const tidy = (at: number) => Math.min(Math.round(at * 10) / 10, lengthKm.value)
 
 /** What is drawn under a piece that is wet or thorny. */
 const underlines = [
-  { of: 'wet', look: 'stroke-petrol', dashes: undefined },
-  { of: 'thorns', look: 'stroke-madder', dashes: '2 3' },
+  { trait: 'wet', look: 'stroke-petrol', dashes: undefined },
+  { trait: 'thorns', look: 'stroke-madder', dashes: '2 3' },
 ] as const
 
 /** Words first: what the pointer says of a piece. */
-function words(piece: Piece): string {
+function words(piece: Segment): string {
   const marks = [
     piece.surface,
     piece.thorns && 'thorns',
@@ -63,15 +69,15 @@ function end() {
   if (done.kind === 'edge') pull(done.edgeKm, done.toKm)
   else if (Math.abs(done.toKm - done.fromKm) >= 0.1) {
     const [fromKm, toKm] = [Math.min(done.fromKm, done.toKm), Math.max(done.fromKm, done.toKm)]
-    put('mark the road', paint(stretches.value, lengthKm.value, fromKm, toKm, selection.brush!, newId))
+    put('mark the road', setTraits(stretches.value, lengthKm.value, fromKm, toKm, defined(selection.brush), newId))
   }
 }
 function pull(edgeKm: number, toKm: number, merge?: string) {
   if (toKm === edgeKm || toKm < 0 || toKm > lengthKm.value) return
-  put('move an edge of a stretch', moveEdge(stretches.value, lengthKm.value, edgeKm, toKm, newId), merge)
+  put('move an edge of a stretch', moveBoundary(stretches.value, lengthKm.value, edgeKm, toKm, newId), merge)
 }
 function put(label: string, next: typeof stretches.value, merge?: string) {
-  store.edit(label, { road: { ...store.trip!.road, stretches: next } }, merge)
+  store.edit(label, { road: { ...store.openTrip.road, stretches: next } }, merge)
 }
 function key(event: KeyboardEvent, edgeKm: number, index: number) {
   const step = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
@@ -135,8 +141,8 @@ const painted = computed(() => {
         :fill="piece.surface === 'asphalt' ? undefined : `url(#ground-${piece.surface})`"
       />
       <line
-        v-for="mark in underlines.filter(({ of }) => piece[of])"
-        :key="mark.of"
+        v-for="mark in underlines.filter(({ trait }) => piece[trait])"
+        :key="mark.trait"
         :x1="x(piece.fromKm)"
         :x2="x(piece.toKm)"
         :y1="y + height + 1.5"
@@ -162,7 +168,7 @@ const painted = computed(() => {
         role="slider"
         tabindex="0"
         :class="selection.brush ? '' : 'cursor-ew-resize'"
-        :aria-label="`Edge between ${pieces[i]!.surface} and ${pieces[i + 1]!.surface}`"
+        :aria-label="`Edge between ${nth(pieces, i).surface} and ${nth(pieces, i + 1).surface}`"
         :aria-valuemin="0"
         :aria-valuemax="Math.round(lengthKm)"
         :aria-valuenow="Math.round(edge)"

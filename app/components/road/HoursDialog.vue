@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
-import { hoursInSyntax, rowsOfHours, weekdayCodes, type WeekdayCode } from '~~/core/ride'
+import { formatHours, parseHours, weekdayCodes, type WeekdayCode } from '#core/ride'
+import { computed, ref } from 'vue'
+import BaseDialog from '../common/BaseDialog.vue'
 
 /** Puts opening hours together for somebody who does not know the syntax, from those that are there. */
 const props = defineProps<{ title: string; hours: string; tidy: string | undefined }>()
@@ -23,13 +25,13 @@ const usual: Row[] = [
   { days: ['Mo', 'Tu', 'We', 'Th', 'Fr'], spans: [{ from: '09:00', to: '18:00' }] },
   { days: [], spans: [{ from: '09:00', to: '13:00' }] },
 ]
-const there = props.tidy === undefined ? undefined : rowsOfHours(props.tidy)
+const there = props.tidy === undefined ? undefined : parseHours(props.tidy)
 /** Whether there are hours that this form cannot show, and would write over. */
 const isBeyond = props.hours !== '' && there === undefined
 const rows = ref<Row[]>(
   there ? there.map(({ days, spans }) => ({ days: [...days], spans: spans.map((span) => ({ ...span })) })) : usual,
 )
-const written = computed(() => hoursInSyntax(rows.value))
+const written = computed(() => formatHours(rows.value))
 
 function toggle(row: Row, code: WeekdayCode) {
   const had = row.days.includes(code)
@@ -44,7 +46,7 @@ function put(hours: string) {
 </script>
 
 <template>
-  <TinDialog open wide :title="title" @close="emit('close')">
+  <BaseDialog open wide :title="title" @close="emit('close')">
     <div class="space-y-3">
       <p v-if="isBeyond" class="text-sm text-brass">
         {{
@@ -67,32 +69,32 @@ function put(hours: string) {
           </button>
         </div>
         <div v-for="(span, s) in row.spans" :key="s" class="flex items-center gap-1.5 text-sm">
-          <input v-model="span.from" type="time" class="slot figures w-28!" :aria-label="`opens, ${r + 1}.${s + 1}`" />
+          <input v-model="span.from" type="time" class="field figures w-28!" :aria-label="`opens, ${r + 1}.${s + 1}`" />
           <span class="text-soft">to</span>
-          <input v-model="span.to" type="time" class="slot figures w-28!" :aria-label="`shuts, ${r + 1}.${s + 1}`" />
+          <input v-model="span.to" type="time" class="field figures w-28!" :aria-label="`shuts, ${r + 1}.${s + 1}`" />
         </div>
         <button
           v-if="row.spans.length < 2"
           type="button"
-          class="knob"
+          class="button"
           @click="row.spans.push({ from: '14:00', to: '18:00' })"
         >
           <Plus :size="14" aria-hidden="true" />after a noon break
         </button>
       </fieldset>
-      <button type="button" class="knob" @click="rows.push({ days: [], spans: [{ from: '10:00', to: '16:00' }] })">
+      <button type="button" class="button" @click="rows.push({ days: [], spans: [{ from: '10:00', to: '16:00' }] })">
         <Plus :size="14" aria-hidden="true" />Other days, other hours
       </button>
       <p class="text-sm text-soft">
         Written as <code class="figures text-ink">{{ written || '—' }}</code>
       </p>
       <div class="flex flex-wrap justify-end gap-2">
-        <button type="button" class="knob" @click="put('')">Unknown</button>
-        <button type="button" class="knob" @click="put('24/7')">Always open</button>
-        <button type="button" class="knob knob-main" :disabled="!written" @click="put(written)">
+        <button type="button" class="button" @click="put('')">Unknown</button>
+        <button type="button" class="button" @click="put('24/7')">Always open</button>
+        <button type="button" class="button button-main" :disabled="!written" @click="put(written)">
           Take these hours
         </button>
       </div>
     </div>
-  </TinDialog>
+  </BaseDialog>
 </template>

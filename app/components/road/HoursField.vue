@@ -1,8 +1,12 @@
 <script setup lang="ts">
 import { CalendarClock } from '@lucide/vue'
-import { weekInRuns } from '~~/core/ride'
-import { cutTo } from '~~/core/text'
-import type { HoursReading } from '~/workers/reckon.worker'
+import { weekInRuns } from '#wording'
+import { cutTo } from '#core/validation'
+import { computed, ref, shallowRef, useId, watch } from 'vue'
+import { useKitStore } from '../../stores/kit'
+import type { HoursReading } from '../../workers/analyser'
+import TypedField from '../common/TypedField.vue'
+import HoursDialog from './HoursDialog.vue'
 
 /** Opening hours, typed in the OpenStreetMap syntax or put together day by day; told back as they were understood. */
 const props = defineProps<{ label: string; modelValue: string; roadKm: number }>()
@@ -15,7 +19,7 @@ const read = shallowRef<{ hours: string; reading: HoursReading | undefined }>()
 const reading = computed(() => (read.value?.hours === props.modelValue ? read.value.reading : undefined))
 const helping = ref(false)
 watch(
-  () => [props.modelValue, kit.reckoning?.ride] as const,
+  () => [props.modelValue, kit.analysis?.ride] as const,
   async ([hours]) => {
     const next = hours === '' ? undefined : await kit.readHours(hours, props.roadKm)
     if (props.modelValue === hours) read.value = { hours, reading: next }
@@ -34,7 +38,7 @@ function put(hours: string) {
     <div class="mt-0.5 flex gap-1.5">
       <TypedField
         :id="id"
-        class="slot text-ink"
+        class="field text-ink"
         :model-value="modelValue"
         :aria-label="label"
         placeholder="unknown; such as Mo-Fr 09:00-18:00; Sa 09:00-13:00"
@@ -43,7 +47,7 @@ function put(hours: string) {
         :aria-describedby="`${id}-read`"
         @update:model-value="put"
       />
-      <button type="button" class="knob shrink-0" @click="helping = true">
+      <button type="button" class="button shrink-0" @click="helping = true">
         <CalendarClock :size="15" aria-hidden="true" />Day by day
       </button>
     </div>
@@ -55,7 +59,7 @@ function put(hours: string) {
           v-for="guess in reading.guesses"
           :key="guess"
           type="button"
-          class="knob figures mr-1 mt-1 min-h-7! py-0.5! max-md:min-h-11!"
+          class="button figures mr-1 mt-1 min-h-7! py-0.5! max-md:min-h-11!"
           @click="put(guess)"
         >
           {{ guess }}

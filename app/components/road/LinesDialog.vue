@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import type { ReadLine } from '~/workers/reckon.worker'
+import { ref } from 'vue'
+import { useView } from '../../stores/view'
+import type { ReadLine } from '../../workers/analyser'
+import BaseDialog from '../common/BaseDialog.vue'
 
 /** Which lines of a file make the road. */
 const props = defineProps<{ lines: readonly ReadLine[] }>()
@@ -9,7 +12,7 @@ const picked = ref(props.lines.map((_, i) => i))
 </script>
 
 <template>
-  <TinDialog open title="Lines of the file" @close="emit('close')">
+  <BaseDialog open title="Lines of the file" @close="emit('close')">
     <p class="text-sm text-soft">
       Those that are ticked are joined, in this order; what lies between two is taken as straight.
     </p>
@@ -25,7 +28,7 @@ const picked = ref(props.lines.map((_, i) => i))
     <div class="mt-3 flex justify-end">
       <button
         type="button"
-        class="knob knob-main"
+        class="button button-main"
         :disabled="picked.length === 0"
         @click="
           emit(
@@ -37,5 +40,5 @@ const picked = ref(props.lines.map((_, i) => i))
         Make these the road
       </button>
     </div>
-  </TinDialog>
+  </BaseDialog>
 </template>

@@ -1,7 +1,15 @@
 <script setup lang="ts">
+import { defined } from '#core/validation'
+import { isHelp } from '#core/supply'
 import { useElementSize } from '@vueuse/core'
-import { catalogue } from '~~/catalogue'
-import { isHelp } from '~~/core/supply'
+import { catalogue } from '#catalogue'
+import { computed, useTemplateRef } from 'vue'
+import { useView } from '../../stores/view'
+import { planDrawing } from '../../drawing/plan'
+import { planLabels } from '../../drawing/plan-labels'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
 
 /** The road from above, to scale and north up; it and the strip point at the same place. */
 const store = useTripStore()
@@ -9,18 +17,18 @@ const kit = useKitStore()
 const selection = useSelection()
 const { km } = useView()
 
-const box = useTemplateRef('box')
+const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
 const height = 340
 const drawing = computed(() => {
-  const plan = kit.reckoning?.plan
+  const plan = kit.analysis?.plan
   return plan && width.value > 100 ? planDrawing(plan, width.value, height) : undefined
 })
 const stops = computed(() =>
   drawing.value
     ? (store.trip?.stops ?? []).map((stop) => ({
         ...stop,
-        ...drawing.value!.at(stop.roadKm),
+        ...defined(drawing.value).at(stop.roadKm),
         helps: isHelp(stop, catalogue.services),
       }))
     : [],
@@ -29,12 +37,12 @@ const stops = computed(() =>
 const size = computed(() => Math.min(4, Math.max(1.5, width.value / Math.max(stops.value.length, 1) / 3)))
 const labels = computed(() => planLabels(stops.value, width.value, height, size.value + 3))
 const gap = computed(() => {
-  const lane = kit.reckoning?.lanes.find(({ classId }) => classId === selection.classId)
-  return lane?.gaps[lane.longest]
+  const availability = kit.analysis?.availability.find(({ classId }) => classId === selection.classId)
+  return availability?.gaps[availability.longest]
 })
 /** The line over the longest gap of the class that is looked at. */
 const gapPath = computed(() => {
-  const [shown, plan] = [drawing.value, kit.reckoning?.plan]
+  const [shown, plan] = [drawing.value, kit.analysis?.plan]
   if (!shown || !plan || !gap.value) return ''
   const { fromKm, toKm } = gap.value
   const inside = Array.from(plan.km).filter((at) => at > fromKm && at < toKm)
@@ -49,13 +57,13 @@ const cursor = computed(() => drawing.value?.at(selection.cursorKm))
 
 function point(event: PointerEvent) {
   if (event.buttons === 0 && event.type === 'pointermove') return
-  const { left, top } = box.value!.getBoundingClientRect()
-  selection.cursorKm = drawing.value!.nearest(event.clientX - left, event.clientY - top)
+  const { left, top } = defined(box.value).getBoundingClientRect()
+  selection.cursorKm = defined(drawing.value).nearest(event.clientX - left, event.clientY - top)
 }
 </script>
 
 <template>
-  <section class="sheet overflow-hidden" aria-labelledby="plan-title">
+  <section class="card overflow-hidden" aria-labelledby="plan-title">
     <h2 id="plan-title" class="px-4 pt-3 text-base">Plan</h2>
     <div ref="box" class="relative select-none" :style="{ height: `${height}px` }">
       <svg

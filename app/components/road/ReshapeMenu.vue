@@ -1,7 +1,12 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Route } from '@lucide/vue'
-import type { Reshaped } from '~~/core/trip'
+import type { Reshaped } from '#core/trip'
+import { computed, useTemplateRef } from 'vue'
+import { useView } from '../../stores/view'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
 
 /** What can be done to the line itself: turned round, cut at the cursor, carried on by another file. */
 const emit = defineEmits<{ done: [notices: string[]]; failed: [lines: string[]] }>()
@@ -11,14 +16,14 @@ const selection = useSelection()
 const { km } = useView()
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
-const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
+const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
 const inside = computed(() => selection.cursorKm > 0.1 && selection.cursorKm < lengthKm.value - 0.1)
 
-async function turnRound() {
+async function reverseRoad() {
   const { cursorKm } = selection
   const length = lengthKm.value
   const edit = store.editLater()
-  if (lay(edit, 'turn the road round', await kit.turnRound())) selection.cursorKm = length - cursorKm
+  if (lay(edit, 'turn the road round', await kit.reverseRoad())) selection.cursorKm = length - cursorKm
 }
 async function cutOff(part: 'before' | 'after') {
   const at = selection.cursorKm
@@ -59,10 +64,10 @@ async function join(event: Event) {
 
 <template>
   <Menu as="div" class="relative">
-    <MenuButton class="knob"><Route :size="15" aria-hidden="true" />The line</MenuButton>
-    <MenuItems class="sheet absolute right-0 z-30 mt-1 w-72 p-1 shadow-lg focus:outline-none">
+    <MenuButton class="button"><Route :size="15" aria-hidden="true" />The line</MenuButton>
+    <MenuItems class="card absolute right-0 z-30 mt-1 w-72 p-1 shadow-lg focus:outline-none">
       <MenuItem v-slot="{ active }">
-        <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="turnRound">
+        <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="reverseRoad">
           Ride it the other way
         </button>
       </MenuItem>

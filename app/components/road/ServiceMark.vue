@@ -1,6 +1,10 @@
 <script setup lang="ts">
-import { visitInWords, visitMark } from '~~/core/ride'
-import type { ServiceKind, Stop } from '~~/core/supply'
+import type { ServiceKind, Stop } from '#core/supply'
+import { visitInWords, visitMark } from '#wording'
+import { computed } from 'vue'
+import { useStopEdits } from '../../composables/useStopEdits'
+import { useKitStore } from '../../stores/kit'
+import { useTripStore } from '../../stores/trip'
 
 /** Whether a stop offers a service, and how it is found when one comes by; a click says otherwise. */
 const props = defineProps<{ stop: Stop; kind: ServiceKind; named?: boolean }>()
@@ -9,10 +13,10 @@ const kit = useKitStore()
 const { toggleService } = useStopEdits()
 
 const index = computed(() => props.stop.services.findIndex((service) => service.kind === props.kind.id))
-const visit = computed(() => kit.reckoning?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.visits[index.value])
+const visit = computed(() => kit.analysis?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.visits[index.value])
 const has = computed(() => index.value >= 0)
 const mark = computed(() =>
-  visit.value ? visitMark(visit.value, store.trip!.dials.waitH) : { words: '✓', serves: true },
+  visit.value ? visitMark(visit.value, store.openTrip.dials.waitH) : { words: '✓', serves: true },
 )
 const title = computed(() => {
   const hours = props.stop.services[index.value]?.hours

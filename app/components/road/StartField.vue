@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { startsBetween, startYears } from '~~/core/ride'
+import { startsBetween, startYears } from '#core/ride'
+import { ref, useId, watch } from 'vue'
+import FieldFault from '../common/FieldFault.vue'
 
 /**
  * When the ride begins. While it is being typed the field goes through dates nobody means, the year 2 on the way to
@@ -43,7 +45,7 @@ function leave(event: Event) {
     <input
       :id="id"
       type="datetime-local"
-      class="slot figures mt-1 block text-ink"
+      class="field figures mt-1 block text-ink"
       :min="startsBetween.first"
       :max="startsBetween.last"
       :value="typed ?? modelValue ?? ''"

@@ -1,13 +1,20 @@
 <script setup lang="ts">
+import { nth } from '#core/validation'
+import { sortedByKm } from '#core/trip'
 import { ChevronLeft, ChevronRight } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
-import { inOrder } from '~~/core/trip'
+import { computed, ref, watch } from 'vue'
+import { useView } from '../../stores/view'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
+import StopCardList from './StopCardList.vue'
+import StopTable from './StopTable.vue'
 
 /** Stops in the order one meets them; what each offers is set with a click. */
 const store = useTripStore()
 const selection = useSelection()
 const { stretch } = useView()
-const stops = computed(() => inOrder(store.trip!.stops))
+const stops = computed(() => sortedByKm(store.openTrip.stops))
 
 /** A long ride has hundreds of stops; these are leafed through, and the leaf follows the cursor. */
 const aLeaf = 40
@@ -36,17 +43,17 @@ const wide = useMediaQuery('(min-width: 768px)')
       >
         <p class="min-w-0 flex-1" role="status">
           Stops {{ first + 1 }}–{{ first + leaf.length }} of {{ stops.length }},
-          {{ stretch(leaf[0]!.roadKm, leaf.at(-1)!.roadKm) }}
+          {{ stretch(nth(leaf, 0).roadKm, nth(leaf, leaf.length - 1).roadKm) }}
         </p>
-        <button type="button" class="knob" :disabled="first === 0" @click="first -= aLeaf">
+        <button type="button" class="button" :disabled="first === 0" @click="first -= aLeaf">
           <ChevronLeft :size="15" aria-hidden="true" />Earlier stops
         </button>
-        <button type="button" class="knob" :disabled="first + aLeaf >= stops.length" @click="first += aLeaf">
+        <button type="button" class="button" :disabled="first + aLeaf >= stops.length" @click="first += aLeaf">
           Later stops<ChevronRight :size="15" aria-hidden="true" />
         </button>
       </nav>
       <StopTable v-if="wide" v-model:opened="opened" :stops="leaf" />
-      <StopCards v-else v-model:opened="opened" :stops="leaf" />
+      <StopCardList v-else v-model:opened="opened" :stops="leaf" />
     </template>
     <div v-else class="max-w-xl p-6">
       <h2 class="text-lg">No stops yet</h2>

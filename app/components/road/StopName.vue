@@ -1,13 +1,17 @@
 <script setup lang="ts">
-import { momentInWords } from '~~/core/ride'
-import type { Stop } from '~~/core/supply'
+import type { Stop } from '#core/supply'
+import { momentInWords } from '#wording'
+import { computed } from 'vue'
+import { useStopEdits } from '../../composables/useStopEdits'
+import { useKitStore } from '../../stores/kit'
+import TypedField from '../common/TypedField.vue'
 
 /** A stop's name, to be written over, and when one gets there. */
 const props = defineProps<{ stop: Stop }>()
 const kit = useKitStore()
 const { change } = useStopEdits()
 
-const stay = computed(() => kit.reckoning?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.stay)
+const stay = computed(() => kit.analysis?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.stay)
 function rename(text: string) {
   const name = text.trim()
   if (name && name !== props.stop.name) change(props.stop, { name }, `rename ${props.stop.name}`)

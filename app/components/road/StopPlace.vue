@@ -1,5 +1,8 @@
 <script setup lang="ts">
-import type { Stop } from '~~/core/supply'
+import type { Stop } from '#core/supply'
+import { useStopEdits } from '../../composables/useStopEdits'
+import { useKitStore } from '../../stores/kit'
+import MeasureField from '../common/MeasureField.vue'
 
 /** Where a stop lies: along the road, or off it. */
 const props = defineProps<{ stop: Stop; which: 'along' | 'off' }>()
@@ -15,11 +18,11 @@ function put(km: number | null) {
 
 <template>
   <MeasureField
-    :label="which === 'along' ? `Place of ${stop.name}` : `Distance of ${stop.name} off the road`"
+    :label="which === 'along' ? `Place of ${stop.name}` : `Detour to ${stop.name}`"
     label-hidden
     :model-value="which === 'along' ? stop.roadKm : stop.offRoadM / 1000"
     :amount="which === 'along' ? 'road' : 'shortWay'"
-    :most="which === 'along' ? kit.reckoning?.lengthKm : 100"
+    :most="which === 'along' ? kit.analysis?.lengthKm : 100"
     @update:model-value="put"
   />
 </template>

@@ -1,25 +1,20 @@
 <script setup lang="ts">
 import { ChevronDown, Trash2 } from '@lucide/vue'
-import { catalogue } from '~~/catalogue'
-import type { Stop } from '~~/core/supply'
+import { catalogue } from '#catalogue'
+import type { Stop } from '#core/supply'
+import { useStopEdits } from '../../composables/useStopEdits'
+import { useSelection } from '../../stores/selection'
+import ServiceMark from './ServiceMark.vue'
+import StopName from './StopName.vue'
+import StopPlace from './StopPlace.vue'
+import StopCard from './StopCard.vue'
+import WayOut from './WayOut.vue'
 
 /** Stops as rows of a table, for screens that are wide enough for one. */
 defineProps<{ stops: readonly Stop[] }>()
 const opened = defineModel<string>('opened', { required: true })
 const selection = useSelection()
 const { remove } = useStopEdits()
-
-const short: Record<string, string> = {
-  'bike-shop': 'bike shop',
-  workshop: 'work­shop',
-  'hardware-store': 'hard­ware',
-  'outdoor-shop': 'out­door',
-  supermarket: 'food',
-  'fuel-station': 'fuel',
-  post: 'post',
-  water: 'water',
-  bed: 'bed',
-}
 </script>
 
 <template>
@@ -28,14 +23,14 @@ const short: Record<string, string> = {
       <tr class="border-b border-line text-left align-bottom text-xs text-soft">
         <th scope="col" class="w-26 min-w-26 py-1.5 pl-4 font-normal">place</th>
         <th scope="col" class="min-w-38 font-normal">stop</th>
-        <th scope="col" class="w-20 min-w-20 font-normal">off the road</th>
+        <th scope="col" class="w-20 min-w-20 font-normal">detour</th>
         <th
           v-for="kind in catalogue.services"
           :key="kind.id"
           scope="col"
           class="w-10 px-0.5 text-center font-normal leading-tight"
         >
-          {{ short[kind.id] ?? kind.name }}
+          {{ kind.shortName ?? kind.name }}
         </th>
         <th scope="col" class="w-22 min-w-22 pl-2 font-normal">way out</th>
         <th scope="col" class="w-10"><span class="sr-only">more</span></th>
@@ -54,20 +49,20 @@ const short: Record<string, string> = {
           <td class="whitespace-nowrap pr-2 text-right">
             <button
               type="button"
-              class="knob knob-bare"
+              class="button button-bare"
               :aria-expanded="opened === stop.id"
               :aria-label="`More about ${stop.name}`"
               @click="opened = opened === stop.id ? '' : stop.id"
             >
               <ChevronDown :size="15" aria-hidden="true" :class="opened === stop.id ? 'rotate-180' : ''" />
             </button>
-            <button type="button" class="knob knob-bare" :aria-label="`Remove ${stop.name}`" @click="remove(stop)">
+            <button type="button" class="button button-bare" :aria-label="`Remove ${stop.name}`" @click="remove(stop)">
               <Trash2 :size="15" aria-hidden="true" />
             </button>
           </td>
         </tr>
         <tr v-if="opened === stop.id" class="border-b border-line bg-well/60">
-          <td :colspan="5 + catalogue.services.length" class="p-0"><StopSheet :stop="stop" /></td>
+          <td :colspan="5 + catalogue.services.length" class="p-0"><StopCard :stop="stop" /></td>
         </tr>
       </template>
     </tbody>

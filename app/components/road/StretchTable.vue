@@ -1,15 +1,21 @@
 <script setup lang="ts">
+import { nth } from '#core/validation'
+import { segmentsOf, moveBoundary, setTraits, surfaces, traffics, type Segment, type StretchTraits } from '#core/road'
 import { Brush, Plus } from '@lucide/vue'
-import { mosaic, moveEdge, paint, surfaces, traffics, type Piece, type StretchTraits } from '~~/core/road'
+import { computed, onBeforeUnmount } from 'vue'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
+import MeasureField from '../common/MeasureField.vue'
 
 /** What the road is like from end to end: painted along the strip with a brush, or set row by row. */
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
 
-const road = computed(() => store.trip!.road)
-const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
-const pieces = computed(() => mosaic(road.value.stretches, lengthKm.value))
+const road = computed(() => store.openTrip.road)
+const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
+const pieces = computed(() => segmentsOf(road.value.stretches, lengthKm.value))
 const newId = () => crypto.randomUUID().slice(0, 8)
 
 /** What one can say of a road with one stroke. */
@@ -35,16 +41,16 @@ function pick(says: Partial<StretchTraits>) {
 }
 onBeforeUnmount(() => (selection.brush = undefined))
 
-function say(piece: Piece, says: Partial<StretchTraits>) {
+function say(piece: Segment, says: Partial<StretchTraits>) {
   store.edit('mark the road', {
     road: {
       ...road.value,
-      stretches: paint(road.value.stretches, lengthKm.value, piece.fromKm, piece.toKm, says, newId),
+      stretches: setTraits(road.value.stretches, lengthKm.value, piece.fromKm, piece.toKm, says, newId),
     },
   })
 }
 function pull(edgeKm: number, toKm: number) {
-  const stretches = moveEdge(road.value.stretches, lengthKm.value, edgeKm, toKm, newId)
+  const stretches = moveBoundary(road.value.stretches, lengthKm.value, edgeKm, toKm, newId)
   store.edit('move an edge of a stretch', { road: { ...road.value, stretches } })
 }
 /** Cuts the piece the cursor stands in, by marking what lies behind it. */
@@ -52,13 +58,13 @@ function add() {
   const at = Math.round(selection.cursorKm * 10) / 10
   const piece = pieces.value.find(({ fromKm, toKm }) => fromKm <= at && at < toKm)
   if (!piece) return
-  const surface = surfaces[(surfaces.indexOf(piece.surface) + 1) % surfaces.length]!
+  const surface = nth(surfaces, (surfaces.indexOf(piece.surface) + 1) % surfaces.length)
   say({ ...piece, fromKm: at }, { surface })
 }
 </script>
 
 <template>
-  <details class="sheet">
+  <details class="card">
     <summary class="px-4 py-2.5 font-semibold">
       Surfaces
       <span class="font-normal text-soft"
@@ -94,7 +100,7 @@ function add() {
             label-hidden
             :model-value="piece.fromKm"
             amount="road"
-            :least="i === 0 ? 0 : pieces[i - 1]!.fromKm + 0.01"
+            :least="i === 0 ? 0 : nth(pieces, i - 1).fromKm + 0.01"
             :most="i === 0 ? 0 : piece.toKm - 0.01"
             @update:model-value="$event !== null && pull(piece.fromKm, $event)"
           />
@@ -106,11 +112,11 @@ function add() {
             :model-value="piece.toKm"
             amount="road"
             :least="i === pieces.length - 1 ? lengthKm : piece.fromKm + 0.01"
-            :most="i === pieces.length - 1 ? lengthKm : pieces[i + 1]!.toKm - 0.01"
+            :most="i === pieces.length - 1 ? lengthKm : nth(pieces, i + 1).toKm - 0.01"
             @update:model-value="$event !== null && pull(piece.toKm, $event)"
           />
           <select
-            class="slot w-32!"
+            class="field w-32!"
             :value="piece.surface"
             aria-label="Surface"
             @change="say(piece, { surface: ($event.target as HTMLSelectElement).value as StretchTraits['surface'] })"
@@ -118,7 +124,7 @@ function add() {
             <option v-for="surface in surfaces" :key="surface" :value="surface">{{ surface }}</option>
           </select>
           <select
-            class="slot w-24!"
+            class="field w-24!"
             :value="piece.traffic"
             aria-label="Company"
             @change="say(piece, { traffic: ($event.target as HTMLSelectElement).value as StretchTraits['traffic'] })"
@@ -151,7 +157,7 @@ function add() {
           >
         </li>
       </ul>
-      <button type="button" class="knob mt-3" @click="add">
+      <button type="button" class="button mt-3" @click="add">
         <Plus :size="15" aria-hidden="true" />A new stretch from the cursor on
       </button>
     </div>

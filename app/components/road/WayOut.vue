@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { exitKinds, type Stop } from '~~/core/supply'
+import { exitKinds, type Stop } from '#core/supply'
+import { useStopEdits } from '../../composables/useStopEdits'
 
 /** How the ride can be left at a stop. */
 defineProps<{ stop: Stop }>()
@@ -9,7 +10,7 @@ const exitOf = (event: Event) => ((event.target as HTMLSelectElement).value || n
 
 <template>
   <select
-    class="slot min-h-8! px-1!"
+    class="field min-h-8! px-1!"
     :value="stop.exit ?? ''"
     :aria-label="`Way out at ${stop.name}`"
     @change="change(stop, { exit: exitOf($event) }, `way out at ${stop.name}`)"

@@ -1,5 +1,10 @@
 <script setup lang="ts">
 import { RotateCcw, Trash2 } from '@lucide/vue'
+import { onMounted, shallowRef } from 'vue'
+import { api } from '../../http/api'
+import { useRequest } from '../../composables/useRequest'
+import FaultLines from '../common/FaultLines.vue'
+import BaseDialog from '../common/BaseDialog.vue'
 
 /** The trips that were thrown away: seen, taken back, or gone for good. */
 const emit = defineEmits<{ restored: [] }>()
@@ -11,7 +16,7 @@ interface BinLine {
   things: number
 }
 const bin = shallowRef<BinLine[]>([])
-const { busy, lines, attempt } = useAttempt()
+const { busy, lines, attempt } = useRequest()
 /** What is asked about before it goes for good: one trip, or all. */
 const asked = shallowRef<BinLine | 'all'>()
 
@@ -54,7 +59,7 @@ const dayOf = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 
         </span>
         <button
           type="button"
-          class="knob"
+          class="button"
           :disabled="busy"
           :aria-label="`Take back ${trip.name}`"
           @click="takeBack(trip)"
@@ -63,7 +68,7 @@ const dayOf = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 
         </button>
         <button
           type="button"
-          class="knob knob-bare"
+          class="button button-bare"
           :disabled="busy"
           :aria-label="`Delete ${trip.name} for good`"
           @click="asked = trip"
@@ -72,8 +77,8 @@ const dayOf = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 
         </button>
       </li>
     </ul>
-    <button type="button" class="knob mt-3" :disabled="busy" @click="asked = 'all'">Empty the bin</button>
-    <TinDialog
+    <button type="button" class="button mt-3" :disabled="busy" @click="asked = 'all'">Empty the bin</button>
+    <BaseDialog
       :open="asked !== undefined"
       :title="asked === 'all' ? 'Empty the bin' : 'Delete for good'"
       @close="asked = undefined"
@@ -86,9 +91,9 @@ const dayOf = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 
       </p>
       <FaultLines class="mt-3" :lines="lines" />
       <div class="mt-4 flex justify-end gap-2">
-        <button type="button" class="knob" @click="asked = undefined">Keep</button>
-        <button type="button" class="knob text-madder!" :disabled="busy" @click="takeAway">Delete for good</button>
+        <button type="button" class="button" @click="asked = undefined">Keep</button>
+        <button type="button" class="button text-madder!" :disabled="busy" @click="takeAway">Delete for good</button>
       </div>
-    </TinDialog>
+    </BaseDialog>
   </details>
 </template>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { wordsForChance, wordsForHours } from '~~/core/units'
+import { chanceInWords, hoursInWords } from '#wording'
+import { computed } from 'vue'
+import { useView } from '../../stores/view'
+import { useKitStore } from '../../stores/kit'
 
 /** The balance in one line, for screens too narrow for its panel. */
 const kitStore = useKitStore()
 const { grams } = useView()
-const kit = computed(() => kitStore.reckoning?.kit)
+const kit = computed(() => kitStore.analysis?.kit)
 </script>
 
 <template>
@@ -17,10 +20,10 @@ const kit = computed(() => kitStore.reckoning?.kit)
       ><strong class="figures">{{ grams(kit.massG) }}</strong> carried</span
     >
     <span
-      ><strong class="figures">{{ wordsForHours(kit.expectedH) }}</strong> on foot</span
+      ><strong class="figures">{{ hoursInWords(kit.expectedH) }}</strong> on foot</span
     >
     <span
-      ><strong class="figures">{{ wordsForChance(kit.rideThrough) }}</strong> no hour on foot</span
+      ><strong class="figures">{{ chanceInWords(kit.rideThrough) }}</strong> no hour on foot</span
     >
   </button>
 </template>

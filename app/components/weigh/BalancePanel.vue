@@ -1,5 +1,14 @@
 <script setup lang="ts">
-import { wordsForChance, wordsForHours } from '~~/core/units'
+import { defined } from '#core/validation'
+import { chanceInWords, hoursInWords } from '#wording'
+import { computed } from 'vue'
+import { useView } from '../../stores/view'
+import { useKitStore } from '../../stores/kit'
+import { useTripStore } from '../../stores/trip'
+import FaultLines from '../common/FaultLines.vue'
+import BeamScale from './BeamScale.vue'
+import DialSlider from './DialSlider.vue'
+import ProofLine from './ProofLine.vue'
 
 /** Grams against expected hours of walking, always in view, with the dial between them; a dialog has its own title. */
 defineProps<{ untitled?: boolean }>()
@@ -7,10 +16,10 @@ const store = useTripStore()
 const kitStore = useKitStore()
 const { grams } = useView()
 
-const kit = computed(() => kitStore.reckoning?.kit)
+const kit = computed(() => kitStore.analysis?.kit)
 const dials = computed(() => store.trip?.dials)
 function turn(gramsPerHour: number) {
-  store.edit('turn the dial', { dials: { ...dials.value!, gramsPerHour } }, 'dial')
+  store.edit('turn the dial', { dials: { ...defined(dials.value), gramsPerHour } }, 'dial')
 }
 </script>
 
@@ -26,19 +35,19 @@ function turn(gramsPerHour: number) {
       <BeamScale
         class="mt-1"
         :grams="grams(kit.massG)"
-        :hours="wordsForHours(kit.savedH)"
+        :hours="hoursInWords(kit.savedH)"
         :price-h="kit.priceH"
         :saved-h="kit.savedH"
       />
       <DialSlider :model-value="dials.gramsPerHour" @update:model-value="turn" />
       <dl class="mt-2 grid grid-cols-3 gap-3">
         <div class="flex flex-col-reverse justify-end">
-          <dt class="text-xs text-soft">expected on foot, of {{ wordsForHours(kit.emptyH) }} bare-handed</dt>
-          <dd class="figures text-lg font-semibold">{{ wordsForHours(kit.expectedH) }}</dd>
+          <dt class="text-xs text-soft">expected on foot, of {{ hoursInWords(kit.emptyH) }} bare-handed</dt>
+          <dd class="figures text-lg font-semibold">{{ hoursInWords(kit.expectedH) }}</dd>
         </div>
         <div class="flex flex-col-reverse justify-end">
           <dt class="text-xs text-soft">chance of no hour on foot</dt>
-          <dd class="figures text-lg font-semibold">{{ wordsForChance(kit.rideThrough) }}</dd>
+          <dd class="figures text-lg font-semibold">{{ chanceInWords(kit.rideThrough) }}</dd>
         </div>
         <ProofLine />
       </dl>
@@ -50,6 +59,6 @@ function turn(gramsPerHour: number) {
         (kitStore.busy ? 'Reckoning …' : 'The balance moves as soon as there is a road and something on the bench.')
       }}
     </p>
-    <FaultLines v-if="kitStore.reckoning?.problems.length" class="mt-2" :lines="kitStore.reckoning.problems" />
+    <FaultLines v-if="kitStore.analysis?.problems.length" class="mt-2" :lines="kitStore.analysis.problems" />
   </section>
 </template>

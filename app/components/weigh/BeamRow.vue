@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { Pin } from '@lucide/vue'
-import type { ScalePower } from 'd3-scale'
-import { wordsForHours } from '~~/core/units'
-import type { WeighedThing } from '~/composables/useVerdicts'
+import { hoursInWords } from '#wording'
+import { computed } from 'vue'
+import type { WeighedThing } from '../../stores/verdicts'
+import { useView } from '../../stores/view'
 
 /** One thing as a beam: the grams it costs to the left, the walking it spares to the right. */
-const props = defineProps<{ row: WeighedThing; scale: ScalePower<number, number>; selected: boolean }>()
+const props = defineProps<{ row: WeighedThing; scale: (hours: number) => number; selected: boolean }>()
 defineEmits<{ select: []; pin: [] }>()
 const { grams } = useView()
 
@@ -56,7 +57,7 @@ const percent = (hours: number, share: number) => `${(props.scale(hours) * right
         </span>
       </span>
       <span class="spared figures text-xs" :class="taken ? 'font-semibold' : 'text-soft'">{{
-        wordsForHours(row.hours)
+        hoursInWords(row.hours)
       }}</span>
       <span class="verdict flex justify-end">
         <span

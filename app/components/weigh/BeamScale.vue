@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+
 /** The balance itself: the kit's grams on one pan, the hours it spares on the other. */
 const props = defineProps<{ grams: string; hours: string; priceH: number; savedH: number }>()
 

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { computed } from 'vue'
+import { useView } from '../../stores/view'
+
 /** What an hour on foot is worth in grams, on a scale where each step is a like factor. */
 const props = defineProps<{ modelValue: number }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()

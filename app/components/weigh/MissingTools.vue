@@ -1,10 +1,16 @@
 <script setup lang="ts">
+import { defined } from '#core/validation'
+import type { MissingTool } from '#core/choose'
+import type { StuckFix } from '#core/ledger'
+import { fixInWords, hoursInWords } from '#wording'
 import { Plus } from '@lucide/vue'
 import { watchDebounced } from '@vueuse/core'
-import { catalogue } from '~~/catalogue'
-import { fixInWords, type Unlock } from '~~/core/choose'
-import type { StuckFix } from '~~/core/ledger'
-import { wordsForHours } from '~~/core/units'
+import { catalogue } from '#catalogue'
+import { computed, shallowRef } from 'vue'
+import { useBench } from '../../composables/useBench'
+import { useView } from '../../stores/view'
+import { useKitStore } from '../../stores/kit'
+import { useTripStore } from '../../stores/trip'
 
 /** Fixes that fail for want of a tool, and the lightest thing that would unlock them, with what it would be worth. */
 const props = defineProps<{ stuck: readonly StuckFix[] }>()
@@ -13,14 +19,14 @@ const kit = useKitStore()
 const { take } = useBench()
 const { grams } = useView()
 
-const found = shallowRef<Unlock[]>()
+const found = shallowRef<MissingTool[]>()
 watchDebounced(
-  () => kit.reckoning?.built,
+  () => kit.analysis?.built,
   async (built) => {
     found.value = undefined
     if (!built) return
     const answer = await kit.missingTools()
-    if (kit.reckoning?.built === built) found.value = answer
+    if (kit.analysis?.built === built) found.value = answer
   },
   { immediate: true, debounce: 500 },
 )
@@ -31,12 +37,12 @@ const unlocking = computed(() =>
   (found.value ?? [])
     .map((unlock) => ({
       ...unlock,
-      fixes: unlock.fixes.filter((fix) => props.stuck.some((one) => isOne(one, fix))),
+      fixes: unlock.fixes.filter((fix) => props.stuck.some((candidate) => isOne(candidate, fix))),
     }))
     .filter(({ fixes }) => fixes.length > 0)
     .slice(0, 3),
 )
-const itemOf = (id: string) => catalogue.items.find((item) => item.id === id)!
+const itemOf = (id: string) => defined(catalogue.items.find((item) => item.id === id))
 const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id
 const inWords = ({ fix, bike, fasteners }: StuckFix) =>
   `${fixInWords(fix, catalogue)} (${bikeName(bike)}: nothing turns ${fasteners.map(({ name }) => name.toLowerCase()).join(', ')})`
@@ -54,10 +60,10 @@ const unique = (fixes: readonly StuckFix[]) => [...new Set(fixes.map(inWords))]
             <span class="block text-xs text-soft">{{ unique(fixes).slice(0, 3).join('; ') }}</span>
           </span>
           <span class="figures text-right font-semibold" :class="worthH > 0 ? 'text-petrol' : 'text-soft'">{{
-            worthH > 0 ? wordsForHours(worthH) : 'not worth it'
+            worthH > 0 ? hoursInWords(worthH) : 'not worth it'
           }}</span>
         </span>
-        <button type="button" class="knob mt-1 min-h-7! text-sm" @click="take([itemOf(item)])">
+        <button type="button" class="button mt-1 min-h-7! text-sm" @click="take([itemOf(item)])">
           <Plus :size="14" aria-hidden="true" />Lay it on the bench
         </button>
       </li>

@@ -1,7 +1,13 @@
 <script setup lang="ts">
-import { catalogue } from '~~/catalogue'
-import { claimInWords } from '~~/core/choose'
-import { wordsForChance, wordsForHours } from '~~/core/units'
+import { catalogue } from '#catalogue'
+import { claimInWords, chanceInWords, hoursInWords } from '#wording'
+import { computed } from 'vue'
+import { useVerdicts } from '../../stores/verdicts'
+import { useView } from '../../stores/view'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
+import MissingTools from './MissingTools.vue'
 
 /** What the kit leaves to luck: claims that nothing carried answers. */
 const kit = useKitStore()
@@ -11,9 +17,9 @@ const { stretch } = useView()
 const { notes, gap } = useVerdicts()
 
 const most = 7
-const claims = computed(() => new Map((kit.reckoning?.built?.ledger.claims ?? []).map((claim) => [claim.id, claim])))
+const claims = computed(() => new Map((kit.analysis?.built?.ledger.claims ?? []).map((claim) => [claim.id, claim])))
 const open = computed(() => {
-  return (kit.reckoning?.kit?.openClaims ?? []).flatMap(({ claim, expectedH }) => {
+  return (kit.analysis?.kit?.openClaims ?? []).flatMap(({ claim, expectedH }) => {
     const note = notes.value.get(claim)
     const entry = claims.value.get(claim)
     const inGap = !gap.value || (note && note.gap.fromKm < gap.value.toKm && gap.value.fromKm < note.gap.toKm)
@@ -24,7 +30,7 @@ const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id
 </script>
 
 <template>
-  <section v-if="kit.reckoning?.kit" aria-labelledby="open-title" class="border-t-2 border-ink px-4 py-3">
+  <section v-if="kit.analysis?.kit" aria-labelledby="open-title" class="border-t-2 border-ink px-4 py-3">
     <h2 id="open-title" class="text-base">Left to luck</h2>
     <p v-if="!claims.size" class="mt-1 text-sm text-soft">
       Nothing that may break on this road costs a walk worth carrying for.
@@ -39,19 +45,19 @@ const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id
             class="grid w-full grid-cols-[3.4rem_1fr_auto] gap-2 py-1.5 text-left text-sm hover:bg-well"
             @click="selection.showClass(note.settledBy, note.gap)"
           >
-            <span class="figures font-semibold">{{ wordsForChance(entry.probability) }}</span>
+            <span class="figures font-semibold">{{ chanceInWords(entry.probability) }}</span>
             <span
               >{{ claimInWords(note, catalogue)
               }}<span class="block text-xs text-soft"
                 >{{ bikeName(note.bike) }}, {{ stretch(note.gap.fromKm, note.gap.toKm) }},
-                {{ wordsForHours(entry.lossH) }} on foot</span
+                {{ hoursInWords(entry.lossH) }} on foot</span
               ></span
             >
-            <span class="figures font-semibold text-madder">{{ wordsForHours(expectedH) }}</span>
+            <span class="figures font-semibold text-madder">{{ hoursInWords(expectedH) }}</span>
           </button>
         </li>
       </ul>
     </template>
-    <MissingTools v-if="kit.reckoning.built?.stuck.length" class="mt-4" :stuck="kit.reckoning.built.stuck" />
+    <MissingTools v-if="kit.analysis.built?.stuck.length" class="mt-4" :stuck="kit.analysis.built.stuck" />
   </section>
 </template>

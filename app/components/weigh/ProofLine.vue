@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { wordsForChance } from '~~/core/units'
+import { chanceInWords } from '#wording'
+import { computed } from 'vue'
+import { useKitStore } from '../../stores/kit'
 
 /** How far from the best the kit can be: proved, being proved, or stopped. */
 const kit = useKitStore()
 const words = computed(() => {
   const gap = kit.proof.stage === 'done' ? kit.proof.proof.gap : kit.proof.stage === 'running' ? kit.proof.gap : null
   if (gap === null) return '—'
-  return gap < 0.001 ? wordsForChance(Math.max(gap, 1e-6)) : `≤ ${wordsForChance(gap)}`
+  return gap < 0.001 ? chanceInWords(Math.max(gap, 1e-6)) : `≤ ${chanceInWords(gap)}`
 })
 </script>
 
@@ -21,7 +23,7 @@ const words = computed(() => {
         <button type="button" class="underline" @click="kit.stopProof()">stop</button>
       </template>
       <template v-else-if="kit.proof.stage === 'failed'">no proof: {{ kit.proof.message }}</template>
-      <template v-else-if="kit.reckoning?.kit">
+      <template v-else-if="kit.analysis?.kit">
         not proved <button type="button" class="underline" @click="kit.startProof()">prove it</button>
       </template>
       <template v-else>no kit yet</template>

@@ -1,9 +1,17 @@
 <script setup lang="ts">
+import { nth, defined } from '#core/validation'
+import { fixOfAnswer, type BreakEven, type ItemClaim } from '#core/choose'
+import { headInWords, capabilitiesInWords, claimInWords, fixInWords, chanceInWords, hoursInWords } from '#wording'
 import { Pin, X } from '@lucide/vue'
-import { catalogue } from '~~/catalogue'
-import { deedsInWords } from '~~/core/bench'
-import { claimInWords, fixInWords, fixOfAnswer, type Flip, type ItemClaim } from '~~/core/choose'
-import { wordsForChance, wordsForHours } from '~~/core/units'
+import { catalogue } from '#catalogue'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useSpares } from '../../stores/spares'
+import { useVerdicts } from '../../stores/verdicts'
+import { useView } from '../../stores/view'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
+import MissingTools from './MissingTools.vue'
 
 /** One thing and the claims behind its verdict; in a dialog it is the dialog that closes. */
 defineProps<{ closable?: boolean }>()
@@ -14,7 +22,7 @@ const { grams, stretch } = useView()
 const { notes } = useVerdicts()
 
 const thing = computed(() => store.trip?.bench.find(({ id }) => id === selection.thingId))
-const verdict = computed(() => kit.reckoning?.kit?.verdicts.find(({ item }) => item === selection.thingId))
+const verdict = computed(() => kit.analysis?.kit?.verdicts.find(({ item }) => item === selection.thingId))
 const nameOf = (id: string) => store.trip?.bench.find((candidate) => candidate.id === id)?.name ?? id
 const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id
 
@@ -29,7 +37,7 @@ const claims = computed(() => {
   })
 })
 function ledgerClaim(id: string) {
-  return kit.reckoning?.built?.ledger.claims.find((claim) => claim.id === id)
+  return kit.analysis?.built?.ledger.claims.find((claim) => claim.id === id)
 }
 const cautions = computed(() => {
   const fixes = new Set((verdict.value?.claims ?? []).map(({ fix }) => fix && fixOfAnswer(fix)))
@@ -43,26 +51,26 @@ const unfit = computed(() => {
   if (!thing.value) return []
   const lines = linesFor(thing.value)
   if (servesNone(thing.value)) return lines
-  return [...misfitsOf(thing.value), ...lines.filter(({ verdict: is }) => is === 'doubtful')]
+  return [...misfitsOf(thing.value), ...lines.filter((line) => line.verdict === 'doubtful')]
 })
-const idle = computed(() => kit.reckoning?.fit.idle[selection.thingId] ?? [])
+const idle = computed(() => kit.analysis?.fit.idle[selection.thingId] ?? [])
 /** Fixes that would use the thing, were there not a bolt that nothing turns. */
 const stuck = computed(() => {
   const units = Object.keys(thing.value?.units ?? {})
-  return (kit.reckoning?.built?.stuck ?? []).filter(({ fix }) => {
+  return (kit.analysis?.built?.stuck ?? []).filter(({ fix }) => {
     const uses = Object.keys(catalogue.fixes.find(({ id }) => id === fix)?.uses ?? {})
-    return uses.some((template) => units.some((id) => id.startsWith(template.split('{')[0]!)))
+    return uses.some((template) => units.some((id) => id.startsWith(nth(template.split('{'), 0))))
   })
 })
 
-const flip = shallowRef<Flip | null>()
+const breakEven = shallowRef<BreakEven | null>()
 watch(
-  [() => selection.thingId, () => kit.reckoning],
+  [() => selection.thingId, () => kit.analysis],
   async ([id]) => {
-    flip.value = undefined
+    breakEven.value = undefined
     if (!id || !verdict.value) return
-    const answer = await kit.flip(id)
-    if (selection.thingId === id) flip.value = answer
+    const answer = await kit.breakEven(id)
+    if (selection.thingId === id) breakEven.value = answer
   },
   { immediate: true },
 )
@@ -74,12 +82,14 @@ function instead(claim: ItemClaim): string {
 }
 
 function setPin(min: number, max: number) {
-  const bench = store.trip!.bench.map((item) => (item.id === selection.thingId ? { ...item, pin: { min, max } } : item))
-  store.edit(`pin ${thing.value!.name}`, { bench })
+  const bench = store.openTrip.bench.map((item) =>
+    item.id === selection.thingId ? { ...item, pin: { min, max } } : item,
+  )
+  store.edit(`pin ${defined(thing.value).name}`, { bench })
 }
 function unpin() {
-  const bench = store.trip!.bench.map((item) => (item.id === selection.thingId ? { ...item, pin: null } : item))
-  store.edit(`unpin ${thing.value!.name}`, { bench })
+  const bench = store.openTrip.bench.map((item) => (item.id === selection.thingId ? { ...item, pin: null } : item))
+  store.edit(`unpin ${defined(thing.value).name}`, { bench })
 }
 </script>
 
@@ -96,14 +106,14 @@ function unpin() {
           {{ thing.name }}{{ verdict.n > 1 ? `: ${verdict.n}` : '' }}
         </h2>
         <p class="text-xs text-soft">
-          {{ deedsInWords(thing, catalogue).join(' · ') || 'does nothing in the ledger yet' }}
+          {{ capabilitiesInWords(thing, catalogue).join(' · ') || 'does nothing in the ledger yet' }}
         </p>
       </div>
       <span class="figures text-sm font-semibold">{{ grams(thing.massG * Math.max(1, verdict.n)) }}</span>
       <button
         v-if="closable"
         type="button"
-        class="knob knob-bare -mr-2 -mt-1 min-h-7!"
+        class="button button-bare -mr-2 -mt-1 min-h-7!"
         aria-label="Close"
         @click="selection.thingId = ''"
       >
@@ -113,14 +123,14 @@ function unpin() {
 
     <p class="mt-2 text-sm">
       <template v-if="verdict.verdict === 'take'">
-        Without it <strong>{{ wordsForHours(verdict.lostH) }}</strong> more on foot; it spares
-        <strong>{{ wordsForHours(verdict.minutesPer100g / 60) }}</strong> for each 100 g.
+        Without it <strong>{{ hoursInWords(verdict.lostH) }}</strong> more on foot; it spares
+        <strong>{{ hoursInWords(verdict.minutesPer100g / 60) }}</strong> for each 100 g.
         <template v-if="verdict.lastOneH !== null">
-          The last one of {{ verdict.n }} is worth {{ wordsForHours(verdict.lastOneH) }}.</template
+          The last one of {{ verdict.n }} is worth {{ hoursInWords(verdict.lastOneH) }}.</template
         >
       </template>
       <template v-else-if="verdict.lostH > 0">
-        It would spare <strong>{{ wordsForHours(verdict.lostH) }}</strong>, less than its grams cost<template
+        It would spare <strong>{{ hoursInWords(verdict.lostH) }}</strong>, less than its grams cost<template
           v-if="verdict.together.length"
           >, and that only with {{ verdict.together.map(nameOf).join(' and ') }}</template
         >.
@@ -132,31 +142,31 @@ function unpin() {
     <ul v-if="unfit.length" class="mt-2 text-sm" aria-label="Which bikes it does not serve">
       <li
         v-for="line in unfit"
-        :key="line.bike + line.because"
+        :key="line.bike + line.words"
         class="border-l-4 pl-2"
         :class="line.verdict === 'doubtful' ? 'border-brass' : 'border-madder'"
       >
-        <strong>{{ line.verdict }}</strong> on {{ line.bike }}: {{ line.because }}
+        <strong>{{ line.verdict }}</strong> on {{ line.bike }}: {{ line.words }}
       </li>
     </ul>
     <p v-if="idle.length" class="mt-2 border-l-4 border-brass pl-2 text-sm">
       {{
         idle.length === thing.heads.length
-          ? 'Turns nothing on any bike here.'
-          : `Turns nothing here: ${idle.join(', ')}.`
+          ? 'TaskQueue nothing on any bike here.'
+          : `TaskQueue nothing here: ${idle.map(headInWords).join(', ')}.`
       }}
     </p>
     <MissingTools v-if="stuck.length" class="mt-2" :stuck="stuck" />
 
     <div class="mt-2 flex flex-wrap items-center gap-1.5">
-      <button v-if="verdict.pinned" type="button" class="knob" @click="unpin">
+      <button v-if="verdict.pinned" type="button" class="button" @click="unpin">
         <Pin :size="14" aria-hidden="true" />Unpin
       </button>
       <template v-else>
-        <button type="button" class="knob" @click="setPin(Math.max(1, verdict.n), thing.count)">
+        <button type="button" class="button" @click="setPin(Math.max(1, verdict.n), thing.count)">
           <Pin :size="14" aria-hidden="true" />Always take
         </button>
-        <button type="button" class="knob" @click="setPin(0, 0)">Always leave</button>
+        <button type="button" class="button" @click="setPin(0, 0)">Always leave</button>
       </template>
     </div>
 
@@ -171,16 +181,16 @@ function unpin() {
           :key="claim.claim"
           class="grid grid-cols-[3.4rem_1fr_auto] gap-2 border-b border-line py-1.5 text-sm"
         >
-          <span class="figures font-semibold">{{ wordsForChance(probability) }}</span>
+          <span class="figures font-semibold">{{ chanceInWords(probability) }}</span>
           <span>
             {{ claimInWords(note, catalogue) }}
             <span class="block text-xs text-soft"
-              >{{ bikeName(note.bike) }}, {{ stretch(note.gap.fromKm, note.gap.toKm) }}, {{ wordsForHours(lossH) }} at
+              >{{ bikeName(note.bike) }}, {{ stretch(note.gap.fromKm, note.gap.toKm) }}, {{ hoursInWords(lossH) }} at
               stake</span
             >
             <span class="block text-xs" :class="claim.instead ? 'text-soft' : 'text-madder'">{{ instead(claim) }}</span>
           </span>
-          <span class="figures font-semibold text-petrol">{{ wordsForHours(claim.lostH) }}</span>
+          <span class="figures font-semibold text-petrol">{{ hoursInWords(claim.lostH) }}</span>
         </li>
       </ul>
       <button
@@ -193,18 +203,20 @@ function unpin() {
       </button>
     </template>
 
-    <p v-if="flip" class="mt-3 text-sm text-soft">
-      <template v-if="flip.gramsPerHour === null">No dial makes it come along.</template>
+    <p v-if="breakEven" class="mt-3 text-sm text-soft">
+      <template v-if="breakEven.gramsPerHour === null">No dial makes it come along.</template>
       <template v-else-if="verdict.verdict === 'take'"
         >It stays at home where an hour is worth less than about
-        <strong class="text-ink">{{ grams(flip.gramsPerHour) }}</strong><template v-if="flip.massG !== null"
-          >, or where one weighs more than about <strong class="text-ink">{{ grams(flip.massG) }}</strong></template
+        <strong class="text-ink">{{ grams(breakEven.gramsPerHour) }}</strong><template v-if="breakEven.massG !== null"
+          >, or where one weighs more than about
+          <strong class="text-ink">{{ grams(breakEven.massG) }}</strong></template
         >.</template
       >
       <template v-else
         >It comes along where an hour is worth about
-        <strong class="text-ink">{{ grams(flip.gramsPerHour) }}</strong><template v-if="flip.massG !== null"
-          >, or where it weighs no more than about <strong class="text-ink">{{ grams(flip.massG) }}</strong></template
+        <strong class="text-ink">{{ grams(breakEven.gramsPerHour) }}</strong><template v-if="breakEven.massG !== null"
+          >, or where it weighs no more than about
+          <strong class="text-ink">{{ grams(breakEven.massG) }}</strong></template
         >.</template
       >
     </p>

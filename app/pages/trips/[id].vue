@@ -1,5 +1,31 @@
 <script setup lang="ts">
+import { defined } from '#core/validation'
 import { useDocumentVisibility, useMediaQuery } from '@vueuse/core'
+import { NuxtLink, NuxtPage } from '#components'
+import { definePageMeta, navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
+import { computed, onBeforeUnmount, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
+import FaultLines from '../../components/common/FaultLines.vue'
+import BaseDialog from '../../components/common/BaseDialog.vue'
+import ConflictDialog from '../../components/frame/ConflictDialog.vue'
+import FindDialog from '../../components/frame/FindDialog.vue'
+import KeysDialog from '../../components/frame/KeysDialog.vue'
+import LeaveDialog from '../../components/frame/LeaveDialog.vue'
+import RoadStrip from '../../components/frame/RoadStrip.vue'
+import SavingLines from '../../components/frame/SavingLines.vue'
+import StageNav from '../../components/frame/StageNav.vue'
+import AppHeader from '../../components/frame/AppHeader.vue'
+import BalanceLine from '../../components/weigh/BalanceLine.vue'
+import BalancePanel from '../../components/weigh/BalancePanel.vue'
+import OpenClaims from '../../components/weigh/OpenClaims.vue'
+import ThingPanel from '../../components/weigh/ThingPanel.vue'
+import { linesOf } from '../../http/api'
+import { useKeys } from '../../composables/useKeys'
+import { stages } from '../../composables/useStages'
+import { useStopEdits } from '../../composables/useStopEdits'
+import { useTripSessions } from '../../stores/trip-sessions'
+import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
+import { useTripStore } from '../../stores/trip'
 
 // Each trip has a page of its own: nothing of one is left over in another.
 definePageMeta({ middleware: 'signed-in', key: ({ params }) => String(params.id) })
@@ -35,7 +61,7 @@ selection.clear()
 void load()
 watch(
   () => isOpen.value && store.trip,
-  (trip) => trip && void kit.reckon(trip),
+  (trip) => trip && void kit.analyse(trip),
   { immediate: true },
 )
 // What others have done meanwhile is taken in when one comes back to the window.
@@ -47,7 +73,7 @@ watch(isGone, async (gone) => {
   await (await useTripSessions()).forget(tripId)
 })
 watch(
-  () => kit.reckoning?.view?.worst.atKm,
+  () => kit.analysis?.view?.worst.atKm,
   (atKm) => {
     if (atKm !== undefined && selection.cursorKm === 0) selection.cursorKm = Math.round(atKm * 10) / 10
   },
@@ -96,30 +122,26 @@ useHead({ title: () => `${stageName.value} · ${store.trip?.name ?? 'Trip'} · R
 
 const { move } = useStopEdits()
 const moveStop = (id: string, roadKm: number) =>
-  move(
-    store.trip!.stops.find((stop) => stop.id === id)!,
-    roadKm,
-    `move ${id}`,
-  )
+  move(defined(store.openTrip.stops.find((stop) => stop.id === id)), roadKm, `move ${id}`)
 </script>
 
 <template>
   <div class="flex h-full flex-col">
-    <TinHeader :in-trip="isOpen" @find="showsFind = true" @keys="showsKeys = true" />
+    <AppHeader :in-trip="isOpen" @find="showsFind = true" @keys="showsKeys = true" />
     <main v-if="missing" class="mx-auto max-w-md p-8">
       <h1 class="text-2xl">There is no such trip</h1>
       <p class="mt-2 text-soft">It may be somebody else’s, or have been thrown away.</p>
-      <NuxtLink to="/trips" class="knob knob-main mt-4">All trips</NuxtLink>
+      <NuxtLink to="/trips" class="button button-main mt-4">All trips</NuxtLink>
     </main>
     <main v-else-if="lines.length" class="mx-auto w-full max-w-md p-8">
       <h1 class="mb-3 text-2xl">The trip could not be opened</h1>
       <FaultLines :lines="lines" />
-      <button type="button" class="knob mt-4" @click="load">Try again</button>
+      <button type="button" class="button mt-4" @click="load">Try again</button>
     </main>
     <main v-else-if="signedOut" class="mx-auto w-full max-w-md p-8">
       <h1 class="text-2xl">Your sign-in has ended</h1>
       <p class="mt-2 text-soft">This trip is not on this device.</p>
-      <NuxtLink :to="{ path: '/', query: { next: route.fullPath } }" class="knob knob-main mt-4"
+      <NuxtLink :to="{ path: '/', query: { next: route.fullPath } }" class="button button-main mt-4"
         >Sign in again</NuxtLink
       >
     </main>
@@ -147,12 +169,12 @@ const moveStop = (id: string, roadKm: number) =>
         </aside>
       </div>
       <template v-if="!wide">
-        <TinDialog :open="showsBalance" title="The balance" flush @close="showsBalance = false"
+        <BaseDialog :open="showsBalance" title="The balance" flush @close="showsBalance = false"
           ><BalancePanel untitled
-        /></TinDialog>
-        <TinDialog :open="selection.thingId !== ''" title="Claims" flush @close="selection.thingId = ''"
+        /></BaseDialog>
+        <BaseDialog :open="selection.thingId !== ''" title="Claims" flush @close="selection.thingId = ''"
           ><ThingPanel
-        /></TinDialog>
+        /></BaseDialog>
       </template>
       <FindDialog :open="showsFind" @close="showsFind = false" />
       <KeysDialog :open="showsKeys" @close="showsKeys = false" />

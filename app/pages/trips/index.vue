@@ -1,10 +1,20 @@
 <script setup lang="ts">
 import { FileUp, Trash2 } from '@lucide/vue'
-import { bikeFrom, bikeStarts } from '~~/catalogue'
-import type { BikeKind } from '~~/core/bike'
-import { tripFormat, tripSchema } from '~~/core/trip'
-import type { Waiting } from '~/session/outbox'
-import { skillWords, type Skill } from '~~/core/crew'
+import { bikeFrom, bikeStarts } from '#catalogue'
+import { NuxtLink } from '#components'
+import type { BikeKind } from '#core/bike'
+import { skillWords, type Skill } from '#core/crew'
+import { tripFormat, tripSchema } from '#core/trip'
+import { definePageMeta, navigateTo, useHead } from '#imports'
+import { ref, shallowRef, useTemplateRef } from 'vue'
+import FaultLines from '../../components/common/FaultLines.vue'
+import AppHeader from '../../components/frame/AppHeader.vue'
+import TripBin from '../../components/trips/TripBin.vue'
+import { api, linesOf, statusOf } from '../../http/api'
+import { useFileDrop } from '../../composables/useFileDrop'
+import { useTripSessions } from '../../stores/trip-sessions'
+import { useView } from '../../stores/view'
+import type { Waiting } from '../../session/outbox'
 
 definePageMeta({ middleware: 'signed-in' })
 useHead({ title: 'Trips · Rag Tin' })
@@ -22,7 +32,7 @@ const trips = ref<TripLine[]>()
 const lines = ref<string[]>([])
 const thrownAway = shallowRef<TripLine>()
 const picker = useTemplateRef<HTMLInputElement>('picker')
-const bin = useTemplateRef('bin')
+const bin = useTemplateRef<{ look: () => Promise<void> }>('bin')
 
 /** Trips of which something waits on this device, and those that lie on it. */
 const waiting = shallowRef<readonly Waiting[]>([])
@@ -116,7 +126,7 @@ async function takeBack({ id }: TripLine) {
 
 <template>
   <div class="flex min-h-full flex-col">
-    <TinHeader />
+    <AppHeader />
     <main
       class="mx-auto grid w-full max-w-5xl flex-1 content-start gap-8 p-6 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)]"
       :class="over ? 'outline-4 outline-dashed -outline-offset-8 outline-petrol' : ''"
@@ -129,14 +139,14 @@ async function takeBack({ id }: TripLine) {
           class="mt-3 flex items-center justify-between rounded border border-line bg-well px-3 py-2 text-sm"
         >
           <span class="min-w-0 [overflow-wrap:anywhere]">“{{ thrownAway.name }}” was thrown away.</span
-          ><button type="button" class="knob" @click="takeBack(thrownAway)">Take it back</button>
+          ><button type="button" class="button" @click="takeBack(thrownAway)">Take it back</button>
         </p>
         <p v-if="signedOut" role="status" class="mt-3 flex items-center justify-between gap-3 text-sm">
           <span>Your sign-in has ended. What lies on this device can be read.</span>
-          <NuxtLink :to="{ path: '/', query: { next: '/trips' } }" class="knob">Sign in again</NuxtLink>
+          <NuxtLink :to="{ path: '/', query: { next: '/trips' } }" class="button">Sign in again</NuxtLink>
         </p>
         <ul v-if="!trips && kept.length" class="mt-4 space-y-3">
-          <li v-for="trip in kept" :key="trip.trip" class="sheet py-2 pl-4 pr-2">
+          <li v-for="trip in kept" :key="trip.trip" class="card py-2 pl-4 pr-2">
             <NuxtLink :to="`/trips/${trip.trip}/weigh`" class="block py-1.5">
               <span class="block break-words text-lg font-bold [font-stretch:108%]">{{ trip.name }}</span>
               <span class="text-sm text-soft">on this device</span>
@@ -151,7 +161,7 @@ async function takeBack({ id }: TripLine) {
           None yet. Begin one at the side, or drop a trip document exported from Rag Tin here.
         </p>
         <ul v-if="trips" class="mt-4 space-y-3">
-          <li v-for="trip in trips" :key="trip.id" class="sheet flex items-center gap-4 py-2 pl-4 pr-2">
+          <li v-for="trip in trips" :key="trip.id" class="card flex items-center gap-4 py-2 pl-4 pr-2">
             <NuxtLink :to="`/trips/${trip.id}/weigh`" class="min-w-0 flex-1 py-1.5">
               <span class="block truncate text-lg font-bold [font-stretch:108%]">{{ trip.name }}</span>
               <span class="text-sm text-soft"
@@ -165,7 +175,7 @@ async function takeBack({ id }: TripLine) {
             </NuxtLink>
             <button
               type="button"
-              class="knob knob-bare"
+              class="button button-bare"
               :aria-label="`Throw away ${trip.name}`"
               @click="throwAway(trip)"
             >
@@ -175,11 +185,11 @@ async function takeBack({ id }: TripLine) {
         </ul>
         <TripBin v-if="trips" ref="bin" @restored="((thrownAway = undefined), list())" />
       </section>
-      <section class="sheet self-start p-4" aria-labelledby="new-title">
+      <section class="card self-start p-4" aria-labelledby="new-title">
         <h2 id="new-title" class="text-lg">A new trip</h2>
         <form class="mt-3 space-y-3" @submit.prevent="begin">
           <label class="block text-sm text-soft"
-            >Name<input v-model="name" class="slot mt-1 text-ink" maxlength="120" placeholder="Where to, and when"
+            >Name<input v-model="name" class="field mt-1 text-ink" maxlength="120" placeholder="Where to, and when"
           /></label>
           <fieldset v-for="(rider, i) in riders" :key="i" class="space-y-2 border-t border-line pt-2">
             <legend class="float-left mb-2 w-full text-sm font-semibold">
@@ -188,25 +198,25 @@ async function takeBack({ id }: TripLine) {
                 v-if="riders.length > 1"
                 type="button"
                 class="float-right font-normal underline"
-                :aria-label="`Without rider ${i + 1}`"
+                :aria-label="`Remove rider ${i + 1}`"
                 @click="riders.splice(i, 1)"
               >
-                without
+                Remove
               </button>
             </legend>
             <label class="block text-sm text-soft"
-              >Name<input v-model="rider.name" class="slot mt-1 text-ink" maxlength="120"
+              >Name<input v-model="rider.name" class="field mt-1 text-ink" maxlength="120"
             /></label>
             <div class="grid grid-cols-2 gap-2">
               <label class="block text-sm text-soft"
                 >Rides
-                <select v-model="rider.bike" class="slot mt-1 text-ink">
+                <select v-model="rider.bike" class="field mt-1 text-ink">
                   <option v-for="start in bikeStarts" :key="start.id" :value="start.id">{{ start.name }}</option>
                 </select>
               </label>
               <label class="block text-sm text-soft"
                 >Repairs were
-                <select v-model.number="rider.hands" class="slot mt-1 text-ink">
+                <select v-model.number="rider.hands" class="field mt-1 text-ink">
                   <option v-for="(words, level) in skillWords" :key="level" :value="level">
                     {{ level === 0 ? 'never tried' : words }}
                   </option>
@@ -218,16 +228,16 @@ async function takeBack({ id }: TripLine) {
             <button
               v-if="riders.length < 12"
               type="button"
-              class="knob"
+              class="button"
               @click="riders.push({ name: '', bike: 'gravel', hands: 2 })"
             >
               One more rider
             </button>
-            <button type="submit" class="knob knob-main" :disabled="busy">Begin</button>
+            <button type="submit" class="button button-main" :disabled="busy">Begin</button>
           </div>
         </form>
         <hr class="my-4 border-line" />
-        <button type="button" class="knob w-full" :disabled="busy" @click="picker?.click()">
+        <button type="button" class="button w-full" :disabled="busy" @click="picker?.click()">
           <FileUp :size="15" aria-hidden="true" />Import a trip document
         </button>
         <input

@@ -1,12 +1,12 @@
 import { movePerson } from '../../accounts/people'
 import { moveSchema } from '../../accounts/schema'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { bodyOf } from '../../http/body'
 import { database } from '../../http/database'
-import { ownAccount, provePassword } from '../../http/own-account'
-import { sendLater } from '../../http/post'
-import { movedLetter } from '../../post/letters'
 import { httpError } from '../../http/http-error'
+import { ownAccount, provePassword } from '../../http/own-account'
+import { sendLater } from '../../http/mail'
+import { movedLetter } from '../../mail/letters'
 
 /** Changes the address that the person signs in with. */
 export default answering(async (event) => {

@@ -1,14 +1,16 @@
+import { useRuntimeConfig } from 'nitropack/runtime'
+import { setResponseStatus } from 'h3'
 import { writePasswordLetter } from '../../accounts/password-letters'
 import { findPerson } from '../../accounts/people'
 import { forgottenSchema } from '../../accounts/schema'
 import { addressOf } from '../../http/address'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { bodyOf } from '../../http/body'
 import { database } from '../../http/database'
-import { letterLimiter } from '../../http/limiters'
-import { sendLater, sendsLetters } from '../../http/post'
-import { newPasswordLetter } from '../../post/letters'
 import { httpError } from '../../http/http-error'
+import { letterLimiter } from '../../http/limiters'
+import { sendLater, sendsLetters } from '../../http/mail'
+import { newPasswordLetter } from '../../mail/letters'
 
 /** Asks for a letter that lets one choose a new password. The answer is the same for an address without an account. */
 export default answering(async (event) => {

@@ -1,6 +1,6 @@
 import { personById } from '../../accounts/people'
 import { sessionsOf } from '../../accounts/sessions'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { database } from '../../http/database'
 import { personOf } from '../../http/session'
 

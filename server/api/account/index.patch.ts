@@ -1,6 +1,6 @@
 import { renamePerson } from '../../accounts/people'
 import { renameSchema } from '../../accounts/schema'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { bodyOf } from '../../http/body'
 import { database } from '../../http/database'
 import { ownAccount } from '../../http/own-account'

@@ -1,13 +1,16 @@
+import { hashPassword } from '#auth/password'
+import { useRuntimeConfig } from 'nitropack/runtime'
+import { setResponseStatus } from 'h3'
 import { inTurn } from '../../accounts/hashing'
 import { addPerson, findPerson } from '../../accounts/people'
 import { signUpSchema } from '../../accounts/schema'
 import { addressOf } from '../../http/address'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { bodyOf } from '../../http/body'
 import { database } from '../../http/database'
+import { httpError } from '../../http/http-error'
 import { signUpLimiter } from '../../http/limiters'
 import { rememberDevice, signIn } from '../../http/session'
-import { httpError } from '../../http/http-error'
 
 /** Sign up. */
 export default answering(async (event) => {

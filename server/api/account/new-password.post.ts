@@ -1,14 +1,15 @@
+import { hashPassword } from '#auth/password'
 import { inTurn } from '../../accounts/hashing'
 import { readPasswordLetter, usePasswordLetter } from '../../accounts/password-letters'
 import { personById } from '../../accounts/people'
 import { letterSchema } from '../../accounts/schema'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { bodyOf } from '../../http/body'
 import { database } from '../../http/database'
-import { sendLater } from '../../http/post'
-import { rememberDevice, signIn } from '../../http/session'
-import { passwordChangedLetter } from '../../post/letters'
 import { httpError } from '../../http/http-error'
+import { sendLater } from '../../http/mail'
+import { rememberDevice, signIn } from '../../http/session'
+import { passwordChangedLetter } from '../../mail/letters'
 
 /** Chooses a new password, by a letter, and signs in with it. */
 export default answering(async (event) => {

@@ -1,14 +1,16 @@
+import { hashPassword } from '#auth/password'
+import { getUserSession } from '#auth/session'
 import { inTurn } from '../../accounts/hashing'
 import { setPasswordHash } from '../../accounts/people'
 import { passwordSchema } from '../../accounts/schema'
 import { endSessionsOf } from '../../accounts/sessions'
 import { allOrNothing } from '../../db/transaction'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { bodyOf } from '../../http/body'
 import { database } from '../../http/database'
 import { ownAccount, provePassword } from '../../http/own-account'
-import { sendLater } from '../../http/post'
-import { passwordChangedLetter } from '../../post/letters'
+import { sendLater } from '../../http/mail'
+import { passwordChangedLetter } from '../../mail/letters'
 
 /** Changes the person's password; whoever else is signed in with the old one is no longer. */
 export default answering(async (event) => {

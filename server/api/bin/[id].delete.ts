@@ -1,5 +1,5 @@
 import { emptyBin } from '../../db/trips'
-import { answering, tripIdOf } from '../../http/answers'
+import { answering, tripIdOf } from '../../http/error-answers'
 import { database } from '../../http/database'
 import { personOf } from '../../http/session'
 

@@ -1,6 +1,6 @@
-import { answering } from '../../http/answers'
-import { letterBox } from '../../http/post'
+import { answering } from '../../http/error-answers'
 import { httpError } from '../../http/http-error'
+import { letterBox } from '../../http/mail'
 
 /** The letters that the demo would have sent; there is no such box outside the demo. */
 export default answering(async () => {

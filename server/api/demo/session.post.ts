@@ -1,8 +1,9 @@
+import { useRuntimeConfig } from 'nitropack/runtime'
 import { findPerson } from '../../accounts/people'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { database } from '../../http/database'
-import { signIn } from '../../http/session'
 import { httpError } from '../../http/http-error'
+import { signIn } from '../../http/session'
 
 /** Step in as the demo rider; there is no such door outside the demo. */
 export default answering(async (event) => {

@@ -1,5 +1,5 @@
 import { listTrips } from '../../db/trips'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { database } from '../../http/database'
 import { personOf } from '../../http/session'
 

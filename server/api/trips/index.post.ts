@@ -1,5 +1,6 @@
+import { setResponseStatus } from 'h3'
 import { createTrip } from '../../db/trips'
-import { answering } from '../../http/answers'
+import { answering } from '../../http/error-answers'
 import { bytesOf, mostBytes } from '../../http/body'
 import { database } from '../../http/database'
 import { personOf } from '../../http/session'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { applied, changesBetween, inverse, liesIn, stillFits, valueAt } from '~/session/changes'
+import { applied, changesBetween, inverse, liesIn, stillFits, valueAt } from '../../../app/session/changes'
 
 interface Entry {
   readonly id: string

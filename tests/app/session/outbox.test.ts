@@ -1,10 +1,11 @@
+import { defined, nth } from '#core/validation'
+import { partNames, type Revision, type Revisions, type Trip } from '#core/trip'
 import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it } from 'vitest'
-import { partNames, type Revision, type Revisions, type Trip } from '../../../core/trip'
-import { forgetPerson, recallPerson, rememberPerson } from '~/session/device-person'
-import { IndexedDbOutbox } from '~/session/indexed-db-outbox'
-import { MemoryOutbox } from '~/session/memory-outbox'
-import type { Outbox, Step } from '~/session/outbox'
+import { forgetPerson, recallPerson, rememberPerson } from '../../../app/session/device-person'
+import { IndexedDbOutbox } from '../../../app/session/indexed-db-outbox'
+import { MemoryOutbox } from '../../../app/session/memory-outbox'
+import type { Outbox, Step } from '../../../app/session/outbox'
 import { smallTrip } from '../../fake-world'
 
 const trip = smallTrip('Kept')
@@ -25,7 +26,7 @@ describe.each<[string, () => Promise<Outbox>]>([
   })
 
   it('gives a trip back as it was kept, and nothing of one that was not', async () => {
-    const { parts, ...rest } = (await outbox.read('t'))!
+    const { parts, ...rest } = defined(await outbox.read('t'))
     expect({ format: trip.format, ...parts }).toEqual(trip)
     expect(rest).toEqual({ revisions: first, steps: [], settledUpTo: 0, sending: undefined })
     expect(await outbox.read('other')).toBeUndefined()
@@ -33,13 +34,13 @@ describe.each<[string, () => Promise<Outbox>]>([
 
   it('gives those parts only that the asker does not know', async () => {
     const known = { ...first, bench: { number: 0, save: '' } }
-    expect(Object.keys((await outbox.read('t', known))!.parts)).toEqual(['bench'])
+    expect(Object.keys(defined(await outbox.read('t', known)).parts)).toEqual(['bench'])
   })
 
   it('does not keep a trip over one that is kept already', async () => {
     await outbox.append('t', step('a'))
     await outbox.keep('t', { ...trip, name: 'Later' }, revisionsAt({ number: 2, save: 'x' }))
-    const kept = (await outbox.read('t'))!
+    const kept = defined(await outbox.read('t'))
     expect(kept.parts.name).toBe('Kept')
     expect(kept.steps).toHaveLength(1)
   })
@@ -47,9 +48,9 @@ describe.each<[string, () => Promise<Outbox>]>([
   it('holds steps in the order in which they came, each with its place', async () => {
     const places = await Promise.all(['a', 'b', 'c'].map((id) => outbox.append('t', step(id))))
     expect([...places].sort((a, b) => a - b)).toEqual(places)
-    const { steps } = (await outbox.read('t'))!
+    const { steps } = defined(await outbox.read('t'))
     expect(steps.map(({ id, place }) => [id, place])).toEqual(['a', 'b', 'c'].map((id, i) => [id, places[i]]))
-    expect(steps[0]!.changes).toEqual(step('a').changes)
+    expect(nth(steps, 0).changes).toEqual(step('a').changes)
   })
 
   it('sends the same steps under the same name until they are answered', async () => {
@@ -58,15 +59,15 @@ describe.each<[string, () => Promise<Outbox>]>([
     expect(await outbox.begin('t', 's1')).toEqual({ save: 's1', upTo: place })
     await outbox.append('t', step('b'))
     expect(await outbox.begin('t', 's2')).toEqual({ save: 's1', upTo: place })
-    expect((await outbox.read('t'))!.sending).toEqual({ save: 's1', upTo: place })
+    expect(defined(await outbox.read('t')).sending).toEqual({ save: 's1', upTo: place })
   })
 
   it('lets go of steps the server has, and keeps what it has then', async () => {
     await outbox.append('t', step('a'))
-    const sending = (await outbox.begin('t', 's1'))!
+    const sending = defined(await outbox.begin('t', 's1'))
     await outbox.append('t', step('b'))
     await outbox.settle('t', sending, { name: 'a' }, { name: { number: 2, save: 's1' } })
-    const kept = (await outbox.read('t'))!
+    const kept = defined(await outbox.read('t'))
     expect(kept.steps.map(({ id }) => id)).toEqual(['b'])
     expect(kept).toMatchObject({ settledUpTo: sending.upTo, sending: undefined, parts: { name: 'a' } })
     expect(kept.revisions).toEqual({ ...first, name: { number: 2, save: 's1' } })
@@ -74,7 +75,7 @@ describe.each<[string, () => Promise<Outbox>]>([
 
   it('settles no other save than the one that is on its way', async () => {
     await outbox.append('t', step('a'))
-    const sending = (await outbox.begin('t', 's1'))!
+    const sending = defined(await outbox.begin('t', 's1'))
     await outbox.settle('t', { ...sending, save: 'another' }, { name: 'wrong' }, {})
     expect(await outbox.read('t')).toMatchObject({ sending, parts: { name: 'Kept' }, steps: [{ id: 'a' }] })
   })
@@ -91,7 +92,7 @@ describe.each<[string, () => Promise<Outbox>]>([
     await outbox.append('t', step('a'))
     const revisions = revisionsAt({ number: 5, save: 'theirs' })
     expect(await outbox.rebase('t', { bench: [] }, revisions, new Set(['a']), step('b'))).toBe(true)
-    const kept = (await outbox.read('t'))!
+    const kept = defined(await outbox.read('t'))
     expect(kept).toMatchObject({ revisions, parts: { name: 'Kept', bench: [] } })
     expect(kept.steps.map(({ id }) => id)).toEqual(['a', 'b'])
   })
@@ -101,7 +102,7 @@ describe.each<[string, () => Promise<Outbox>]>([
     await outbox.append('t', step('b'))
     const revisions = revisionsAt({ number: 5, save: 'theirs' })
     expect(await outbox.rebase('t', { bench: [] }, revisions, new Set(['a']), step('c'))).toBe(false)
-    const kept = (await outbox.read('t'))!
+    const kept = defined(await outbox.read('t'))
     expect(kept.revisions).toEqual(first)
     expect(kept.parts.bench).toEqual(trip.bench)
     expect(kept.steps.map(({ id }) => id)).toEqual(['a', 'b'])
@@ -120,7 +121,7 @@ describe.each<[string, () => Promise<Outbox>]>([
     for (const id of ['t', 'u']) await outbox.append(id, step(id))
     await outbox.forget('t')
     expect(await outbox.read('t')).toBeUndefined()
-    expect((await outbox.read('u'))!.steps).toHaveLength(1)
+    expect(defined(await outbox.read('u')).steps).toHaveLength(1)
     await outbox.wipe()
     expect(await outbox.read('u')).toBeUndefined()
     expect(await outbox.waiting()).toEqual([])
@@ -144,18 +145,18 @@ describe('the browser’s database', () => {
     void outbox.append('t', step('a'))
     outbox.close()
     const again = await IndexedDbOutbox.open('maren', 'again')
-    expect((await again.read('t'))!.steps.map(({ id }) => id)).toEqual(['a'])
+    expect(defined(await again.read('t')).steps.map(({ id }) => id)).toEqual(['a'])
   })
 
   it('brings a trip that an older Rag Tin kept to its own format, and the steps that wait stay', async () => {
     const outbox = await IndexedDbOutbox.open('maren', 'older')
     const [first_, second] = trip.stops
-    const nights = [{ id: 'n', roadKm: first_!.roadKm + 0.0001, nights: 1 }]
+    const nights = [{ id: 'n', roadKm: defined(first_).roadKm + 0.0001, nights: 1 }]
     const older = { ...trip, format: 'rag-tin.trip/2', ride: { ...trip.ride, nights } } as unknown as Trip
     await outbox.keep('t', older, first)
     await outbox.append('t', step('a'))
-    const kept = (await outbox.read('t'))!
-    expect(kept.parts.ride!.nights).toMatchObject([{ id: 'n', stop: first_!.id }])
+    const kept = defined(await outbox.read('t'))
+    expect(defined(kept.parts.ride).nights).toMatchObject([{ id: 'n', stop: defined(first_).id }])
     expect(kept.parts.stops).toHaveLength(second ? 2 : 1)
     expect(kept.steps).toHaveLength(1)
     expect(kept.revisions).toEqual(first)

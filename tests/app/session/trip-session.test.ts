@@ -1,12 +1,13 @@
+import { defined, nth } from '#core/validation'
+import type { Trip } from '#core/trip'
+import type { UnitSystem } from '#core/units'
 import { beforeEach, describe, expect, it } from 'vitest'
-import type { Trip } from '../../../core/trip'
-import { conflictInWords, partsInWords, placeInWords, sideInWords } from '~/session/words'
-import { MemoryOutbox } from '~/session/memory-outbox'
-import type { TripSession } from '~/session/trip-session'
-import { TripSessions } from '~/session/trip-sessions'
-import { loneWindow } from '~/session/windows'
-import type { Path } from '~/session/changes'
-import type { UnitSystem } from '../../../core/units'
+import type { Path } from '../../../app/session/changes'
+import { MemoryOutbox } from '../../../app/session/memory-outbox'
+import type { TripSession } from '../../../app/session/trip-session'
+import { TripSessions } from '../../../app/session/trip-sessions'
+import { loneWindow } from '../../../app/session/windows'
+import { conflictInWords, partsInWords, placeInWords, sideInWords } from '../../../app/session/words'
 import { FakeDevice, FakeServer, FakeTimers, FakeWindow, rest, settle, smallTrip } from '../../fake-world'
 
 let server: FakeServer
@@ -31,10 +32,10 @@ async function open(from: FakeWindow, id = 't'): Promise<TripSession> {
   return opened.session
 }
 const another = () => new FakeWindow(new FakeDevice(), server, timers)
-const at = (id = 't'): Trip => server.trips.get(id)!.trip
+const at = (id = 't'): Trip => defined(server.trips.get(id)).trip
 const dial = (gramsPerHour: number, of = session, merge?: string) =>
-  of.edit(`dial to ${gramsPerHour}`, { dials: { ...of.document!.dials, gramsPerHour } }, merge)
-const shown = (of = session) => of.document!.dials.gramsPerHour
+  of.edit(`dial to ${gramsPerHour}`, { dials: { ...defined(of.document).dials, gramsPerHour } }, merge)
+const shown = (of = session) => defined(of.document).dials.gramsPerHour
 const reload = async () => {
   window.die()
   window = new FakeWindow(device, server, timers)
@@ -89,24 +90,24 @@ describe('edits', () => {
   })
 
   it('that touch several parts in the course of a drag are taken back whole', () => {
-    const before = session.document!
+    const before = defined(session.document)
     const { stops, ride } = before
-    session.edit('drag', { stops: [{ ...stops[0]!, roadKm: 1 }, ...stops.slice(1)] }, 'drag')
+    session.edit('drag', { stops: [{ ...nth(stops, 0), roadKm: 1 }, ...stops.slice(1)] }, 'drag')
     session.edit('drag', { ride: { ...ride, ridingH: 5 } }, 'drag')
     session.undo()
     expect(session.document).toEqual(before)
   })
 
   it('that change nothing are no step', () => {
-    session.edit('same', { name: session.document!.name })
+    session.edit('same', { name: defined(session.document).name })
     expect(session.undoLabel).toBeUndefined()
     expect(session.unsaved).toBe(0)
   })
 
   it('touch no part but their own', () => {
-    const { bench } = session.document!
+    const { bench } = defined(session.document)
     dial(100)
-    expect(session.document!.bench).toBe(bench)
+    expect(defined(session.document).bench).toBe(bench)
   })
 
   it('are remembered two hundred deep', () => {
@@ -126,7 +127,7 @@ describe('saving', () => {
     expect(session.state.kind).toBe('dirty')
     await timers.pass(500)
     expect(server.saves).toHaveLength(1)
-    expect(server.saves[0]!.changes.map(({ part, base }) => [part, base.number])).toEqual([
+    expect(nth(server.saves, 0).changes.map(({ part, base }) => [part, base.number])).toEqual([
       ['name', 1],
       ['dials', 1],
     ])
@@ -144,7 +145,7 @@ describe('saving', () => {
 
   it('leaves the parts that are shown the very same, so that nothing is worked out anew', async () => {
     dial(100)
-    const before = session.document!
+    const before = defined(session.document)
     await timers.pass(500)
     await settle()
     expect(session.document).toBe(before)
@@ -179,7 +180,7 @@ describe('saving', () => {
     await timers.pass(3500)
     expect(server.saves.map(({ changes }) => changes.length)).toEqual([1, 1])
     expect(new Set(server.saves.map(({ save }) => save)).size).toBe(2)
-    expect(server.trips.get('t')!.revisions.dials!.number).toBe(3)
+    expect(defined(defined(server.trips.get('t')).revisions.dials).number).toBe(3)
     expect(at().dials.gramsPerHour).toBe(200)
   })
 
@@ -257,7 +258,7 @@ describe('leaving', () => {
     session.edit('rename', { name: 'Mine' })
     await reload()
     expect(shown()).toBe(100)
-    expect(session.document!.name).toBe('Mine')
+    expect(defined(session.document).name).toBe('Mine')
     server.mood = 'well'
     await timers.pass(70_000)
     expect(at()).toMatchObject({ name: 'Mine', dials: { gramsPerHour: 100 } })
@@ -326,12 +327,12 @@ describe('a sign-in that has ended', () => {
 
 describe('a trip that is gone', () => {
   it('keeps what was changed here, and brings it there when the trip comes back', async () => {
-    server.trips.get('t')!.gone = true
+    defined(server.trips.get('t')).gone = true
     dial(100)
     await timers.pass(500)
     expect(session.state.kind).toBe('gone')
     expect(session.unsaved).toBe(1)
-    server.trips.get('t')!.gone = false
+    defined(server.trips.get('t')).gone = false
     await session.tryAgain()
     expect(session.state.kind).toBe('clean')
     expect(at().dials.gramsPerHour).toBe(100)
@@ -345,21 +346,21 @@ describe('two devices', () => {
   })
 
   it('that change different parts both keep them: the bench of one is not lost to the other', async () => {
-    session.edit('bench', { bench: session.document!.bench.slice(1) })
+    session.edit('bench', { bench: defined(session.document).bench.slice(1) })
     await timers.pass(500)
     other.edit('rename', { name: 'Renamed there' })
     await timers.pass(500)
-    other.edit('bench', { bench: other.document!.bench.map((thing) => ({ ...thing, note: 'mine' })) })
+    other.edit('bench', { bench: defined(other.document).bench.map((thing) => ({ ...thing, note: 'mine' })) })
     await timers.pass(500)
     expect(at().bench.map(({ note }) => note)).toEqual(['mine', 'mine'])
     expect(at().name).toBe('Renamed there')
   })
 
   it('that change different things of one part both keep them, and are not asked', async () => {
-    const [first, second, ...rest] = session.document!.bench
-    session.edit('more', { bench: [{ ...first!, count: 7 }, second!, ...rest] })
+    const [first, second, ...rest] = defined(session.document).bench
+    session.edit('more', { bench: [{ ...defined(first), count: 7 }, defined(second), ...rest] })
     await timers.pass(500)
-    other.edit('lighter', { bench: [first!, { ...second!, massG: 5 }, ...rest] })
+    other.edit('lighter', { bench: [defined(first), { ...defined(second), massG: 5 }, ...rest] })
     await timers.pass(500)
     expect(other.state.kind).toBe('clean')
     expect(at().bench.slice(0, 2)).toMatchObject([{ count: 7 }, { massG: 5 }])
@@ -419,7 +420,7 @@ describe('two devices', () => {
       await timers.pass(500)
       await choose('here')
       await timers.pass(500)
-      expect(conflict().conflicts[0]!.there).toEqual([300])
+      expect(nth(conflict().conflicts, 0).there).toEqual([300])
       expect(at().dials.gramsPerHour).toBe(300)
     })
 
@@ -434,24 +435,24 @@ describe('two devices', () => {
   })
 
   it('that take a thing away and change it are asked about the thing', async () => {
-    const [first, ...rest] = session.document!.bench
+    const [first, ...rest] = defined(session.document).bench
     session.edit('away', { bench: rest })
     await timers.pass(500)
-    other.edit('more', { bench: [{ ...first!, count: 9 }, ...rest] })
+    other.edit('more', { bench: [{ ...defined(first), count: 9 }, ...rest] })
     await timers.pass(500)
     const { state } = other
     if (state.kind !== 'conflict') throw new Error('no conflict')
     const [found] = state.conflicts
-    expect(found!.there).toEqual([undefined])
-    expect(conflictInWords(found!, other.document!, state.there.trip)).toBe(first!.name)
-    expect(sideInWords(found!, 'there', 'metric')).toBe('removed')
-    await other.resolve({ [found!.key]: 'here' })
+    expect(defined(found).there).toEqual([undefined])
+    expect(conflictInWords(defined(found), defined(other.document), state.there.trip)).toBe(defined(first).name)
+    expect(sideInWords(defined(found), 'there', 'metric')).toBe('removed')
+    await other.resolve({ [defined(found).key]: 'here' })
     await timers.pass(500)
-    expect(at().bench.find(({ id }) => id === first!.id)).toMatchObject({ count: 9 })
+    expect(at().bench.find(({ id }) => id === defined(first).id)).toMatchObject({ count: 9 })
   })
 
   it('where one lays another line are asked about all that lies along it', async () => {
-    const { road, stops } = session.document!
+    const { road, stops } = defined(session.document)
     session.edit('import', { road: { ...road, points: [...road.points].reverse() }, stops: [] })
     await timers.pass(500)
     other.edit('move', { stops: stops.map((stop) => ({ ...stop, note: 'moved' })) })
@@ -459,9 +460,11 @@ describe('two devices', () => {
     const { state } = other
     if (state.kind !== 'conflict') throw new Error('no conflict')
     expect(state.conflicts.map(({ paths }) => paths)).toEqual([[['road'], ['stops'], ['ride', 'nights']]])
-    expect(conflictInWords(state.conflicts[0]!, other.document!, state.there.trip)).toMatch(/line of the road/)
-    expect(sideInWords(state.conflicts[0]!, 'here', 'metric')).toMatch(/3 points, 2 stops/)
-    await other.resolve({ [state.conflicts[0]!.key]: 'there' })
+    expect(conflictInWords(nth(state.conflicts, 0), defined(other.document), state.there.trip)).toMatch(
+      /line of the road/,
+    )
+    expect(sideInWords(nth(state.conflicts, 0), 'here', 'metric')).toMatch(/3 points, 2 stops/)
+    await other.resolve({ [nth(state.conflicts, 0).key]: 'there' })
     await timers.pass(500)
     expect(at().stops).toEqual([])
     expect(at().road.points).toEqual([...road.points].reverse())
@@ -510,7 +513,7 @@ describe('windows of one browser', () => {
     expect(shown(beside)).toBe(100)
     beside.edit('rename', { name: 'Beside' })
     await settle()
-    expect(session.document!.name).toBe('Beside')
+    expect(defined(session.document).name).toBe('Beside')
   })
 
   it('share one outbox: what the second edits the first brings to the server', async () => {
@@ -573,7 +576,7 @@ describe('windows of one browser', () => {
     await settle()
     expect(beside.state.kind).toBe('conflict')
     if (beside.state.kind !== 'conflict') return
-    await beside.resolve({ [beside.state.conflicts[0]!.key]: 'here' })
+    await beside.resolve({ [nth(beside.state.conflicts, 0).key]: 'here' })
     await timers.pass(1000)
     await settle()
     expect([session.state.kind, beside.state.kind]).toEqual(['clean', 'clean'])
@@ -595,7 +598,7 @@ describe('windows of one browser', () => {
     await settle()
     mine()
     await settle()
-    expect([session.document!.name, beside.document!.name]).toEqual(['First shown', 'First shown'])
+    expect([defined(session.document).name, defined(beside.document).name]).toEqual(['First shown', 'First shown'])
   })
 })
 
@@ -664,12 +667,12 @@ it('a conflict names the value by its part and shows it with its unit', () => {
     return `${placeInWords(path, trip)}: ${sideInWords(conflict, 'here', system)}`
   }
   const [bench] = trip.bench
-  const thing: Path = ['bench', { id: bench!.id }]
+  const thing: Path = ['bench', { id: defined(bench).id }]
   expect(told(['ride', 'pauseH'], 0.75)).toBe('days and pace: pauses to each hour: 0.75 h')
   expect(told(['ride', 'climbMPerH'], 700)).toBe('days and pace: climb that takes an hour: 700 m')
   expect(told(['dials', 'handMostN'], 400)).toBe('assumptions: what hands can pull: 400 N')
   expect(told(['dials', 'budgetG'], 184)).toBe('assumptions: the most the kit may weigh: 184 g')
-  expect(told([...thing, 'massG'], 28.35, 'imperial')).toBe(`${bench!.name}: mass: 1.0 oz`)
-  expect(told([...thing, 'count'], 3)).toBe(`${bench!.name}: count: 3`)
+  expect(told([...thing, 'massG'], 28.35, 'imperial')).toBe(`${defined(bench).name}: mass: 1.0 oz`)
+  expect(told([...thing, 'count'], 3)).toBe(`${defined(bench).name}: count: 3`)
   expect(told(['name'], 'Quern')).toBe('the name of the trip: Quern')
 })

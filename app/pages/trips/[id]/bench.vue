@@ -1,24 +1,35 @@
 <script setup lang="ts">
-import { catalogue } from '~~/catalogue'
-import { deedsInWords, doublesOf, laidOutG, thingSchema, type Thing } from '~~/core/bench'
+import { defined } from '#core/validation'
+import { doublesOf, laidOutG, thingSchema, type Thing } from '#core/bench'
+import { headInWords, capabilitiesInWords } from '#wording'
 import { Minus, Pencil, Plus, Trash2 } from '@lucide/vue'
+import { catalogue } from '#catalogue'
+import { computed, ref, shallowRef } from 'vue'
+import CatalogueDialog from '../../../components/bench/CatalogueDialog.vue'
+import ThingDialog from '../../../components/bench/ThingDialog.vue'
+import MeasureField from '../../../components/common/MeasureField.vue'
+import { useBench } from '../../../composables/useBench'
+import { useSpares } from '../../../stores/spares'
+import { useView } from '../../../stores/view'
+import { useKitStore } from '../../../stores/kit'
+import { useTripStore } from '../../../stores/trip'
 
 const store = useTripStore()
 const kit = useKitStore()
 const { grams } = useView()
 const { take } = useBench()
 
-const bench = computed(() => store.trip!.bench)
+const bench = computed(() => store.openTrip.bench)
 const filter = ref('')
 const shown = computed(() => {
   const word = filter.value.trim().toLowerCase()
   if (!word) return bench.value
   return bench.value.filter((thing) =>
-    [thing.name, ...deedsInWords(thing, catalogue)].join(' ').toLowerCase().includes(word),
+    [thing.name, ...capabilitiesInWords(thing, catalogue)].join(' ').toLowerCase().includes(word),
   )
 })
 const laidG = computed(() => laidOutG(bench.value))
-const verdicts = computed(() => new Map(kit.reckoning?.kit?.verdicts.map((verdict) => [verdict.item, verdict])))
+const verdicts = computed(() => new Map(kit.analysis?.kit?.verdicts.map((verdict) => [verdict.item, verdict])))
 
 const showsCatalogue = ref(false)
 const edited = shallowRef<Thing>()
@@ -66,12 +77,12 @@ const { misfitsOf, servedBy, servesNone } = useSpares()
 function misfit(thing: Thing): string {
   if (servesNone(thing)) return 'serves no bike here'
   const misfits = misfitsOf(thing)
-  if (misfits.length > 0) return misfits.map(({ bike, because }) => `does not fit ${bike}: ${because}`).join('. ')
-  const idle = kit.reckoning?.fit.idle[thing.id] ?? []
+  if (misfits.length > 0) return misfits.map(({ bike, words }) => `does not fit ${bike}: ${words}`).join('. ')
+  const idle = kit.analysis?.fit.idle[thing.id] ?? []
   if (idle.length === 0) return ''
   return idle.length === thing.heads.length && thing.provides.length === 0
     ? 'turns nothing on any bike here'
-    : `turns nothing here: ${idle.join(', ')}`
+    : `turns nothing here: ${idle.map(headInWords).join(', ')}`
 }
 function doubles(thing: Thing): string {
   const names = doublesOf(thing, bench.value).map((other) => other.name)
@@ -99,13 +110,15 @@ function doubles(thing: Thing): string {
         <input
           v-if="bench.length > 5"
           v-model="filter"
-          class="slot w-44!"
+          class="field w-44!"
           type="search"
           aria-label="Show only things that match"
           placeholder="show only …"
         />
-        <button type="button" class="knob" @click="makeOwn"><Plus :size="15" aria-hidden="true" />One of my own</button>
-        <button type="button" class="knob knob-main" @click="showsCatalogue = true">Take from the catalogue</button>
+        <button type="button" class="button" @click="makeOwn">
+          <Plus :size="15" aria-hidden="true" />One of my own
+        </button>
+        <button type="button" class="button button-main" @click="showsCatalogue = true">Take from the catalogue</button>
       </div>
     </header>
 
@@ -131,16 +144,16 @@ function doubles(thing: Thing): string {
             <span
               v-if="verdicts.get(thing.id)"
               class="text-xs"
-              :class="verdicts.get(thing.id)!.n ? 'font-semibold text-petrol' : 'text-soft'"
-              >{{ verdicts.get(thing.id)!.n ? `take ${verdicts.get(thing.id)!.n}` : 'leave' }}</span
+              :class="defined(verdicts.get(thing.id)).n ? 'font-semibold text-petrol' : 'text-soft'"
+              >{{ defined(verdicts.get(thing.id)).n ? `take ${defined(verdicts.get(thing.id)).n}` : 'leave' }}</span
             >
           </span>
           <span class="min-w-0 text-sm max-md:hidden">
             <span
               class="block truncate"
-              :class="deedsInWords(thing, catalogue).length ? '' : 'text-brass'"
-              :title="deedsInWords(thing, catalogue).join(', ')"
-              >{{ deedsInWords(thing, catalogue).join(', ') || 'nothing said yet: answers no claim' }}</span
+              :class="capabilitiesInWords(thing, catalogue).length ? '' : 'text-brass'"
+              :title="capabilitiesInWords(thing, catalogue).join(', ')"
+              >{{ capabilitiesInWords(thing, catalogue).join(', ') || 'nothing said yet: answers no claim' }}</span
             >
             <span v-if="misfit(thing)" class="block truncate text-xs text-brass" :title="misfit(thing)">{{
               misfit(thing)
@@ -167,7 +180,7 @@ function doubles(thing: Thing): string {
           <span class="flex items-center justify-center">
             <button
               type="button"
-              class="knob knob-bare"
+              class="button button-bare"
               :disabled="thing.count <= 1"
               :aria-label="`One ${thing.name} fewer`"
               @click="setCount(thing, thing.count - 1)"
@@ -177,7 +190,7 @@ function doubles(thing: Thing): string {
             <span class="figures w-6 text-center font-semibold">{{ thing.count }}</span>
             <button
               type="button"
-              class="knob knob-bare"
+              class="button button-bare"
               :disabled="thing.count >= 99"
               :aria-label="`One ${thing.name} more`"
               @click="setCount(thing, thing.count + 1)"
@@ -186,10 +199,15 @@ function doubles(thing: Thing): string {
             </button>
           </span>
           <span class="flex justify-end">
-            <button type="button" class="knob knob-bare" :aria-label="`Change ${thing.name}`" @click="edit(thing)">
+            <button type="button" class="button button-bare" :aria-label="`Change ${thing.name}`" @click="edit(thing)">
               <Pencil :size="15" aria-hidden="true" />
             </button>
-            <button type="button" class="knob knob-bare" :aria-label="`Remove ${thing.name}`" @click="remove(thing)">
+            <button
+              type="button"
+              class="button button-bare"
+              :aria-label="`Remove ${thing.name}`"
+              @click="remove(thing)"
+            >
               <Trash2 :size="15" aria-hidden="true" />
             </button>
           </span>

@@ -1,14 +1,24 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Trash2 } from '@lucide/vue'
-import { bikeStarts } from '~~/catalogue'
+import { bikeStarts } from '#catalogue'
+import { navigateTo, useRoute } from '#imports'
+import { computed, onMounted, useTemplateRef, watch } from 'vue'
+import FitPanel from '../../../components/bikes/FitPanel.vue'
+import PassportPanel from '../../../components/bikes/PassportPanel.vue'
+import SparesPanel from '../../../components/bikes/SparesPanel.vue'
+import TypedField from '../../../components/common/TypedField.vue'
+import CalculatorsPanel from '../../../components/calculators/CalculatorsPanel.vue'
+import { useBikes } from '../../../composables/useBikes'
+import { useSelection } from '../../../stores/selection'
+import { useTripStore } from '../../../stores/trip'
 
-/** Know the bike: its passport, what turns each fastener, which spares fit, and the sums people do on an envelope. */
+/** Know the bike: its passport, what turns each fastener, which spares fit, and the calculations people do on an envelope. */
 const rooms = [
   { id: 'passport', name: 'Passport' },
   { id: 'fit', name: 'What turns what' },
   { id: 'spares', name: 'Which spares fit' },
-  { id: 'sums', name: 'Sums' },
+  { id: 'calculators', name: 'Calculators' },
 ] as const
 type RoomId = (typeof rooms)[number]['id']
 
@@ -19,7 +29,7 @@ const { bikes, bike, change, addBike, removeBike, crew, isRidden, ride } = useBi
 
 const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'passport')
 // On a phone the rooms do not all fit in a line.
-const roomNames = useTemplateRef('roomNames')
+const roomNames = useTemplateRef<HTMLElement>('roomNames')
 const showRoomName = () => {
   roomNames.value?.querySelector('[aria-current=page]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
 }
@@ -44,23 +54,23 @@ function rename(text: string) {
           aria-label="Bikes of this trip"
         >
           <button
-            v-for="one in bikes"
-            :key="one.id"
+            v-for="candidate in bikes"
+            :key="candidate.id"
             type="button"
-            class="knob max-w-52 min-w-20 min-h-7! md:min-w-0"
-            :class="one.id === bike?.id ? 'border-petrol! bg-petrol-wash!' : ''"
-            :aria-pressed="one.id === bike?.id"
-            :title="one.name"
-            @click="((selection.bikeId = one.id), (selection.part = ''))"
+            class="button max-w-52 min-w-20 min-h-7! md:min-w-0"
+            :class="candidate.id === bike?.id ? 'border-petrol! bg-petrol-wash!' : ''"
+            :aria-pressed="candidate.id === bike?.id"
+            :title="candidate.name"
+            @click="((selection.bikeId = candidate.id), (selection.part = ''))"
           >
-            <span class="truncate">{{ one.name }}</span>
+            <span class="truncate">{{ candidate.name }}</span>
           </button>
         </div>
         <Menu as="div" class="relative ml-auto">
-          <MenuButton class="knob min-h-7!"
+          <MenuButton class="button min-h-7!"
             ><Plus :size="15" aria-hidden="true" /><span class="max-md:sr-only">A bike</span></MenuButton
           >
-          <MenuItems class="sheet absolute right-0 z-30 mt-1 w-56 p-1 shadow-lg">
+          <MenuItems class="card absolute right-0 z-30 mt-1 w-56 p-1 shadow-lg">
             <MenuItem v-for="start in bikeStarts" :key="start.id" v-slot="{ active }" as="template">
               <button
                 type="button"
@@ -80,26 +90,26 @@ function rename(text: string) {
         aria-label="Rooms of this stage"
       >
         <button
-          v-for="one in rooms"
-          :key="one.id"
+          v-for="entry in rooms"
+          :key="entry.id"
           type="button"
           class="border-b-3 px-3 py-1.5"
-          :class="one.id === room ? 'border-petrol font-bold' : 'border-transparent text-soft hover:text-ink'"
-          :aria-current="one.id === room ? 'page' : undefined"
-          @click="go(one.id)"
+          :class="entry.id === room ? 'border-petrol font-bold' : 'border-transparent text-soft hover:text-ink'"
+          :aria-current="entry.id === room ? 'page' : undefined"
+          @click="go(entry.id)"
         >
-          {{ one.name }}
+          {{ entry.name }}
         </button>
       </nav>
     </header>
 
-    <div v-if="!bike && room !== 'sums'" class="max-w-xl p-6">
+    <div v-if="!bike && room !== 'calculators'" class="max-w-xl p-6">
       <h2 class="text-lg">No bike yet</h2>
       <p class="mt-1 text-soft">
         Start a passport from a kind of bike and correct what differs: fasteners, tyres and spares follow from it.
       </p>
       <div class="mt-3 flex flex-wrap gap-2">
-        <button v-for="start in bikeStarts" :key="start.id" type="button" class="knob" @click="addBike(start.id)">
+        <button v-for="start in bikeStarts" :key="start.id" type="button" class="button" @click="addBike(start.id)">
           {{ start.name }}
         </button>
       </div>
@@ -109,7 +119,7 @@ function rename(text: string) {
         <label class="block text-sm text-soft"
           >Its name
           <TypedField
-            class="slot mt-0.5 w-72! text-ink"
+            class="field mt-0.5 w-72! text-ink"
             maxlength="120"
             :model-value="bike.name"
             @update:model-value="rename"
@@ -121,7 +131,7 @@ function rename(text: string) {
             v-for="rider in crew"
             :key="rider.id"
             type="button"
-            class="knob max-w-40 min-h-7! text-sm"
+            class="button max-w-40 min-h-7! text-sm"
             :class="rider.bikeId === bike.id ? 'border-petrol! bg-petrol-wash!' : ''"
             :aria-pressed="rider.bikeId === bike.id"
             @click="ride(rider, bike)"
@@ -132,17 +142,17 @@ function rename(text: string) {
         <button
           v-if="!isRidden(bike)"
           type="button"
-          class="knob knob-bare ml-auto"
+          class="button button-bare ml-auto"
           :aria-label="`Remove ${bike.name}`"
           @click="removeBike(bike)"
         >
           <Trash2 :size="15" aria-hidden="true" />Remove
         </button>
       </div>
-      <PassportRoom :bike="bike" />
+      <PassportPanel :bike="bike" />
     </template>
-    <FitRoom v-else-if="room === 'fit'" />
-    <SparesRoom v-else-if="room === 'spares'" />
-    <SumsRoom v-else :known-from="bike" />
+    <FitPanel v-else-if="room === 'fit'" />
+    <SparesPanel v-else-if="room === 'spares'" />
+    <CalculatorsPanel v-else :known-from="bike" />
   </div>
 </template>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { navigateTo, useRoute } from '#imports'
+
 const route = useRoute()
-await navigateTo(`/trips/${route.params.id}/weigh`, { replace: true })
+await navigateTo(`/trips/${String(route.params.id)}/weigh`, { replace: true })
 </script>
 
 <template>

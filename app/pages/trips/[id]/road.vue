@@ -1,10 +1,28 @@
 <script setup lang="ts">
+import { defined } from '#core/validation'
+import { parseWallClock, timeOf, formatWallClock } from '#core/ride'
+import { largestGpxBytes, climbRule } from '#core/road'
+import { newStop } from '#core/supply'
+import { sortedByKm, type NewRoad } from '#core/trip'
+import { dayInWords } from '#wording'
 import { FileUp, Plus } from '@lucide/vue'
-import { largestGpxBytes, climbRule } from '~~/core/road'
-import { dayInWords, readWallClock, timeOf, writeWallClock } from '~~/core/ride'
-import { inOrder, type NewRoad } from '~~/core/trip'
-import { newStop } from '~~/core/supply'
-import type { ReadLine, RoadReading } from '~/workers/reckon.worker'
+import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
+import FaultLines from '../../../components/common/FaultLines.vue'
+import AvailabilityList from '../../../components/road/AvailabilityList.vue'
+import LinesDialog from '../../../components/road/LinesDialog.vue'
+import PlaceReport from '../../../components/road/PlaceReport.vue'
+import PlanView from '../../../components/road/PlanView.vue'
+import ReshapeMenu from '../../../components/road/ReshapeMenu.vue'
+import RideCard from '../../../components/road/RideCard.vue'
+import StopList from '../../../components/road/StopList.vue'
+import StretchTable from '../../../components/road/StretchTable.vue'
+import { useFileDrop } from '../../../composables/useFileDrop'
+import { useStaggered } from '../../../composables/useStaggered'
+import { useView } from '../../../stores/view'
+import { useKitStore } from '../../../stores/kit'
+import { useSelection } from '../../../stores/selection'
+import { useTripStore } from '../../../stores/trip'
+import type { ReadLine, RoadReading } from '../../../workers/analyser'
 
 const store = useTripStore()
 const kit = useKitStore()
@@ -15,9 +33,9 @@ const lines = ref<string[]>([])
 const notices = ref<string[]>([])
 const reading = ref(false)
 const picker = useTemplateRef<HTMLInputElement>('picker')
-const hasRoad = computed(() => store.trip!.road.points.length > 0)
-const lengthKm = computed(() => kit.reckoning?.lengthKm ?? 0)
-const turn = useTurns(() => lengthKm.value > 0, 4)
+const hasRoad = computed(() => store.openTrip.road.points.length > 0)
+const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
+const turn = useStaggered(() => lengthKm.value > 0, 4)
 
 async function importRoad(file: File) {
   lines.value = []
@@ -78,11 +96,13 @@ async function pickLines(numbers: number[]) {
 /** When the file says that its first point was recorded, by the clock on the wall there. */
 const recordedStart = computed(() => {
   if (!recordedAt.value) return undefined
-  const at = readWallClock(recordedAt.value.slice(0, 16)) + store.trip!.ride.utcOffsetH * 60
-  return at < readWallClock('1971-01-01T00:00') ? undefined : at
+  const at = parseWallClock(recordedAt.value.slice(0, 16)) + store.openTrip.ride.utcOffsetH * 60
+  return at < parseWallClock('1971-01-01T00:00') ? undefined : at
 })
 function startAsRecorded() {
-  store.edit('start as recorded', { ride: { ...store.trip!.ride, start: writeWallClock(recordedStart.value!) } })
+  store.edit('start as recorded', {
+    ride: { ...store.openTrip.ride, start: formatWallClock(defined(recordedStart.value)) },
+  })
   recordedAt.value = null
 }
 function told(next: string[]) {
@@ -103,7 +123,7 @@ const over = useFileDrop((file) => void importRoad(file))
 function addStop() {
   const roadKm = Math.min(Math.round(selection.cursorKm * 10) / 10, lengthKm.value)
   const stop = newStop(crypto.randomUUID().slice(0, 8), `Stop at ${km(roadKm)}`, roadKm)
-  store.edit(`add ${stop.name}`, { stops: inOrder([...store.trip!.stops, stop]) })
+  store.edit(`add ${stop.name}`, { stops: sortedByKm([...store.openTrip.stops, stop]) })
   void nextTick(() => document.getElementById(`stop-name-${stop.id}`)?.focus())
 }
 </script>
@@ -126,19 +146,19 @@ function addStop() {
           class="truncate text-sm text-soft"
           :title="`Climbs count from ${climbRule.thresholdM} m on, after a mean over ${climbRule.windowM} m`"
         >
-          {{ store.trip!.road.name || 'Unnamed road' }}
+          {{ store.openTrip.road.name || 'Unnamed road' }}
         </p>
         <p v-else class="text-sm text-soft">Where help is, and how far one would have to walk.</p>
       </div>
       <div class="ml-auto flex flex-wrap gap-2">
-        <button v-if="hasRoad" type="button" class="knob" @click="addStop">
+        <button v-if="hasRoad" type="button" class="button" @click="addStop">
           <Plus :size="15" aria-hidden="true" />Stop at {{ km(selection.cursorKm) }}
         </button>
         <ReshapeMenu v-if="hasRoad" @done="told" @failed="lines = $event" />
         <button
           type="button"
-          class="knob"
-          :class="hasRoad ? '' : 'knob-main'"
+          class="button"
+          :class="hasRoad ? '' : 'button-main'"
           :disabled="reading"
           @click="picker?.click()"
         >
@@ -162,10 +182,10 @@ function addStop() {
       <div v-if="notices.length" role="status" class="rounded border border-line bg-well px-3 py-2 text-sm">
         <p v-for="notice in notices" :key="notice">{{ notice }}</p>
         <p v-if="fileLines.length > 1 || recordedStart !== undefined" class="mt-1.5 flex flex-wrap gap-2">
-          <button v-if="fileLines.length > 1" type="button" class="knob" @click="choosing = true">
+          <button v-if="fileLines.length > 1" type="button" class="button" @click="choosing = true">
             Choose among its {{ fileLines.length }} lines
           </button>
-          <button v-if="recordedStart !== undefined" type="button" class="knob" @click="startAsRecorded">
+          <button v-if="recordedStart !== undefined" type="button" class="button" @click="startAsRecorded">
             Begin the ride as recorded, {{ dayInWords(recordedStart) }} at {{ timeOf(recordedStart) }}
           </button>
         </p>
@@ -180,13 +200,13 @@ function addStop() {
       </p>
     </div>
     <p v-else-if="!lengthKm" role="status" class="p-6 text-soft">
-      {{ kit.reckoning && !kit.busy ? 'This road has no length; replace it by a GPX file.' : 'Measuring the road …' }}
+      {{ kit.analysis && !kit.busy ? 'This road has no length; replace it by a GPX file.' : 'Measuring the road …' }}
     </p>
     <template v-else>
       <div class="mx-4 mt-4 space-y-4">
-        <PlaceReadout />
-        <LaneList />
-        <RideSheet v-if="turn > 0" />
+        <PlaceReport />
+        <AvailabilityList />
+        <RideCard v-if="turn > 0" />
       </div>
       <StopList v-if="turn > 1" class="mt-4" />
       <div class="mx-4 mt-6 space-y-4">

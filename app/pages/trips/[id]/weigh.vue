@@ -1,7 +1,17 @@
 <script setup lang="ts">
+import { defined } from '#core/validation'
+import { classInWords } from '#wording'
+import { catalogue } from '#catalogue'
+import { NuxtLink } from '#components'
 import { scalePow } from 'd3-scale'
-import { classInWords } from '~~/core/supply'
-import { catalogue } from '~~/catalogue'
+import { computed, useTemplateRef } from 'vue'
+import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
+import BeamRow from '../../../components/weigh/BeamRow.vue'
+import { useVerdicts } from '../../../stores/verdicts'
+import { useView } from '../../../stores/view'
+import { useKitStore } from '../../../stores/kit'
+import { useSelection } from '../../../stores/selection'
+import { useTripStore } from '../../../stores/trip'
 
 const store = useTripStore()
 const kit = useKitStore()
@@ -20,19 +30,19 @@ function select(id: string) {
   selection.thingId = selection.thingId === id ? '' : id
 }
 function togglePin(id: string) {
-  const verdict = all.value.find(({ thing }) => thing.id === id)!.verdict
-  const bench = store.trip!.bench.map((thing) =>
+  const verdict = defined(all.value.find(({ thing }) => thing.id === id)).verdict
+  const bench = store.openTrip.bench.map((thing) =>
     thing.id === id ? { ...thing, pin: thing.pin ? null : { min: verdict.n, max: verdict.n } } : thing,
   )
-  const thing = bench.find((candidate) => candidate.id === id)!
+  const thing = defined(bench.find((candidate) => candidate.id === id))
   store.edit(`${thing.pin ? 'pin' : 'unpin'} ${thing.name}`, { bench })
 }
 
-const list = useTemplateRef('list')
+const list = useTemplateRef<HTMLElement>('list')
 function walk(event: KeyboardEvent) {
   const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
   if (step === 0) return
-  const rows = [...list.value!.querySelectorAll<HTMLElement>('[data-row]')]
+  const rows = [...defined(list.value).querySelectorAll<HTMLElement>('[data-row]')]
   const at = rows.indexOf(document.activeElement as HTMLElement)
   if (at < 0) return
   event.preventDefault()
@@ -47,7 +57,7 @@ function walk(event: KeyboardEvent) {
         <h1 class="text-2xl">Weigh</h1>
         <p class="text-sm text-soft">
           <template v-if="gap"
-            >Only what is at stake within {{ stretch(gap.fromKm, gap.toKm) }}, the gap without
+            >Only what is at risk within {{ stretch(gap.fromKm, gap.toKm) }}, the gap without
             {{ classInWords(selection.classId, catalogue.families) }}.
             <button type="button" class="underline" @click="selection.showClass('')">
               Show the whole road
@@ -65,17 +75,17 @@ function walk(event: KeyboardEvent) {
       </div>
     </header>
 
-    <div v-if="!store.trip!.road.points.length || !store.trip!.bench.length" class="max-w-xl p-6">
+    <div v-if="!store.openTrip.road.points.length || !store.openTrip.bench.length" class="max-w-xl p-6">
       <h2 class="text-lg">Nothing to weigh yet</h2>
       <p class="mt-1 text-soft">A verdict needs a road to walk out from and a thing to carry.</p>
       <div class="mt-4 flex gap-2">
-        <NuxtLink v-if="!store.trip!.road.points.length" class="knob knob-main" :to="`/trips/${store.id}/road`"
+        <NuxtLink v-if="!store.openTrip.road.points.length" class="button button-main" :to="`/trips/${store.id}/road`"
           >Import the road</NuxtLink
         >
         <NuxtLink
-          v-if="!store.trip!.bench.length"
-          class="knob"
-          :class="{ 'knob-main': store.trip!.road.points.length }"
+          v-if="!store.openTrip.bench.length"
+          class="button"
+          :class="{ 'button-main': store.openTrip.road.points.length }"
           :to="`/trips/${store.id}/bench`"
           >Lay things on the bench</NuxtLink
         >
@@ -95,9 +105,7 @@ function walk(event: KeyboardEvent) {
           @pin="togglePin(row.thing.id)"
         />
       </ul>
-      <p v-if="kit.reckoning?.kit && !taken.length" class="px-4 py-3 text-soft">
-        At this dial nothing earns its grams.
-      </p>
+      <p v-if="kit.analysis?.kit && !taken.length" class="px-4 py-3 text-soft">At this dial nothing earns its grams.</p>
       <div v-if="left.length" class="waterline flex items-center gap-3 px-4 py-2">
         <h2 class="text-sm font-semibold text-soft">Below the waterline: stays at home</h2>
       </div>
@@ -112,7 +120,7 @@ function walk(event: KeyboardEvent) {
           @pin="togglePin(row.thing.id)"
         />
       </ul>
-      <AssumptionsSheet class="mx-4 mt-6" />
+      <AssumptionsCard class="mx-4 mt-6" />
     </div>
   </div>
 </template>

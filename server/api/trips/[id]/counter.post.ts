@@ -1,18 +1,18 @@
-import { counterQuestionSchema } from '../../../../core/supply'
-import { idSchema } from '../../../../core/text'
-import { tripJson } from '../../../db/kept'
+import { counterQuestionSchema } from '#core/supply'
+import { idSchema } from '#core/validation'
+import { tripJson } from '../../../db/stored-parts'
 import { readWholeTrip } from '../../../db/trips'
-import { answering, tripIdOf } from '../../../http/answers'
+import { answering, tripIdOf } from '../../../http/error-answers'
 import { bodyOf } from '../../../http/body'
 import { database } from '../../../http/database'
 import { personOf } from '../../../http/session'
-import { drawsFor } from '../../../stand-ins/draw'
+import { seededRandom } from '../../../stand-ins/seeded-random'
 import { inventedShops } from '../../../stand-ins/shop-counter'
 import { doTask } from '../../../threads/pool'
 
 const askSchema = counterQuestionSchema.omit({ place: true }).extend({ stop: idSchema })
 
-const counter = inventedShops(drawsFor)
+const counter = inventedShops(seededRandom)
 
 /** Asks a shop of one's own trip whether it has a part. Nothing is saved: what to make of it is for the rider. */
 export default answering(async (event) => {

@@ -1,10 +1,10 @@
-import type { Forecast } from '../../../../core/weather'
-import { tripJson } from '../../../db/kept'
+import type { Forecast } from '#core/weather'
+import { tripJson } from '../../../db/stored-parts'
 import { readWholeTrip } from '../../../db/trips'
-import { answering, tripIdOf } from '../../../http/answers'
+import { answering, tripIdOf } from '../../../http/error-answers'
 import { database } from '../../../http/database'
 import { personOf } from '../../../http/session'
-import { drawsFor } from '../../../stand-ins/draw'
+import { seededRandom } from '../../../stand-ins/seeded-random'
 import { inventedWeather } from '../../../stand-ins/forecast'
 import { doTask } from '../../../threads/pool'
 
@@ -13,6 +13,6 @@ export default answering(async (event): Promise<Forecast> => {
   const tripId = tripIdOf(event)
   const { json } = await readWholeTrip(database(), await personOf(event), tripId)
   const document = tripJson(json)
-  const service = inventedWeather(drawsFor, tripId)
+  const service = inventedWeather(seededRandom, tripId)
   return { from: service.name, days: await service.ask(await doTask('weatherQuestions', document, document.length)) }
 })

@@ -1,6 +1,7 @@
-import { tripJson } from '../../../db/kept'
+import { setHeader } from 'h3'
+import { tripJson } from '../../../db/stored-parts'
 import { readWholeTrip } from '../../../db/trips'
-import { answering, tripIdOf } from '../../../http/answers'
+import { answering, tripIdOf } from '../../../http/error-answers'
 import { database } from '../../../http/database'
 import { personOf } from '../../../http/session'
 

@@ -1,0 +1,16 @@
+<script setup lang="ts">
+import { Download } from '@lucide/vue'
+</script>
+
+<template>
+  <section class="card space-y-3 p-4" aria-labelledby="takeout-title">
+    <h2 id="takeout-title" class="text-lg">All that is yours</h2>
+    <p class="text-sm text-soft">
+      One file with everything that is kept of you: your account and each of your trips, those in the bin too, as
+      documents that can be imported again.
+    </p>
+    <a href="/api/account/export" download class="button"
+      ><Download :size="15" aria-hidden="true" />Export everything</a
+    >
+  </section>
+</template>

@@ -1,0 +1,174 @@
+<script setup lang="ts">
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
+import { ChevronDown, Moon, Redo2, Sun, Undo2 } from '@lucide/vue'
+import { NuxtLink } from '#components'
+import { computed, ref, watch } from 'vue'
+import { jsonBlob } from '../../http/json-blob'
+import { usePerson } from '../../stores/person'
+import { useView } from '../../stores/view'
+import { useTripStore } from '../../stores/trip'
+import SignOutDialog from './SignOutDialog.vue'
+
+defineProps<{ inTrip?: boolean }>()
+defineEmits<{ find: []; keys: [] }>()
+
+const store = useTripStore()
+const { person } = usePerson()
+const leaving = ref(false)
+const { scheme, system, toggleScheme, toggleUnits } = useView()
+
+const savedWords = computed(() => {
+  switch (store.state.kind) {
+    case 'clean':
+      return 'saved'
+    case 'dirty':
+    case 'saving':
+      return 'saving …'
+    case 'offline':
+      return 'kept on this device'
+    case 'conflict':
+      return 'changed on another device'
+    default:
+      return 'not saved'
+  }
+})
+const isCalm = computed(() => ['clean', 'dirty', 'saving', 'offline'].includes(store.state.kind))
+
+/** The document as it is here, with what the server does not have yet. */
+async function download() {
+  const { trip } = store
+  if (!trip) return
+  const address = URL.createObjectURL(await jsonBlob(trip))
+  const link = Object.assign(document.createElement('a'), { href: address, download: `${trip.name}.rag-tin.json` })
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(address), 10_000)
+}
+
+const name = ref('')
+watch(
+  () => store.trip?.name,
+  (value) => (name.value = value ?? ''),
+  { immediate: true },
+)
+function rename() {
+  const next = name.value.trim().slice(0, 120)
+  if (next && next !== store.trip?.name) store.edit('rename the trip', { name: next })
+  else name.value = store.trip?.name ?? ''
+}
+</script>
+
+<template>
+  <header class="flex h-11 items-center gap-3 bg-tin px-4 max-sm:gap-1.5 max-sm:px-2 text-tin-ink">
+    <NuxtLink to="/trips" class="flex items-center gap-2 font-bold tracking-tight [font-stretch:112%]">
+      <img src="/tin.svg" alt="" class="size-6 shrink-0" />
+      <span class="hidden sm:inline">Rag Tin</span><span class="sr-only">: all trips</span>
+    </NuxtLink>
+    <template v-if="inTrip && store.trip">
+      <span aria-hidden="true" class="text-tin-ink/40">/</span>
+      <input
+        v-model="name"
+        aria-label="Name of the trip"
+        maxlength="120"
+        class="min-w-16 max-w-[40vw] shrink truncate field-sizing-content rounded-sm bg-transparent px-1.5 py-0.5 hover:bg-white/10 focus:bg-white/10"
+        @change="rename"
+        @keydown.enter="($event.target as HTMLInputElement).blur()"
+      />
+      <p
+        role="status"
+        class="hidden whitespace-nowrap text-xs sm:block"
+        :class="isCalm ? 'text-tin-ink/75' : 'rounded bg-[#f6dcd3] px-1.5 py-0.5 font-semibold text-[#7d1a1a]'"
+      >
+        {{ savedWords }}
+      </p>
+    </template>
+    <div class="ml-auto flex items-center gap-1">
+      <template v-if="inTrip && store.trip">
+        <span class="max-md:hidden"
+          ><button type="button" class="lid" @click="$emit('find')">Find <kbd>/</kbd></button></span
+        >
+        <button
+          type="button"
+          class="lid"
+          :disabled="!store.undoLabel"
+          :title="store.undoLabel ? `Undo: ${store.undoLabel}` : 'Nothing to undo'"
+          @click="store.undo()"
+        >
+          <Undo2 :size="16" aria-hidden="true" /><span class="sr-only">Undo {{ store.undoLabel }}</span>
+        </button>
+        <button
+          type="button"
+          class="lid"
+          :disabled="!store.redoLabel"
+          :title="store.redoLabel ? `Redo: ${store.redoLabel}` : 'Nothing to redo'"
+          @click="store.redo()"
+        >
+          <Redo2 :size="16" aria-hidden="true" /><span class="sr-only">Redo {{ store.redoLabel }}</span>
+        </button>
+        <span class="max-md:hidden"
+          ><button type="button" class="lid" @click="$emit('keys')">Keys <kbd>?</kbd></button></span
+        >
+      </template>
+      <button
+        type="button"
+        class="lid"
+        :title="scheme === 'day' ? 'Night colours' : 'Day colours'"
+        @click="toggleScheme"
+      >
+        <Moon v-if="scheme === 'day'" :size="16" aria-hidden="true" /><Sun v-else :size="16" aria-hidden="true" />
+        <span class="sr-only">{{ scheme === 'day' ? 'Night colours' : 'Day colours' }}</span>
+      </button>
+      <Menu v-if="person" as="div" class="relative">
+        <MenuButton class="lid max-w-40">
+          <span class="truncate">{{ person.name }}</span><ChevronDown :size="14" aria-hidden="true" />
+        </MenuButton>
+        <MenuItems class="absolute right-0 z-40 mt-1 w-56 rounded border border-line bg-paper p-1 text-ink shadow-xl">
+          <MenuItem v-slot="{ active }">
+            <NuxtLink to="/trips" class="menu-line" :class="{ 'bg-well': active }">All trips</NuxtLink>
+          </MenuItem>
+          <MenuItem v-slot="{ active }">
+            <NuxtLink to="/account" class="menu-line" :class="{ 'bg-well': active }">Account</NuxtLink>
+          </MenuItem>
+          <MenuItem v-if="inTrip && store.trip" v-slot="{ active }">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="download">
+              Export this trip
+            </button>
+          </MenuItem>
+          <MenuItem v-if="inTrip && store.trip?.road.points.length" v-slot="{ active }">
+            <a :href="`/api/trips/${store.id}/road`" class="menu-line" :class="{ 'bg-well': active }" download
+              >Export the road as GPX</a
+            >
+          </MenuItem>
+          <MenuItem v-if="inTrip && store.trip?.road.points.length && store.trip.ride.start" v-slot="{ active }">
+            <a :href="`/api/trips/${store.id}/road?times`" class="menu-line" :class="{ 'bg-well': active }" download
+              >Export it with the ride’s times</a
+            >
+          </MenuItem>
+          <MenuItem v-slot="{ active }">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="toggleUnits">
+              Show {{ system === 'metric' ? 'ounces and miles' : 'grams and kilometres' }}
+            </button>
+          </MenuItem>
+          <MenuItem v-slot="{ active }">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="leaving = true">
+              Sign out
+            </button>
+          </MenuItem>
+        </MenuItems>
+      </Menu>
+    </div>
+    <SignOutDialog v-if="leaving" @close="leaving = false" />
+  </header>
+</template>
+
+<style scoped>
+@reference '~/assets/tin.css';
+.lid {
+  @apply flex min-h-8 items-center gap-1.5 rounded-sm px-2 text-sm text-tin-ink hover:bg-white/10 disabled:opacity-40;
+}
+.lid kbd {
+  @apply rounded-sm border border-tin-ink/40 px-1 font-mono text-xs;
+}
+.menu-line {
+  @apply block w-full rounded-sm px-2 py-1.5 text-left text-sm;
+}
+</style>

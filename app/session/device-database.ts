@@ -1,0 +1,60 @@
+import type { PartName, Revisions } from '#core/trip'
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Sending, Step } from './outbox'
+
+/** Somebody whose device this is. */
+export interface Person {
+  readonly id: string
+  readonly name: string
+  readonly email: string
+}
+
+export interface TripRow {
+  readonly person: string
+  readonly trip: string
+  readonly revisions: Revisions
+  readonly settledUpTo: number
+  readonly sending: Sending | undefined
+  readonly openedAt: number
+  /** The format of the parts that are kept. */
+  readonly format: string
+}
+
+export interface PartRow {
+  readonly person: string
+  readonly trip: string
+  readonly part: PartName
+  readonly value: unknown
+}
+
+interface StepRow extends Step {
+  readonly person: string
+  readonly trip: string
+  readonly place?: number
+}
+
+export interface DeviceDatabase extends DBSchema {
+  trips: { key: [string, string]; value: TripRow }
+  parts: { key: [string, string, string]; value: PartRow }
+  /** Whose device this is: one row, or none. */
+  person: { key: string; value: Person }
+  steps: { key: number; value: StepRow; indexes: { trip: [string, string] } }
+}
+
+/** What was acknowledged lies on the disk, not in a cache that a flat battery empties. */
+export const onDisk = { durability: 'strict' } as const
+
+/** Opens this browser's own database. */
+export function openDeviceDatabase(name = 'rag-tin'): Promise<IDBPDatabase<DeviceDatabase>> {
+  return openDB<DeviceDatabase>(name, 1, {
+    upgrade(database) {
+      database.createObjectStore('trips', { keyPath: ['person', 'trip'] })
+      database.createObjectStore('parts', { keyPath: ['person', 'trip', 'part'] })
+      database.createObjectStore('person')
+      const steps = database.createObjectStore('steps', { keyPath: 'place', autoIncrement: true })
+      steps.createIndex('trip', ['person', 'trip'])
+    },
+    // Another window brings a newer Rag Tin: this one lets go, and says at its next edit that it keeps nothing here.
+    blocking: (_, __, event) => (event.target as IDBDatabase).close(),
+  })
+}

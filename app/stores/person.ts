@@ -1,0 +1,44 @@
+import { createGlobalState, useLocalStorage } from '@vueuse/core'
+import { ref } from 'vue'
+import { forgetPerson, recallPerson, rememberPerson } from '../session/device-person'
+import type { Person } from '../session/device-database'
+import { api } from '../http/api'
+
+/**
+ * Whose device this is. It is remembered here until they sign out, so that their trips can be read while the server is
+ * away or their session has ended.
+ */
+export const usePerson = createGlobalState(() => {
+  /** Whether the server knows who this is; unknown while it does not answer. */
+  const signInState = ref<'not asked' | 'signed in' | 'signed out' | 'unknown'>('not asked')
+  /** Whether the server can send letters, such as for a password that was forgotten. */
+  const sendsLetters = ref(false)
+  const person = useLocalStorage<Person | null>('rag-tin.person', null, {
+    serializer: { read: (text) => JSON.parse(text) as Person | null, write: (value) => JSON.stringify(value) },
+  })
+
+  /** Asks the server who this is, and the device where it does not answer. */
+  async function ask(): Promise<void> {
+    try {
+      const answer = await api<{ user: Person | null; sendsLetters: boolean }>('/api/session')
+      const { user } = answer
+      sendsLetters.value = answer.sendsLetters
+      signInState.value = user ? 'signed in' : 'signed out'
+      if (user) person.value = { id: user.id, name: user.name, email: user.email }
+    } catch {
+      signInState.value = 'unknown'
+    }
+    // A browser that keeps no database is one that has nothing to read either.
+    const kept = person.value ? rememberPerson({ ...person.value }) : recallPerson()
+    const known = await kept.catch(() => undefined)
+    if (!person.value && known) person.value = known
+  }
+
+  async function forget(): Promise<void> {
+    person.value = null
+    signInState.value = 'signed out'
+    await forgetPerson().catch(() => undefined)
+  }
+
+  return { person, signInState, sendsLetters, ask, forget }
+})

@@ -1,0 +1,48 @@
+import { fetchServer } from '../session/fetch-server'
+import { IndexedDbOutbox } from '../session/indexed-db-outbox'
+import { MemoryOutbox } from '../session/memory-outbox'
+import { browserTimers } from '../session/timers'
+import { TripSessions } from '../session/trip-sessions'
+import { BrowserWindows, loneWindow } from '../session/windows'
+import { usePerson } from './person'
+
+let current: { readonly person: string; readonly sessions: Promise<TripSessions> } | undefined
+
+/** The sessions of whoever this device belongs to, opened once for each person. */
+export function useTripSessions(): Promise<TripSessions> {
+  const { person, forget } = usePerson()
+  const id = person.value?.id ?? ''
+  if (current?.person !== id) {
+    void current?.sessions.then((sessions) => sessions.end())
+    current = {
+      person: id,
+      sessions: openSessions(id, () => {
+        current = undefined
+        void forget()
+      }),
+    }
+  }
+  return current.sessions
+}
+
+/** Signs out on this device: nothing stays of the person's trips, in any window. */
+export async function wipeDevice(): Promise<void> {
+  const sessions = await useTripSessions()
+  current = undefined
+  await sessions.wipe()
+  await usePerson().forget()
+}
+
+async function openSessions(person: string, signedOut: () => void): Promise<TripSessions> {
+  const outbox = await IndexedDbOutbox.open(person).catch(() => new MemoryOutbox())
+  return new TripSessions(
+    {
+      outbox,
+      server: fetchServer(person),
+      windows: outbox.lasts ? new BrowserWindows(person) : loneWindow,
+      timers: browserTimers,
+      newId: () => crypto.randomUUID(),
+    },
+    signedOut,
+  )
+}

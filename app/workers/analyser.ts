@@ -1,0 +1,367 @@
+import { defined, nth, Fault } from '#core/validation'
+import { explainKit, eachMissingTool, worthMostFirst, type Kit, type MissingTool } from '#core/choose'
+import { fitView, type FitView } from '#core/fit'
+import {
+  buildLedger,
+  classesOf,
+  hoursAtRisk,
+  Landscape,
+  availabilitiesOf,
+  placeReportAt,
+  remediesFor,
+  rideView,
+  roadView,
+  type BuiltLedger,
+  type ClassAvailability,
+  type PlaceReport,
+  type Remedy,
+  type RideView,
+  type RoadView,
+  type WearOnRoad,
+  wearOnRoad,
+} from '#core/ledger'
+import { OpeningCache, readOpening, parseWallClock, weekOf, type OpenDay } from '#core/ride'
+import {
+  projectPlan,
+  positionAt,
+  readGpx,
+  surveyRoad,
+  withLines,
+  type GpxRoad,
+  type PlanProjection,
+  type Survey,
+} from '#core/road'
+import {
+  cutRoad,
+  dialNames,
+  faultLines,
+  joinRoads,
+  reverseRoad,
+  replaceRoad,
+  type Dials,
+  type NewRoad,
+  type Reshaped,
+  type Trip,
+} from '#core/trip'
+import { catalogue } from '#catalogue'
+import { transfer } from 'comlink'
+import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from './packed-line'
+
+/** What the interface is told after each change. */
+export interface Analysis {
+  readonly lengthKm: number
+  readonly climbM: number | null
+  /** Heights along the road for drawing; null when the road has none. */
+  readonly profile: { km: Float64Array; eleM: Float64Array } | null
+  readonly view: RoadView | null
+  /** The road from above; null where there is none. */
+  readonly plan: PlanProjection | null
+  /** Where each class can be had, the class first on which most hours hang. */
+  readonly availability: readonly ClassAvailability[]
+  /** Expected hours of walking that hang on each class when nothing is carried. */
+  readonly hoursAtRisk: Readonly<Record<string, number>>
+  /** The ride by date and clock; null while its start is unknown. */
+  readonly ride: RideView | null
+  readonly kit: Kit | null
+  readonly built: BuiltLedger | null
+  /** How each bike wears on this road; none without a road. */
+  readonly wear: Readonly<Record<string, readonly WearOnRoad[]>>
+  /** Which tool turns what. */
+  readonly fit: FitView
+  readonly problems: string[]
+}
+
+/** One line of a file that was read, for choosing. */
+export interface ReadLine {
+  readonly name: string
+  readonly points: number
+  readonly km: number
+}
+
+/** A road made here, on its way to the page. */
+type Sent<T extends { road: Trip['road'] }> = Omit<T, 'road'> & {
+  readonly road: RoadWithoutLine
+  readonly line: PackedLine
+  readonly lineId: LineId
+}
+
+export type RoadReading =
+  | {
+      readonly ok: true
+      /** Names the file for choosing among its lines. */
+      readonly fileId: string
+      readonly next: Sent<NewRoad>
+      readonly points: number
+      readonly warnings: string[]
+      readonly lines: ReadLine[]
+      readonly recordedAt: string | null
+    }
+  | { readonly ok: false; readonly lines: string[] }
+export type RoadReshaping =
+  { readonly ok: true; readonly next: Sent<Reshaped> } | { readonly ok: false; readonly lines: string[] }
+
+/** The parts of a trip that changed; the road's line comes apart from it. */
+export type ChangedParts = Omit<Partial<Trip>, 'road'> & { road?: RoadWithoutLine }
+
+export type HoursReading =
+  | { readonly ok: true; readonly tidy: string; readonly warnings: readonly string[]; readonly week: OpenDay[] }
+  | { readonly ok: false; readonly error: string; readonly guesses: readonly string[] }
+
+/** A line that was measured. */
+interface Measured {
+  readonly id: LineId
+  readonly points: Trip['road']['points']
+  readonly survey: Survey
+}
+const measured = (id: LineId, points: Trip['road']['points']): Measured => ({ id, points, survey: surveyRoad(points) })
+
+/** So many lines are at hand: the trip's own, and those that undo and imports go between. */
+const mostLines = 4
+
+/**
+ * Keeps a trip and what has been worked out of it, and answers what is asked of it; it knows nothing of threads.
+ */
+export function createAnalyser() {
+  /** Lines by their ids, the one used last at the end. */
+  const lines = new Map<LineId, Measured>()
+
+  function keep(kept: Measured): Measured {
+    lines.delete(kept.id)
+    lines.set(kept.id, kept)
+    for (const id of [...lines.keys()].slice(0, -mostLines)) lines.delete(id)
+    return kept
+  }
+
+  let trip: Trip | undefined
+  let line: Measured = measured('', [])
+  let plan: PlanProjection | null = null
+  let landscape: Landscape | undefined
+  let built: BuiltLedger | undefined
+  /** The file that was read last, and the trip it was read for. */
+  let read: { id: string; file: GpxRoad; before: Pick<Trip, 'road' | 'stops'> } | undefined
+  const book = new OpeningCache()
+
+  /**
+   * Takes the parts that changed, and analyses what hangs on them: a dial of the kit's price asks for no new ledger, and
+   * what lies on the bench for no new road.
+   *
+   * @param lineId which line the trip's road has
+   * @param packed the line itself, where it may not be at hand here
+   * @returns nothing, and nothing is taken, where the line is needed and not at hand
+   */
+  function analyse(
+    { road: lineless, ...parts }: ChangedParts,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+  ): Analysis | undefined {
+    if (lineId !== line.id) {
+      const known = lines.get(lineId) ?? (packed && measured(lineId, unpackLine(packed)))
+      if (!known) return undefined
+      line = keep(known)
+      plan = line.survey.lengthKm > 0 ? projectPlan(line.points, line.survey) : null
+    }
+    const before = trip
+    trip = { ...trip, ...parts, road: { ...(lineless ?? defined(trip).road), points: line.points } } as Trip
+    const { survey } = line
+    const seen = {
+      lengthKm: survey.lengthKm,
+      climbM: survey.climbM,
+      profile: profileOf(survey),
+      plan,
+      fit: fitNow(parts),
+    }
+    if (survey.lengthKm <= 0) {
+      built = undefined
+      landscape = undefined
+      return {
+        ...seen,
+        view: null,
+        wear: {},
+        availability: [],
+        hoursAtRisk: {},
+        ride: null,
+        kit: null,
+        built: null,
+        problems: [],
+      }
+    }
+    const isRoadSame = !lineless && !parts.ride && !parts.forecast && !parts.stops
+    const isLandscapeSame = isRoadSame && isSameBut(before, trip, ['gramsPerHour', 'budgetG', 'handMostN', 'helper'])
+    const isLedgerSame =
+      isLandscapeSame &&
+      !parts.bikes &&
+      !parts.crew &&
+      !parts.bench &&
+      isSameBut(before, trip, ['gramsPerHour', 'budgetG'])
+    if (!landscape || !isLandscapeSame) landscape = new Landscape(trip, survey, catalogue, book)
+    if (built && isLedgerSame) {
+      const { gramsPerHour, budgetG } = trip.dials
+      built = { ...built, ledger: { ...built.ledger, gramsPerHour, budgetG } }
+    } else built = buildLedger(trip, survey, catalogue, landscape)
+    const atRisk = hoursAtRisk(built)
+    const availability = availabilitiesOf(landscape, trip, classesOf(trip, catalogue))
+    const road = {
+      ...seen,
+      view: roadView(landscape, trip, catalogue),
+      wear: wearNow(trip, landscape),
+      availability: availability.sort((a, b) => (atRisk[b.classId] ?? 0) - (atRisk[a.classId] ?? 0)),
+      hoursAtRisk: atRisk,
+      ride: rideView(landscape, trip, survey) ?? null,
+    }
+    try {
+      return { ...road, built, kit: explainKit(built.ledger), problems: [] }
+    } catch (error) {
+      const lines = faultLines(error)
+      if (!lines) throw error
+      return { ...road, built, kit: null, problems: lines }
+    }
+  }
+
+  const wearNow = ({ bikes }: Trip, landscape: Landscape) =>
+    Object.fromEntries(bikes.map((bike) => [bike.id, wearOnRoad(bike, landscape, catalogue)]))
+
+  let fit: FitView | undefined
+  let fitOfHandN = 0
+
+  /** The fit as it stands; it hangs on bikes, bench and hands only. */
+  function fitNow(changed: ChangedParts): FitView {
+    const { handMostN } = defined(trip).dials
+    if (!fit || changed.bikes || changed.bench || handMostN !== fitOfHandN) {
+      fit = fitView(defined(trip).bikes, defined(trip).bench, catalogue.items, handMostN)
+      fitOfHandN = handMostN
+    }
+    return fit
+  }
+
+  /** What would shorten the longest gap of a class. */
+  function remedies(classId: string): Remedy[] {
+    return trip && landscape ? remediesFor(trip, line.survey, catalogue, classId, book) : []
+  }
+
+  /** All that is to be said of one place of the road. */
+  function readPlace(roadKm: number): PlaceReport | null {
+    return trip && landscape
+      ? placeReportAt(landscape, trip, line.survey, Math.min(roadKm, line.survey.lengthKm), catalogue)
+      : null
+  }
+
+  /** About 600 heights are all a strip can show. */
+  function profileOf({ km, eleM }: Survey): Analysis['profile'] {
+    if (!eleM) return null
+    const step = Math.max(1, Math.floor(km.length / 600))
+    const kept = Array.from({ length: Math.ceil(km.length / step) }, (_, i) => i * step)
+    return { km: Float64Array.from(kept, (i) => nth(km, i)), eleM: Float64Array.from(kept, (i) => nth(eleM, i)) }
+  }
+
+  /** What a missing tool would be worth; given up where the trip changes meanwhile, for then it is asked anew. */
+  async function missingTools(): Promise<MissingTool[]> {
+    if (!trip || !landscape || !built) return []
+    const current = built
+    const tried: MissingTool[] = []
+    for (const unlock of eachMissingTool(trip, line.survey, catalogue, landscape, current)) {
+      tried.push(unlock)
+      // Lets a change of the trip in before the next is tried.
+      await new Promise((resolve) => setTimeout(resolve))
+      if (built !== current) return []
+    }
+    return worthMostFirst(tried)
+  }
+
+  /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */
+  function readHours(text: string, roadKm: number): HoursReading {
+    if (!trip || !landscape) return { ok: false, error: 'there is no road yet', guesses: [] }
+    const locality = { ...positionAt(line.points, line.survey, roadKm), country: trip.ride.country }
+    const opening = readOpening(text, locality)
+    if ('error' in opening) return { ok: false, error: opening.error, guesses: opening.guesses }
+    const from = landscape.timetable?.clockAt(roadKm) ?? parseWallClock(new Date().toISOString().slice(0, 16))
+    return { ok: true, tidy: opening.tidy, warnings: opening.warnings, week: weekOf(opening, from) }
+  }
+
+  /** Reads a GPX file for the trip; faults come back as lines, for errors do not cross to the page whole. */
+  function readRoad(text: string): RoadReading {
+    return told(() => {
+      read = { id: newId(), file: readGpx(text), before: defined(trip) }
+      return laidOut(read.file)
+    })
+  }
+
+  /** Takes some lines of a file, in the order given. */
+  function readLines(fileId: string, picked: readonly number[]): RoadReading {
+    return told(() => {
+      if (read?.id !== fileId) throw new Fault('the file', 'not at hand any more', 'it to be imported once more')
+      return laidOut(withLines(read.file, picked))
+    })
+  }
+
+  function laidOut(gpx: GpxRoad): RoadReading {
+    const { id: fileId, file, before } = defined(read)
+    const made = keep(measured(newId(), gpx.points))
+    const alone = file.lines.length === 1 ? made.survey.lengthKm : undefined
+    const answer = {
+      ok: true,
+      fileId,
+      next: sent(replaceRoad(before, gpx, made.survey, newId), made.id),
+      points: gpx.points.length,
+      warnings: gpx.warnings,
+      lines: file.lines.map(({ name, points }) => ({
+        name,
+        points: points.length,
+        km: alone ?? surveyRoad(points).lengthKm,
+      })),
+      recordedAt: file.recordedAt,
+    } as const
+    return transfer(answer, [answer.next.line.buffer])
+  }
+
+  /** Puts a GPX file on the end of the trip's road. */
+  const append = (text: string): RoadReshaping => told(() => reshaped(joinRoads(defined(trip), readGpx(text), newId)))
+
+  const reverse = (): RoadReshaping => reshaped({ ...reverseRoad(defined(trip), line.survey.lengthKm), leftOut: [] })
+
+  const cutTo = (fromKm: number, toKm: number): RoadReshaping =>
+    reshaped(cutRoad(defined(trip), line.survey, fromKm, toKm))
+
+  function reshaped({ road, ride, stops, leftOut }: Reshaped): RoadReshaping {
+    const next = sent({ road, ride, stops, leftOut }, keep(measured(newId(), road.points)).id)
+    return transfer({ ok: true, next }, [next.line.buffer])
+  }
+
+  function sent<T extends { road: Trip['road'] }>({ road: { points, ...road }, ...rest }: T, lineId: LineId): Sent<T> {
+    return { ...rest, road, line: packLine(points), lineId }
+  }
+
+  function told<T>(work: () => T): T | { ok: false; lines: string[] } {
+    try {
+      return work()
+    } catch (error) {
+      const lines = faultLines(error)
+      if (!lines) throw error
+      return { ok: false, lines }
+    }
+  }
+
+  const newId = () => crypto.randomUUID().slice(0, 8)
+
+  return {
+    analyse,
+    remedies,
+    missingTools,
+    readPlace,
+    readHours,
+    readRoad,
+    readLines,
+    joinRoad: append,
+    reverseRoad: reverse,
+    cutRoad: cutTo,
+  }
+}
+export type AnalysisService = ReturnType<typeof createAnalyser>
+
+/** Whether the dials of two trips are alike but for some of them. */
+function isSameBut(
+  a: Pick<Trip, 'dials'> | undefined,
+  b: Pick<Trip, 'dials'>,
+  names: readonly (keyof Dials)[],
+): boolean {
+  return dialNames.every((name) => names.includes(name) || a?.dials[name] === b.dials[name])
+}

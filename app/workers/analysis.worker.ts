@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { createAnalyser } from './analyser'
+
+expose(createAnalyser())

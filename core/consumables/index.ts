@@ -1,0 +1,4 @@
+export * from './sealant'
+export * from './tape-and-thread'
+export * from './decant'
+export * from './pads'

@@ -1,2 +1,0 @@
-export * from './fault'
-export * from './from-schema'

@@ -1,0 +1,33 @@
+import { expandTemplate, traitsOf, wholeBike, type Bike } from '../bike'
+import { appliesTo, bikeFactor, lifeLeft, type WearingHazard } from '../hazard'
+import type { Reference } from '../reference'
+import type { Landscape } from './landscape'
+
+/** How something on a bike wears on this very road, in this weather. */
+export interface WearOnRoad {
+  readonly part: WearingHazard['part']
+  /** Life left at the start, 0 to 1. */
+  readonly left: number
+  /** Kilometres that a new one lasts where nothing is hard on it. */
+  readonly lifeKm: number
+  /** How many times as fast it wears on this road by this bike. */
+  readonly times: number
+}
+
+/** The wearing parts of a bike, each as this road and its weather wear it. */
+export function wearOnRoad(bike: Bike, landscape: Landscape, { hazards }: Pick<Reference, 'hazards'>): WearOnRoad[] {
+  const { tyre } = wholeBike(bike)
+  const traits = traitsOf(bike, tyre)
+  return hazards
+    .filter((hazard): hazard is WearingHazard => hazard.kind === 'wearing' && appliesTo(hazard.applies, traits))
+    .map((hazard) => {
+      const exposures = landscape.exposures(hazard, expandTemplate(hazard.settledBy, bike, tyre), bike.pushFactor)
+      const weightedKm = exposures.reduce((sum, exposure) => sum + exposure.weightedKm, 0)
+      return {
+        part: hazard.part,
+        left: lifeLeft(hazard, bike, tyre.treadLeft),
+        lifeKm: hazard.lifeKm,
+        times: bikeFactor(hazard, traits) * (landscape.lengthKm > 0 ? weightedKm / landscape.lengthKm : 1),
+      }
+    })
+}

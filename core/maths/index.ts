@@ -1,0 +1,2 @@
+export * from './gamma'
+export * from './set-cover'

@@ -1,0 +1,3 @@
+export * from './spoke-lengths'
+export * from './spare-fit'
+export * from './wheel-warnings'

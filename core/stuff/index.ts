@@ -1,3 +1,0 @@
-export * from './amounts'
-export * from './decant'
-export * from './pads'

@@ -1,0 +1,2 @@
+/** Which customary units a rider reads. */
+export type UnitSystem = 'metric' | 'imperial'

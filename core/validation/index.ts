@@ -1,0 +1,4 @@
+export * from './defined'
+export * from './fault'
+export * from './from-schema'
+export * from './text'

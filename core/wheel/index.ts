@@ -1,2 +1,0 @@
-export * from './spoke'
-export * from './fewest'

@@ -1,2 +1,0 @@
-/** Something that ends a script, told in a sentence that says what to do. */
-export class Stop extends Error {}

@@ -1,0 +1,187 @@
+import { defined } from '#core/validation'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { demoGpx, demoTrip } from '#catalogue/demo'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { answerTo } from '../../cli/commands'
+import { workedExample } from '../ledgers'
+
+const folder = mkdtempSync(join(tmpdir(), 'rag-tin-cli-'))
+const file = (name: string, text: string) => {
+  const path = join(folder, name)
+  writeFileSync(path, text)
+  return path
+}
+/** The command's answer, without a program of its own, which is quicker (tests/scripts/rag-tin.test.ts starts one). */
+const run = (...words: string[]) => answerTo(words)
+const json = async (...words: string[]) => JSON.parse((await run(...words)).stdout)
+let trip = ''
+beforeAll(() => {
+  trip = file('trip.json', JSON.stringify(demoTrip()))
+})
+afterAll(() => rmSync(folder, { recursive: true }))
+
+describe('the rag-tin command', { timeout: 60_000 }, () => {
+  it('schema', async () => expect(await json('schema')).toMatchObject({ type: 'object' }))
+  it('gpx', async () => {
+    const answer = await json('gpx', file('demo.gpx', demoGpx()))
+    expect(answer).toMatchObject({ points: 6201 })
+    expect(answer.roadKm).toBeCloseTo(620.58, 1)
+    expect(answer.waypoints[2]).toMatchObject({ name: 'Quillby' })
+    expect(answer.waypoints[2].roadKm).toBeCloseTo(71, 2)
+  })
+  it('gaps', async () => {
+    const { gaps, pushOut } = await json('gaps', trip)
+    expect(gaps['tube-622'].map((gap: { km: number }) => Math.round(gap.km))).toEqual([71, 240, 238, 72])
+    expect(pushOut.worstH).toBeGreaterThan(10)
+    const [, longest, last] = gaps['tube-622']
+    expect(longest.why).toEqual(['the village workshop at Sallow Mill has it with 24 %, less than you trust'])
+    expect(longest.openOnArrival).toBe('had')
+    expect(longest.pushOut.worstH).toBeGreaterThan(longest.pushOut.meanH)
+    expect(longest.days).toBeGreaterThan(2)
+    expect(last.why[0]).toContain('Ashmere')
+    expect(gaps['hanger-m7']).toMatchObject([{ why: ['no place in it stocks it'], openOnArrival: null }])
+  })
+  it('gaps and road as tables for people', async () => {
+    const gaps = (await run('gaps', trip, '--text')).stdout
+    expect(gaps).toMatch(/^without +from km +to km +km +days +worst walk +why\n/)
+    expect(gaps).toMatch(/tube, 622 +0 +71 +71 +0\.3/)
+    expect(gaps).toMatch(/farthest from help: 21\.7 h on foot to Brannock, from km 391\.0\n$/)
+    const road = (await run('road', trip, '--text')).stdout
+    expect(road).toMatch(/Fri 12 June +0 +93 +1073 +08:30–17:15 +05:31–20:54/)
+    expect(road).toMatch(/Ferrow +196 +Sun 14:01 +supermarket: shut until Mon 08:00/)
+  })
+  it('fits', async () => {
+    const { fasteners, idle } = (await json('fits', trip)) as {
+      fasteners: Record<string, unknown>[]
+      idle: { tool: string; head: string }[]
+    }
+    const of = (bike: string, fastener: string) =>
+      defined(fasteners.find((one) => one.bike === bike && one.fastener === fastener))
+    expect(of('mule', 'pedals')).toMatchObject({ verdict: 'cannot', coverage: 'uncovered', wouldTurn: { massG: 78 } })
+    expect(of('mule', 'crank-bolts')).toMatchObject({
+      verdict: 'awkward',
+      tool: 'key-8',
+      head: 'hex 8',
+      reason: 'a hard pull',
+      handN: 267,
+    })
+    expect(of('mule', 'headset-lock-nut')).toMatchObject({ coverage: 'borrowed' })
+    expect(of('mule', 'quick-release-rear')).toMatchObject({ verdict: 'turns', reason: 'no tool needed', tool: null })
+    expect(idle.map(({ head }) => head)).toContain('blade 4')
+    expect((await run('fits', trip, '--text')).stdout).toMatch(/^bike +fastener +drive +is +with +why\n/)
+  })
+  it('kit says what a missing tool would be worth', async () => {
+    const without = { ...demoTrip(), bench: demoTrip().bench.filter(({ id }) => !/^(folding|torque)/.test(id)) }
+    const { missing } = await json('kit', file('without.json', JSON.stringify(without)))
+    expect(missing[0]).toMatchObject({ item: expect.any(String), massG: expect.any(Number) })
+    expect(missing[0].worthH).toBeGreaterThan(0.1)
+    expect(
+      missing.flatMap(({ fixes }: { fixes: { fix: string }[] }) => fixes).map(({ fix }: { fix: string }) => fix),
+    ).toContain('change-hanger')
+  })
+  it.each([
+    ['fit --fastener hex8 --torque 48 --head hex8 --lever-mm 65', { verdict: 'cannot', handN: 738 }],
+    ['fit --fastener hex8 --torque 48 --head hex8 --lever-mm 180', { verdict: 'awkward', handN: 267 }],
+    ['fit --fastener hex8 --torque 48 --head hex8 --lever-mm 180 --hand-n 260', { verdict: 'cannot', handN: 267 }],
+    ['fit --fastener nut15 --torque 30 --head ring15 --open-end-only', { verdict: 'cannot', handN: null }],
+    ['fit --fastener PH2 --torque 3 --head PZ2', { verdict: 'damages' }],
+    ['fit --fastener hex5 --recess-mm 40 --head hex5 --reach-mm 20', { reason: 'too short to reach' }],
+    ['calc co2 --grams 16 --tyre 50-622', { gaugeBar: 2.138 }],
+    ['calc strokes --tyre 50-622 --bar 2.4 --stroke-ml 100', { strokes: 99.5 }],
+    ['calc altitude --m 2438', { hPa: 752.661 }],
+    ['calc spoke --erd 600 --flange 58 --offset 35 --crossings 3 --spokes 32 --hole 2.6', { lengthMm: 290.95 }],
+    ['calc chain --chainstay-mm 435 --chainring 40 --cog 44', { links: 114 }],
+    ['calc force --nm 48 --lever-mm 65', { handN: 738.5 }],
+  ])('%s', async (words, answer) => expect(await json(...words.split(' '))).toMatchObject(answer))
+  it.each([
+    ['calc chain --chainstay-mm 435 --chainring 0 --cog 44', '--chainring: “0”; expected a number from 6 to 70'],
+    ['calc strokes --tyre 50-622 --bar -2 --stroke-ml 100', '--bar: “-2”; expected a number from 0 to 15'],
+    ['calc co2 --grams 16 --tyre 28x2', '--tyre: “28x2”; expected a tyre marking'],
+    [
+      'calc spoke --erd 600 --flange 58 --offset 35 --crossings 5 --spokes 40 --hole 2.6',
+      'crossings: 5 on a wheel of 40; expected from 0 to 4',
+    ],
+    ['calc altitude --m 90000', '--m: “90000”; expected a number from -2000 to 20000'],
+    ['fit --fastener hexagon --head hex8', '--fastener: “hexagon”'],
+    ['fit --head hex8', '--fastener is needed'],
+  ])('refuses %s, saying where, what and what would do', async (words, message) => {
+    const { status, stderr } = await run(...words.split(' '))
+    expect(status).toBe(2)
+    expect(stderr).toContain(message)
+  })
+  it('road', async () => {
+    const { days, stops } = await json('road', trip)
+    expect(days).toHaveLength(8)
+    expect(days[0]).toMatchObject({
+      date: '2026-06-12',
+      weekday: 'Friday',
+      starts: '08:30',
+      daylight: { rises: '05:31' },
+    })
+    const quillby = stops.find(({ stop }: { stop: string }) => stop === 'quillby')
+    expect(quillby.arrives).toBe('2026-06-12T14:42')
+    expect(quillby.services[0]).toEqual({ kind: 'bike-shop', found: 'open', waitH: 0 })
+    const undated = file('undated.json', JSON.stringify({ ...demoTrip(), ride: {} }))
+    expect(await run('road', undated)).toMatchObject({ status: 2 })
+    expect((await run('road', undated)).stderr).toMatch(/^ride\.start: null; expected a date and a time/)
+  })
+  it('ledger, solve and its proof', async () => {
+    const ledger = await json('ledger', trip)
+    expect(ledger.format).toBe('rag-tin.ledger/1')
+    const solved = await json('solve', file('ledger.json', JSON.stringify(ledger)), '--proof')
+    expect(solved.proof.boundNetH).toBeGreaterThanOrEqual(solved.netH)
+    expect(solved.proof.gap).toBeLessThan(0.01)
+    const example = file('example.json', JSON.stringify(workedExample(600)))
+    expect((await json('solve', example, '--brute')).netH).toBeCloseTo(3.4138, 4)
+  })
+  it('kit', async () => {
+    const kit = await json('kit', trip)
+    expect(kit.verdicts).toHaveLength(demoTrip().bench.length)
+    expect(kit.expectedH).toBeLessThan(kit.emptyH)
+    const pump = kit.verdicts.find(({ item }: { item: string }) => item === 'mini-pump')
+    expect(pump).toMatchObject({ verdict: 'take', n: 1 })
+    expect(pump.claims.length).toBeGreaterThan(3)
+  })
+  it('calc push-out', async () => {
+    // 10 km and 300 m by Naismith: 10/4.828032 + 300/609.6 h; by Tobler at 3 %: 10/(6·e^−0.28) h.
+    expect((await json('calc', 'push-out', '--km', '10', '--climb-m', '300')).walkH).toBeCloseTo(2.5634, 4)
+    expect((await json('calc', 'push-out', '--km', '10', '--climb-m', '300', '--method', 'tobler')).walkH).toBeCloseTo(
+      2.2052,
+      4,
+    )
+  })
+
+  it.each<[string, () => string[], RegExp]>([
+    ['no command', () => [], /usage:/],
+    ['an unknown command', () => ['fly'], /“fly” is not a command/],
+    ['a missing file', () => ['kit', join(folder, 'none.json')], /none\.json: no such file/],
+    [
+      'a negative mass',
+      () => [
+        'kit',
+        file('neg.json', '{"format":"rag-tin.trip/3","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
+      ],
+      /^bench\[0\]\.massG: -3; expected more than 0\n$/,
+    ],
+    [
+      'a trip without a road',
+      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/3","name":"x"}')],
+      /road\.points: no road/,
+    ],
+    ['a broken GPX', () => ['gpx', file('broken.gpx', '<gpx><trk>')], /not XML/],
+    [
+      'a GPX of 60 MB',
+      () => ['gpx', file('huge.gpx', ' '.repeat(60 * 1024 * 1024))],
+      /60 MB; expected a file of 48 MB at most/,
+    ],
+    ['a ledger that is none', () => ['solve', file('l.json', '{"format":"x"}')], /format: "x"/],
+    ['a number that is none', () => ['calc', 'push-out', '--km', 'far'], /--km: “far”; expected a number/],
+    ['an unknown option', () => ['solve', '--quickly'], /Unknown option/],
+  ])('exits 2 on %s with a line that helps', async (_, words, message) => {
+    const { status, stderr } = await run(...words())
+    expect(status).toBe(2)
+    expect(stderr).toMatch(message)
+  })
+})

@@ -1,0 +1,45 @@
+import { expect, test } from '@playwright/test'
+import { openOwnDemo } from './steps'
+
+test.describe('a dialog that is closed gives the keyboard back', () => {
+  test('to the button that opened it', async ({ page }) => {
+    await openOwnDemo(page, 'bench')
+    const opener = page.getByRole('button', { name: 'Take from the catalogue' })
+    await opener.focus()
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect(opener).toBeFocused()
+  })
+
+  test('to the button of the menu it was chosen from', async ({ page }) => {
+    await openOwnDemo(page, 'bench')
+    // Signing out does not come through, so that its dialog stays.
+    await page.route('**/api/session', (route) =>
+      route.request().method() === 'DELETE' ? route.abort() : route.continue(),
+    )
+    const menu = page.getByRole('banner').locator('[aria-haspopup=menu]')
+    await menu.focus()
+    await page.keyboard.press('Enter')
+    await page.getByRole('menuitem', { name: 'Sign out' }).press('Enter')
+    await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect(menu).toBeFocused()
+  })
+
+  test('to the page where the one that opened it is gone', async ({ page }) => {
+    await openOwnDemo(page, 'bench')
+    const thing = page.getByRole('button', { name: /^Change / }).first()
+    const button = await thing.elementHandle()
+    await button?.focus()
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('dialog').getByRole('heading').first()).toBeVisible()
+    await button?.evaluate((element) => {
+      element.remove()
+    })
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('main')).toBeFocused()
+  })
+})

@@ -1,0 +1,195 @@
+import { defined, nth } from '#core/validation'
+import {
+  buildLedger,
+  classesOf,
+  hoursAtRisk,
+  availabilityOf,
+  Landscape,
+  availabilitiesOf,
+  remediesFor,
+  withChanges,
+  type Remedy,
+} from '#core/ledger'
+import { OpeningCache } from '#core/ride'
+import { surveyRoad, type RoadPoint } from '#core/road'
+import { serviceSchema, stopSchema } from '#core/supply'
+import { tripSchema, type Trip } from '#core/trip'
+import { planChangeInWords, gapReasonsInWords } from '#wording'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+
+/**
+ * 100 km on the level, asphalt at 20 km/h without pauses, from Friday 12 June
+ * 2026 at 08:00: km 40 is reached at 10:00, km 60 at 11:00.
+ */
+const kmOfDegree = (Math.PI * 6378.137) / 180
+const points: RoadPoint[] = Array.from({ length: 101 }, (_, i) => [0, i / kmOfDegree, 5])
+const survey = surveyRoad(points)
+const book = new OpeningCache()
+const bare: Trip = tripSchema.parse({
+  format: 'rag-tin.trip/3',
+  name: 'level',
+  road: { points, stretches: [{ id: 'all', fromKm: 0, toKm: survey.lengthKm, surface: 'asphalt' }] },
+  ride: { start: '2026-06-12T08:00', pauseH: 0, ridingH: 10 },
+  dials: { waitH: 1 },
+})
+const service = (kind: string, more: object = {}) => ({ kind, knownFrom: 'asked', ...more })
+const stop = (id: string, roadKm: number, ...services: object[]) => stopSchema.parse({ id, name: id, roadKm, services })
+const tripWith = (...stops: ReturnType<typeof stop>[]): Trip => ({ ...bare, stops })
+const availability = (trip: Trip, classId = 'tube-622') =>
+  availabilityOf(new Landscape(trip, survey, catalogue, book), trip, classId)
+const nameOf = (kind: string) => defined(catalogue.services.find(({ id }) => id === kind)).name
+const said = (trip: Trip) => {
+  const { gaps, longest } = availability(trip)
+  return gapReasonsInWords(nth(gaps, longest), nameOf)
+}
+const remedies = (trip: Trip, classId = 'tube-622') => remediesFor(trip, survey, catalogue, classId, book)
+const words = ({ changes }: Remedy) =>
+  changes.map((change) => planChangeInWords(change, (id) => id, nameOf)).join(' + ')
+const told = (trip: Trip, classId?: string) =>
+  remedies(trip, classId).map((remedy) => `${words(remedy)}: ${Math.round(remedy.hereKm)}`)
+
+describe('the availability of a class', () => {
+  it('has a mark for each place that has it, or might', () => {
+    const trip = tripWith(
+      stop('open', 20, service('bike-shop', { hours: 'Mo-Fr 08:00-18:00' })),
+      stop('late', 40, service('bike-shop', { hours: 'Mo-Fr 10:30-18:00' })),
+      stop('shut', 60, service('bike-shop', { hours: 'Sa 09:00-12:00' })),
+      stop('unsaid', 70, service('bike-shop')),
+      stop('maybe', 80, service('workshop')),
+      stop('never', 90, service('water')),
+    )
+    expect(availability(trip).places.map(({ name, finding }) => [name, finding])).toEqual([
+      ['open', 'had'],
+      ['late', 'waited'],
+      ['shut', 'shut'],
+      ['unsaid', 'uncertain'],
+      ['maybe', 'doubtful'],
+    ])
+    expect(availability(trip).gaps.map(({ fromKm, toKm }) => [fromKm, Math.round(toKm)])).toEqual([
+      [0, 20],
+      [20, 40],
+      [40, 70],
+      [70, 100],
+    ])
+  })
+  it('counts a gap in the saddle, in days and on foot', () => {
+    const [first] = availability(tripWith(stop('shop', 40, service('bike-shop')))).gaps
+    expect(defined(first).ridingH).toBeCloseTo(2, 6)
+    expect(defined(first).days).toBeCloseTo(2 / 24, 6)
+    expect(defined(first).worstAtKm).toBeCloseTo(20, 0)
+    expect(defined(first).meanWalkH).toBeCloseTo(defined(first).worstWalkH / 2, 1)
+  })
+  it('knows no hours nor days without a start', () => {
+    const undated = { ...tripWith(stop('shop', 40, service('bike-shop'))), ride: { ...bare.ride, start: null } }
+    expect(availability(undated).gaps[0]).toMatchObject({ ridingH: null, days: null })
+  })
+  it('of every class tiles the road', () => {
+    const demo = demoTrip()
+    const demoSurvey = surveyRoad(demo.road.points)
+    const landscape = new Landscape(demo, demoSurvey, catalogue, book)
+    for (const { gaps } of availabilitiesOf(landscape, demo, classesOf(demo, catalogue))) {
+      expect(nth(gaps, 0).fromKm).toBe(0)
+      expect(defined(gaps.at(-1)).toKm).toBe(demoSurvey.lengthKm)
+      gaps.slice(1).forEach((gap, i) => expect(gap.fromKm).toBe(nth(gaps, i).toKm))
+    }
+  })
+})
+
+describe('why a gap is long', () => {
+  it('names each place in it that does not count', () => {
+    const trip = tripWith(
+      stop('shut', 60, service('bike-shop', { hours: 'Sa 09:00-12:00' })),
+      stop('closed down', 70, service('bike-shop', { hours: 'off' })),
+      stop('maybe', 80, service('workshop')),
+    )
+    expect(said(trip)).toEqual([
+      'the bike shop at shut is shut when you come by on Fri 12 June at 11:00; it opens Sat 09:00',
+      'the bike shop at closed down is shut when you come by on Fri 12 June at 11:30 and does not open within a year',
+      'the village workshop at maybe has it with 40 %, less than you trust',
+    ])
+  })
+  it('or that there is none', () => expect(said(tripWith())).toEqual(['no place in it stocks it']))
+})
+
+describe('what would shorten a gap', () => {
+  it('leaving on a day on which the shop is open, the nearest such day', () => {
+    const saturdays = tripWith(stop('shop', 60, service('bike-shop', { hours: 'Sa 09:00-12:00' })))
+    expect(told(saturdays)).toContain('leave a day later: 60')
+    const wednesdays = tripWith(stop('shop', 60, service('bike-shop', { hours: 'We 09:00-12:00' })))
+    expect(told(wednesdays)).toEqual(['leave 2 days sooner: 60'])
+  })
+  it('waiting, when it opens the same day', () => {
+    const late = tripWith(stop('shop', 60, service('bike-shop', { hours: 'Fr 13:10-18:00' })))
+    expect(told(late)).toContain('wait 2.25 h at shop: 60')
+  })
+  it('a night there, when it opens the next morning', () => {
+    const tomorrow = tripWith(stop('shop', 60, service('bike-shop', { hours: 'Sa 07:30-12:00' })))
+    expect(told(tomorrow)).toContain('spend a night at shop: 60')
+  })
+  it('a parcel, where there is a post office and the thing may be posted', () => {
+    const post = tripWith(stop('village', 50, service('post')))
+    expect(told(post)).toEqual(['post a parcel to village: 50'])
+    expect(told(post, 'cartridge')).toEqual([])
+    expect(told(post, 'mechanic')).toEqual([])
+  })
+  it('a parcel and another day, where the counter is shut', () => {
+    const post = tripWith(stop('village', 50, service('post', { hours: 'Sa 08:00-12:00' })))
+    expect(told(post)).toContain('post a parcel to village + leave a day later: 50')
+    expect(told(post).every((line) => line.includes('post a parcel to village +'))).toBe(true)
+  })
+  it('being told that a place has it', () => {
+    const maybe = tripWith(stop('forge', 50, service('workshop')))
+    expect(told(maybe)).toEqual(['make sure that the village workshop at forge has it: 50'])
+  })
+  it('nothing, where nothing does', () => expect(told(tripWith(stop('spring', 50, service('water'))))).toEqual([]))
+
+  it('is what comes of it when it is done', () => {
+    const hours = fc.constantFrom('', 'Sa 09:00-12:00', 'Fr 12:00-18:00', 'Mo-Fr 08:00-18:00', 'Su off; Tu 10:00-11:00')
+    const kind = fc.constantFrom('bike-shop', 'workshop', 'post', 'supermarket', 'water')
+    const place = fc.record({ roadKm: fc.integer({ min: 1, max: 99 }), kind, hours })
+    fc.assert(
+      fc.property(fc.array(place, { maxLength: 5 }), (places) => {
+        const trip = tripWith(...places.map((at, i) => stop(`s${i}`, at.roadKm, service(at.kind, { hours: at.hours }))))
+        const before = availability(trip)
+        const gap = nth(before.gaps, before.longest)
+        for (const { changes, hereKm, longestKm } of remedies(trip)) {
+          const after = availability(withChanges(trip, changes, 'tube-622'))
+          expect(nth(after.gaps, after.longest).km).toBeCloseTo(longestKm, 9)
+          expect(longestKm).toBeLessThanOrEqual(gap.km)
+          expect(hereKm).toBeLessThan(gap.km)
+        }
+      }),
+      { numRuns: 40 },
+    )
+  })
+  it('to sleep at a stop moves the night that is settled half a kilometre off, and makes no second one', () => {
+    const trip = tripWith(stop('inn', 50, service('bike-shop')))
+    const nights = [{ id: 'n', roadKm: 50.5, stop: null, nights: 2 }]
+    const slept = withChanges({ ...trip, ride: { ...trip.ride, nights } }, [{ kind: 'sleep', stop: 'inn' }], 'chain')
+    expect(slept.ride.nights).toEqual([{ id: 'n', roadKm: 50, stop: 'inn', nights: 1 }])
+  })
+  it('a change to a plan that has no such place or no start changes nothing', () => {
+    const undated = { ...bare, ride: { ...bare.ride, start: null } }
+    expect(withChanges(undated, [{ kind: 'leave', days: 1 }], 'chain')).toEqual(undated)
+    expect(withChanges(bare, [{ kind: 'sleep', stop: 'nowhere' }], 'chain')).toEqual(bare)
+  })
+})
+
+describe('the hours that hang on a class', () => {
+  it('are those of its claims, and together all there are', () => {
+    const demo = demoTrip()
+    const built = buildLedger(demo, surveyRoad(demo.road.points), catalogue)
+    const stakes = hoursAtRisk(built)
+    const all = built.ledger.claims.reduce((sum, claim) => sum + claim.probability * claim.lossH, 0)
+    expect(Object.values(stakes).reduce((sum, hours) => sum + hours, 0)).toBeCloseTo(all, 9)
+    expect(stakes['tube-622']).toBeGreaterThan(stakes['zip-tie'] ?? 0)
+  })
+})
+
+it('one’s own parcel is told apart from a counter', () => {
+  const parcel = serviceSchema.parse({ kind: 'post', hours: 'Sa 09:00-10:00', parcel: { 'tube-622': 2 } })
+  expect(said(tripWith(stop('village', 50, parcel)))[0]).toMatch(/^your parcel at village is shut/)
+})

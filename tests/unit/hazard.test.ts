@@ -1,0 +1,103 @@
+import { bikeFrom, catalogue } from '#catalogue'
+import type { BikeTrait } from '#core/bike'
+import { gradeCost, residualHours, type Fix } from '#core/fix'
+import {
+  appliesTo,
+  bikeFactor,
+  lifeLeft,
+  poissonAtLeast,
+  roadFactor,
+  roadTraitsOf,
+  wearingParts,
+  wornOutAtLeast,
+  type Hazard,
+  type RoadTrait,
+  type WearingHazard,
+} from '#core/hazard'
+import { defaultTraits } from '#core/road'
+import { defined } from '#core/validation'
+import { describe, expect, it } from 'vitest'
+
+describe('which bikes something applies to', () => {
+  const applies = (all: BikeTrait[], none: BikeTrait[], of: BikeTrait[]) => appliesTo({ all, none }, new Set(of))
+  it('those that have all of some traits and none of others', () => {
+    expect(applies([], [], [])).toBe(true)
+    expect(applies(['tubed'], [], ['tubed', 'rack'])).toBe(true)
+    expect(applies(['tubed', 'rack'], [], ['tubed'])).toBe(false)
+    expect(applies(['tubed'], ['motor'], ['tubed', 'motor'])).toBe(false)
+    expect(applies([], ['motor', 'rack'], ['rack'])).toBe(false)
+    expect(applies([], ['motor', 'folds'], ['rack'])).toBe(true)
+  })
+})
+
+describe('the rate of a hazard', () => {
+  const hazard: Hazard = {
+    ...defined(catalogue.hazards[0]),
+    onBike: [
+      { when: 'light-tyre', times: 2 },
+      { when: 'tubeless', times: 0.5 },
+      { when: 'motor', times: 3 },
+    ],
+    onRoad: [
+      { when: 'thorns', times: 4 },
+      { when: 'wet', times: 1.5 },
+      { when: 'track', times: 2 },
+    ],
+  }
+  it('is multiplied by what is true of the bike, and by nothing else', () => {
+    expect(bikeFactor(hazard, new Set())).toBe(1)
+    expect(bikeFactor(hazard, new Set<BikeTrait>(['light-tyre', 'motor']))).toBe(6)
+    expect(bikeFactor(hazard, new Set<BikeTrait>(['tubeless', 'rack']))).toBe(0.5)
+  })
+  it('is multiplied by what is true of the road there', () => {
+    expect(roadFactor(hazard, new Set())).toBe(1)
+    expect(roadFactor(hazard, new Set<RoadTrait>(['thorns', 'wet', 'track']))).toBe(12)
+    expect(roadFactor(hazard, new Set<RoadTrait>(['asphalt']))).toBe(1)
+  })
+  it('knows of a piece of road its surface, thorns, and whether it is wet of itself or by rain', () => {
+    const traits = (more: Partial<typeof defaultTraits>, rain: boolean) =>
+      [...roadTraitsOf({ ...defaultTraits, ...more }, rain)].sort()
+    expect(traits({}, false)).toEqual(['gravel'])
+    expect(traits({ surface: 'sand', thorns: true }, false)).toEqual(['sand', 'thorns'])
+    expect(traits({ wet: true }, false)).toEqual(['gravel', 'wet'])
+    expect(traits({}, true)).toEqual(['gravel', 'wet'])
+    expect(traits({ wet: true }, true)).toEqual(['gravel', 'wet'])
+  })
+})
+
+describe('what is left of a part', () => {
+  it('is as the passport says; lube is always fresh at departure', () => {
+    const bike = { ...bikeFrom('gravel', 'b'), padLeft: 0.1, chainLeft: 0.2, sealantLeft: 0.3 }
+    const wearing = defined(catalogue.hazards.find((each): each is WearingHazard => each.kind === 'wearing'))
+    const left = Object.fromEntries(wearingParts.map((part) => [part, lifeLeft({ ...wearing, part }, bike, 0.4)]))
+    expect(left).toEqual({ pads: 0.1, chain: 0.2, sealant: 0.3, tread: 0.4, lube: 1 })
+  })
+})
+
+describe('chances', () => {
+  it('of no event or more is one, of a first one 1 − e^−λ', () => {
+    expect(poissonAtLeast(0, 3)).toBe(1)
+    expect(poissonAtLeast(-1, 3)).toBe(1)
+    expect(poissonAtLeast(1, 0.5)).toBeCloseTo(1 - Math.exp(-0.5), 12)
+    expect(poissonAtLeast(2, 0.5)).toBeCloseTo(1 - 1.5 * Math.exp(-0.5), 12)
+  })
+  it('of wearing out: none without wear, one with nothing left, and by the exponential where the spread is 1', () => {
+    expect(wornOutAtLeast(1, 0, 0.5, 0.3)).toBe(0)
+    expect(wornOutAtLeast(1, 0.1, 0, 0.3)).toBe(1)
+    // Mean 1 and spread 1: a Gamma of shape 1, which is the exponential.
+    expect(wornOutAtLeast(1, 1, 0.5, 1)).toBeCloseTo(Math.exp(-0.5), 12)
+    expect(wornOutAtLeast(2, 1, 0.5, 1)).toBeCloseTo(Math.exp(-1.5), 12)
+    expect(wornOutAtLeast(2, 1, 0, 1)).toBeCloseTo(Math.exp(-1), 12)
+  })
+})
+
+describe('hours still lost after a fix', () => {
+  const fix = (grade: Fix['grade']): Fix => ({ ...defined(catalogue.fixes[0]), grade, minutes: 30 })
+  it('are its minutes, what it takes besides, and a share of what it averts by its grade', () => {
+    expect(residualHours(fix('lasting'), 10)).toBeCloseTo(0.5 + 0.1, 12)
+    expect(residualHours(fix('to the next shop'), 10)).toBeCloseTo(0.5 + 0.9, 12)
+    expect(residualHours(fix('walking pace'), 10, 2)).toBeCloseTo(0.5 + 2 + 5.5, 12)
+    expect(residualHours(fix('lasting'), 0)).toBe(0.5)
+    for (const { slower, failsAgain } of Object.values(gradeCost)) expect(slower + failsAgain).toBeLessThan(1)
+  })
+})
