@@ -138,6 +138,10 @@ test('what was done is there after a reload', async ({ page }) => {
   await page.reload()
   await expect(page.getByLabel('Name of the trip')).toHaveValue('Short and named')
   await expect(page.getByRole('slider', { name: 'Stop Quillby' })).toBeVisible()
+  // An address that names the trip and no stage opens where one weighs.
+  await page.goto(page.url().replace(/\/road$/, ''))
+  await expect(page.getByRole('heading', { name: 'Weigh', exact: true })).toBeVisible()
+  await expect(page).toHaveURL(/\/weigh$/)
 })
 
 test('everything can be found by name, and the keys are listed', async ({ page }) => {

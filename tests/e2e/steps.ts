@@ -139,7 +139,13 @@ async function violations(page: Page, options: object): Promise<string[]> {
 
 async function inScheme(page: Page, colorScheme: 'light' | 'dark', name: 'day' | 'night'): Promise<void> {
   await page.emulateMedia({ colorScheme })
-  await expect(page.locator(`html[data-scheme=${name}]`)).toHaveCount(1)
+  // Both ends are read, so that a failure says whether the browser or the page did not follow.
+  const followed = () =>
+    page.evaluate(() => ({
+      prefersDark: matchMedia('(prefers-color-scheme: dark)').matches,
+      scheme: document.documentElement.dataset.scheme,
+    }))
+  await expect.poll(followed).toEqual({ prefersDark: colorScheme === 'dark', scheme: name })
   // Colours glide from one scheme to the other.
   await page.evaluate(() => Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => null))))
 }

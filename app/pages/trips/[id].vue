@@ -27,8 +27,13 @@ import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
 
-// Each trip has a page of its own: nothing of one is left over in another.
-definePageMeta({ middleware: 'signed-in', key: ({ params }) => String(params.id) })
+definePageMeta({
+  middleware: 'signed-in',
+  // Each trip has a page of its own: nothing of one is left over in another.
+  key: ({ params }) => String(params.id),
+  // Without a stage, a trip is opened where it is weighed.
+  redirect: ({ params }) => `/trips/${String(params.id)}/weigh`,
+})
 
 const route = useRoute()
 const store = useTripStore()
