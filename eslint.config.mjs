@@ -24,6 +24,8 @@ export default typescript.config(
       // TypeScript knows what is defined; the linter does not see Nuxt's own imports.
       'no-undef': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      // A word of a sentence is no name of a thing.
+      'id-denylist': ['error', 'of', 'is', 'one'],
       'no-console': ['error', { allow: ['error', 'warn'] }],
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],

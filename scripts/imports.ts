@@ -26,11 +26,11 @@ function importsBetween({ modules }: ICruiseResult, folderOf: (file: string) => 
   for (const { source, dependencies } of modules) {
     const from = folderOf(source)
     if (from === undefined) continue
-    const of = imports.get(from) ?? new Set<string>()
-    imports.set(from, of)
+    const targets = imports.get(from) ?? new Set<string>()
+    imports.set(from, targets)
     for (const { resolved } of dependencies) {
       const to = folderOf(resolved)
-      if (to !== undefined && to !== from) of.add(to)
+      if (to !== undefined && to !== from) targets.add(to)
     }
   }
   return imports

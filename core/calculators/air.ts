@@ -63,9 +63,15 @@ const volumeOf = ({ text, number }: ReturnType<typeof inputReader>) =>
 
 function tooMuch(what: string, bar: number, mostBarOf: number): Phrase[][] {
   if (bar <= mostBarOf) return []
-  const [of, most] = [bar, mostBarOf].map((value) => ({ value, amount: 'pressure' as const }))
+  const [pressure, most] = [bar, mostBarOf].map((value) => ({ value, amount: 'pressure' as const }))
   return [
-    [`${what}, `, defined(of), ' is more than the ', defined(most), ' that tyre and rim allow: the tyre may come off.'],
+    [
+      `${what}, `,
+      defined(pressure),
+      ' is more than the ',
+      defined(most),
+      ' that tyre and rim allow: the tyre may come off.',
+    ],
   ]
 }
 

@@ -33,6 +33,6 @@ export function decant(amountMl: number, gPerMl: number, containers = smallConta
   const fitting = containers.filter(({ holdsMl }) => holdsMl >= restMl)
   const last = fitting.reduce((a, b) => (b.tareG < a.tareG ? b : a))
   const used = amountMl > 0 ? [...Array<SmallContainer>(full).fill(largest), last] : []
-  const tareG = used.reduce((sum, { tareG: one }) => sum + one, 0)
+  const tareG = used.reduce((sum, { tareG: emptyG }) => sum + emptyG, 0)
   return { containers: used, fluidMl: amountMl, massG: tareG + amountMl * gPerMl }
 }

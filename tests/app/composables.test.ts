@@ -13,8 +13,8 @@ import { linesOf, statusOf } from '../../app/http/api'
 import { stages, useStageNeeds } from '../../app/composables/useStages'
 import { useTripSessions } from '../../app/stores/trip-sessions'
 import { useVerdicts } from '../../app/stores/verdicts'
-import { planLabels } from '../../app/drawing/plan-labels'
-import { stripLabels } from '../../app/drawing/strip-labels'
+import { planLabels } from '../../app/drawing/road-plan-labels'
+import { stripLabels } from '../../app/drawing/road-strip-labels'
 import { useKitStore } from '../../app/stores/kit'
 import { useSelection } from '../../app/stores/selection'
 import { useTripStore } from '../../app/stores/trip'
@@ -72,17 +72,17 @@ describe('names on the plan', () => {
       fc.property(stops, (list) => {
         const all = list.map(([x, y, helps, name], i) => stop(String(i), x, y, helps, name))
         const boxes = labels(all).map((label) => ({ id: label.id, ...box(label) }))
-        for (const [i, one] of boxes.entries()) {
-          expect(Math.min(one.left, one.top)).toBeGreaterThanOrEqual(-1e-9)
-          expect(one.right).toBeLessThanOrEqual(size.width + 1e-9)
-          expect(one.bottom).toBeLessThanOrEqual(size.height + 1e-9)
+        for (const [i, box] of boxes.entries()) {
+          expect(Math.min(box.left, box.top)).toBeGreaterThanOrEqual(-1e-9)
+          expect(box.right).toBeLessThanOrEqual(size.width + 1e-9)
+          expect(box.bottom).toBeLessThanOrEqual(size.height + 1e-9)
           for (const other of boxes.slice(i + 1)) {
             const apart =
-              one.right <= other.left || other.right <= one.left || one.bottom <= other.top || other.bottom <= one.top
+              box.right <= other.left || other.right <= box.left || box.bottom <= other.top || other.bottom <= box.top
             expect(apart).toBe(true)
           }
           const covers = all.some(
-            ({ id, x, y }) => id !== one.id && x > one.left && x < one.right && y > one.top && y < one.bottom,
+            ({ id, x, y }) => id !== box.id && x > box.left && x < box.right && y > box.top && y < box.bottom,
           )
           expect(covers).toBe(false)
         }

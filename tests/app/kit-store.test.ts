@@ -201,15 +201,15 @@ describe('the line of the road', () => {
   it('is the right one after two were asked for at once, whichever is laid last', async () => {
     await analysed(trip)
     const [first, second] = [cutRoad('first'), store.cutRoad(0, 5)]
-    const one = await first
+    const changed = await first
     await pass(10)
-    expect(await analysed({ ...trip, ...one })).toBe('first')
+    expect(await analysed({ ...trip, ...changed })).toBe('first')
     defined(cuts.at(-1))(cut('second'))
     await pass(10)
     const other = await second
     if (!other.ok) throw new Error('not cut')
     expect(await analysed({ ...trip, ...other.next })).toBe('second')
-    expect(await analysed({ ...trip, ...one })).toBe('first')
+    expect(await analysed({ ...trip, ...changed })).toBe('first')
   })
 
   it('is asked for only when the worker knows the trip as it stands', async () => {

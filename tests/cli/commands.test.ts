@@ -57,18 +57,26 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
       fasteners: Record<string, unknown>[]
       idle: { tool: string; head: string }[]
     }
-    const of = (bike: string, fastener: string) =>
-      defined(fasteners.find((one) => one.bike === bike && one.fastener === fastener))
-    expect(of('mule', 'pedals')).toMatchObject({ verdict: 'cannot', coverage: 'uncovered', wouldTurn: { massG: 78 } })
-    expect(of('mule', 'crank-bolts')).toMatchObject({
+    const fastenerOf = (bike: string, fastener: string) =>
+      defined(fasteners.find((row) => row.bike === bike && row.fastener === fastener))
+    expect(fastenerOf('mule', 'pedals')).toMatchObject({
+      verdict: 'cannot',
+      coverage: 'uncovered',
+      wouldTurn: { massG: 78 },
+    })
+    expect(fastenerOf('mule', 'crank-bolts')).toMatchObject({
       verdict: 'awkward',
       tool: 'key-8',
       head: 'hex 8',
       reason: 'a hard pull',
       handN: 267,
     })
-    expect(of('mule', 'headset-lock-nut')).toMatchObject({ coverage: 'borrowed' })
-    expect(of('mule', 'quick-release-rear')).toMatchObject({ verdict: 'turns', reason: 'no tool needed', tool: null })
+    expect(fastenerOf('mule', 'headset-lock-nut')).toMatchObject({ coverage: 'borrowed' })
+    expect(fastenerOf('mule', 'quick-release-rear')).toMatchObject({
+      verdict: 'turns',
+      reason: 'no tool needed',
+      tool: null,
+    })
     expect(idle.map(({ head }) => head)).toContain('blade 4')
     expect((await run('fits', trip, '--text')).stdout).toMatch(/^bike +fastener +drive +is +with +why\n/)
   })

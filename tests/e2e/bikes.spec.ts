@@ -260,7 +260,9 @@ test('every calculator, by keyboard, filled in from the bike; by itself without 
     const results = card.locator('dl')
     const before = await results.innerText()
     expect(before, calculator.name).not.toMatch(/NaN|Infinity|undefined/)
-    const input = defined(calculator.inputs.find((one) => one.kind === 'amount' && !one.whole && one.id !== 'mostBar'))
+    const input = defined(
+      calculator.inputs.find((given) => given.kind === 'amount' && !given.whole && given.id !== 'mostBar'),
+    )
     const field = card.getByLabel(input.label, { exact: true })
     await field.focus()
     const value = Number((await field.inputValue()).replace(',', '.'))

@@ -42,10 +42,10 @@ it('ten minutes of saving, reading, importing and exporting leave the servers as
   if (!isFull) return
   // What was read lately is kept, up to a bound, and the database fills its pool: the first minutes are for that.
   const [middle, end] = [samples.slice(240, 360), samples.slice(480)]
-  const of = (which: 'app' | 'mariadb', part: typeof samples) => median(part.map((sample) => sample[which]))
+  const medianOf = (which: 'app' | 'mariadb', part: typeof samples) => median(part.map((sample) => sample[which]))
   for (const which of ['app', 'mariadb'] as const)
-    expect(of(which, end), which).toBeLessThan(1.1 * of(which, middle) + 10)
+    expect(medianOf(which, end), which).toBeLessThan(1.1 * medianOf(which, middle) + 10)
   judged('memory', [
-    `Ten minutes of ${Math.round(perSecond)} saves and as many reads a second, with ${imported} imports and exports of a whole trip: the app's server ${Math.round(of('app', middle))} MB in the middle and ${Math.round(of('app', end))} MB at the end, the database's ${Math.round(of('mariadb', middle))} and ${Math.round(of('mariadb', end))} MB.`,
+    `Ten minutes of ${Math.round(perSecond)} saves and as many reads a second, with ${imported} imports and exports of a whole trip: the app's server ${Math.round(medianOf('app', middle))} MB in the middle and ${Math.round(medianOf('app', end))} MB at the end, the database's ${Math.round(medianOf('mariadb', middle))} and ${Math.round(medianOf('mariadb', end))} MB.`,
   ])
 })

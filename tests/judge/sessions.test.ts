@@ -138,9 +138,9 @@ class World {
       if (offers) this.replaced(page.trip, cell, seen, by)
       else this.standing.get(`${page.trip} ${cell}`)?.delete(seen)
     }
-    const [was, is] = [before, after].map(({ bench }) => new Set(bench.map(({ id }) => id)))
-    for (const id of is ?? []) if (!was?.has(id)) this.laid.set(id, page.trip)
-    for (const id of was ?? []) if (!is?.has(id)) this.laid.delete(id)
+    const [was, now] = [before, after].map(({ bench }) => new Set(bench.map(({ id }) => id)))
+    for (const id of now ?? []) if (!was?.has(id)) this.laid.set(id, page.trip)
+    for (const id of was ?? []) if (!now?.has(id)) this.laid.delete(id)
   }
 
   /** What was done in a session; one that was left and opened again may have forgotten it. */
@@ -178,11 +178,12 @@ class World {
         expect(after).toEqual(before)
         return
       }
-      const [is, shall] = way === 'undo' ? [last.after, last.before] : [last.before, last.after]
+      const [stands, shall] = way === 'undo' ? [last.after, last.before] : [last.before, last.after]
       const things = last.cell === 'things'
       const has = (id: string) => shownIn(before, 'things').split(' ').includes(id)
-      const thing = `${last.before} ${last.after}`.split(' ').find((id) => shall.includes(id) !== is.includes(id)) ?? ''
-      if (things ? has(thing) !== shall.includes(thing) : shownIn(before, last.cell) === is) {
+      const thing =
+        `${last.before} ${last.after}`.split(' ').find((id) => shall.includes(id) !== stands.includes(id)) ?? ''
+      if (things ? has(thing) !== shall.includes(thing) : shownIn(before, last.cell) === stands) {
         to.push(last)
         if (things) expect(shownIn(after, 'things').split(' ').includes(thing)).toBe(shall.includes(thing))
         else expect(shownIn(after, last.cell)).toBe(shall)

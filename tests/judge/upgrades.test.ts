@@ -53,12 +53,12 @@ async function watch(onStatement: (count: number) => void): Promise<{ port: numb
       if (data[3] === 0 && data[4] === comQuery && changes.test(data.toString('utf8', 5, 60))) onStatement(++count)
     })
     database.on('data', (data) => client.write(data))
-    for (const [one, other] of [
+    for (const [socket, other] of [
       [client, database],
       [database, client],
     ] as const) {
-      one.on('error', () => other.destroy())
-      one.on('close', () => other.destroy())
+      socket.on('error', () => other.destroy())
+      socket.on('close', () => other.destroy())
     }
   })
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))

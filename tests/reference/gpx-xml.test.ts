@@ -55,7 +55,8 @@ function expectSame(text: string): void {
 function madeUp(seed: number): string {
   const random = seeded(seed)
   const some = (most: number) => Math.floor(random() * (most + 1))
-  const times = (count: number, one: (i: number) => string) => Array.from({ length: count }, (_, i) => one(i)).join('')
+  const times = (count: number, piece: (i: number) => string) =>
+    Array.from({ length: count }, (_, i) => piece(i)).join('')
   const prefix = random() < 0.2 ? 'g:' : ''
   const point = (tag: string) => {
     const where = `lat="${(random() * 180 - 90).toFixed(6)}" lon='${(random() * 360 - 180).toFixed(5)}'`

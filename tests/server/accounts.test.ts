@@ -31,12 +31,12 @@ const userOf = async (person: Person) => (await person.ask('GET', '/api/session'
 
 describe('a name', () => {
   it('that is changed is so on every device', async () => {
-    const [one, other] = [await setting.person('aud'), (await signIn('aud@quern.example', 'aud rides far'))[0]]
-    expect((await one.ask('PATCH', '/api/account', { name: '  Aud of the Fell ' })).body).toEqual({
+    const [aud, other] = [await setting.person('aud'), (await signIn('aud@quern.example', 'aud rides far'))[0]]
+    expect((await aud.ask('PATCH', '/api/account', { name: '  Aud of the Fell ' })).body).toEqual({
       name: 'Aud of the Fell',
     })
     expect((await userOf(other)).name).toBe('Aud of the Fell')
-    expect((await one.ask('PATCH', '/api/account', { name: ' ' })).status).toBe(422)
+    expect((await aud.ask('PATCH', '/api/account', { name: ' ' })).status).toBe(422)
   })
 })
 

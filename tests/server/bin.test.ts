@@ -22,23 +22,23 @@ describe('the bin', () => {
     const tor = await setting.person('tor')
     const ids = []
     for (const name of ['One', 'Two', 'Three']) ids.push(await tor.newTrip({ ...demoTrip(), name }))
-    const [one = '', two = '', three = ''] = ids
+    const [first = '', two = '', three = ''] = ids
     const before = (await tor.ask('GET', `/api/trips/${two}/document`)).body
-    for (const id of [one, two, three]) await tor.ask('DELETE', `/api/trips/${id}`)
+    for (const id of [first, two, three]) await tor.ask('DELETE', `/api/trips/${id}`)
     expect((await binOf(tor)).sort()).toEqual(['One', 'Three', 'Two'])
     expect((await tor.read(two)).status).toBe(404)
 
     expect((await tor.ask('POST', `/api/trips/${two}/restore`)).status).toBe(200)
     expect((await tor.ask('GET', `/api/trips/${two}/document`)).body).toEqual(before)
-    expect((await tor.ask('DELETE', `/api/bin/${one}`)).status).toBe(200)
+    expect((await tor.ask('DELETE', `/api/bin/${first}`)).status).toBe(200)
     expect(await binOf(tor)).toEqual(['Three'])
     // What is not in the bin is not taken away from there.
     expect((await tor.ask('DELETE', `/api/bin/${two}`)).status).toBe(404)
     expect((await tor.ask('DELETE', '/api/bin')).status).toBe(200)
     expect(await binOf(tor)).toEqual([])
     expect(await tripsOf(tor)).toEqual(['Two'])
-    expect(await whereStands(setting.mariadb.url, one, three)).toEqual([])
-    expect((await tor.ask('POST', `/api/trips/${one}/restore`)).status).toBe(404)
+    expect(await whereStands(setting.mariadb.url, first, three)).toEqual([])
+    expect((await tor.ask('POST', `/api/trips/${first}/restore`)).status).toBe(404)
   })
 
   it('is one’s own', async () => {

@@ -165,15 +165,15 @@ describe('a session', () => {
   })
 
   it('on another device goes on when one is signed out, and ends when all are', async () => {
-    const one = await setting.person('arve')
+    const first = await setting.person('arve')
     const other = new Person(setting)
     await signIn(other, 'arve', anAddress())
-    await one.ask('DELETE', '/api/session')
-    expect([await looks(one), await looks(other)]).toEqual([401, 200])
-    await signIn(one, 'arve', anAddress())
-    const copies = [one.copy(), other.copy()]
+    await first.ask('DELETE', '/api/session')
+    expect([await looks(first), await looks(other)]).toEqual([401, 200])
+    await signIn(first, 'arve', anAddress())
+    const copies = [first.copy(), other.copy()]
     expect((await other.ask('DELETE', '/api/sessions')).status).toBe(200)
-    for (const device of [one, other, ...copies]) expect(await looks(device)).toBe(401)
+    for (const device of [first, other, ...copies]) expect(await looks(device)).toBe(401)
     // Of nobody else.
     const bystander = await setting.person('bodil')
     expect(await looks(bystander)).toBe(200)

@@ -15,9 +15,9 @@ describe('what is written down of an error', () => {
   })
 
   it('has its causes, and an end where they go in a circle', () => {
-    const one = new Error('one')
-    one.cause = new Error('two', { cause: one })
-    expect(JSON.stringify(failureOf(one)).match(/cause/g)).toHaveLength(5)
+    const outer = new Error('one')
+    outer.cause = new Error('two', { cause: outer })
+    expect(JSON.stringify(failureOf(outer)).match(/cause/g)).toHaveLength(5)
     expect(failureOf('a word')).toEqual({ name: 'string', at: [] })
   })
 })

@@ -242,9 +242,9 @@ describe('short names', () => {
 describe('spares', () => {
   const bike = bikeFrom('gravel', 'g')
   const thing = (id: string, change: Partial<Thing> = {}): Thing => thingSchema.parse({ ...item(id), id, ...change })
-  const fitFor = (of: Bike, spare: Thing) => spareFitsOf(spare, requirementsOf(of, catalogue), catalogue)
-  const verdicts = (of: Bike, spare: Thing) =>
-    fitFor(of, spare).map(({ verdict, reason }) => `${verdict}: ${spareReasonInWords(reason)}`)
+  const fitFor = (ridden: Bike, spare: Thing) => spareFitsOf(spare, requirementsOf(ridden, catalogue), catalogue)
+  const verdicts = (ridden: Bike, spare: Thing) =>
+    fitFor(ridden, spare).map(({ verdict, reason }) => `${verdict}: ${spareReasonInWords(reason)}`)
   const withTyre = (size: string): Bike => ({
     ...bike,
     tyres: { front: { ...bike.tyres.front, size }, rear: { ...bike.tyres.rear, size } },
@@ -273,11 +273,11 @@ describe('spares', () => {
   it('a spoke serves within its tolerance, and a length nobody has measured is a doubt', () => {
     const measured = nth(demoTrip().bikes, 1)
     const spoke = (mm: number) => thing('spoke', { units: { [`spoke-${mm}`]: 1 } })
-    const of = (mm: number) =>
+    const fitAt = (mm: number) =>
       fitFor(measured, spoke(mm))
         .filter(({ want }) => want.classId === 'spoke-291')
         .map(({ verdict }) => verdict)
-    expect([288, 289, 291, 292, 293].map((mm) => of(mm)[0])).toEqual([
+    expect([288, 289, 291, 292, 293].map((mm) => fitAt(mm)[0])).toEqual([
       'does not fit',
       'serves',
       'serves',
@@ -287,7 +287,7 @@ describe('spares', () => {
     expect(fitFor(bike, spoke(283)).some(({ reason }) => reason?.about === 'spoke not measured')).toBe(true)
   })
   it('a bike wants what may fail on it, and nothing else: no cleats with flat pedals', () => {
-    const wanted = (of: Bike) => requirementsOf(of, catalogue).map(({ classId }) => classId)
+    const wanted = (ridden: Bike) => requirementsOf(ridden, catalogue).map(({ classId }) => classId)
     expect(wanted(bike)).toContain('cleat-two')
     expect(wanted({ ...bike, pedals: 'flat' }).filter((id) => id.startsWith('cleat'))).toEqual([])
   })

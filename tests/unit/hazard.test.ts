@@ -19,7 +19,8 @@ import { defined } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 
 describe('which bikes something applies to', () => {
-  const applies = (all: BikeTrait[], none: BikeTrait[], of: BikeTrait[]) => appliesTo({ all, none }, new Set(of))
+  const applies = (all: BikeTrait[], none: BikeTrait[], traits: BikeTrait[]) =>
+    appliesTo({ all, none }, new Set(traits))
   it('those that have all of some traits and none of others', () => {
     expect(applies([], [], [])).toBe(true)
     expect(applies(['tubed'], [], ['tubed', 'rack'])).toBe(true)

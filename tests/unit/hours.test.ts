@@ -30,14 +30,14 @@ describe('hours put together day by day', () => {
     expect(formatHours([{ days: ['Mo'], spans: [{ from: '', to: '10:00' }] }])).toBe('')
   })
   it('make a range of three days in a row or more, and name two', () => {
-    const of = (...days: Parameters<typeof formatHours>[0][number]['days']) =>
+    const written = (...days: Parameters<typeof formatHours>[0][number]['days']) =>
       formatHours([{ days, spans: [{ from: '09:00', to: '10:00' }] }]).replace(' 09:00-10:00', '')
-    expect(of('Mo')).toBe('Mo')
-    expect(of('Mo', 'Tu')).toBe('Mo,Tu')
-    expect(of('We', 'Mo', 'Tu')).toBe('Mo-We')
-    expect(of('Mo', 'Tu', 'We', 'Fr', 'Sa')).toBe('Mo-We,Fr,Sa')
-    expect(of('Mo', 'Su')).toBe('Mo,Su')
-    expect(of('Fr', 'Sa', 'Su')).toBe('Fr-Su')
+    expect(written('Mo')).toBe('Mo')
+    expect(written('Mo', 'Tu')).toBe('Mo,Tu')
+    expect(written('We', 'Mo', 'Tu')).toBe('Mo-We')
+    expect(written('Mo', 'Tu', 'We', 'Fr', 'Sa')).toBe('Mo-We,Fr,Sa')
+    expect(written('Mo', 'Su')).toBe('Mo,Su')
+    expect(written('Fr', 'Sa', 'Su')).toBe('Fr-Su')
   })
   it('leave out an opening that is half filled in, and keep the whole one beside it', () => {
     const spans = [

@@ -279,11 +279,11 @@ describe('the way to help of any kind', () => {
   it('never gets longer with one place more', () => {
     const place = fc.record({ roadKm: fc.double({ min: 0, max: 99, noNaN: true }), offRoadM: fc.nat(20_000) })
     fc.assert(
-      fc.property(fc.array(place, { maxLength: 8 }), place, (some, one) => {
-        const asStops = (places: (typeof one)[]) =>
+      fc.property(fc.array(place, { maxLength: 8 }), place, (some, another) => {
+        const asStops = (places: (typeof another)[]) =>
           places.map((at, i) => stopSchema.parse({ id: `s${i}`, name: `s${i}`, exit: 'train', ...at }))
         const fewer = landscape({ stops: asStops(some) })
-        const more = landscape({ stops: asStops([...some, one]) })
+        const more = landscape({ stops: asStops([...some, another]) })
         const worstOf = (land: Landscape) => worstPushOut(land, { bikes: [] }).worstH
         expect(worstOf(more)).toBeLessThanOrEqual(worstOf(fewer) + 0.02)
       }),

@@ -15,12 +15,12 @@ const outside = (roadKm: number) => ({ roadKm, stop: null })
 
 describe('a night at a place', () => {
   it('is settled, made longer, and left open again', () => {
-    const one = setNights(nightsOf([200, 1]), outside(143.2), 1, 'new')
-    expect(one.map(({ roadKm, nights }) => [roadKm, nights])).toEqual([
+    const first = setNights(nightsOf([200, 1]), outside(143.2), 1, 'new')
+    expect(first.map(({ roadKm, nights }) => [roadKm, nights])).toEqual([
       [143.2, 1],
       [200, 1],
     ])
-    const rest = setNights(one, outside(143.9), 3, 'not needed')
+    const rest = setNights(first, outside(143.9), 3, 'not needed')
     expect(nightAt(rest, outside(143))).toEqual({ id: 'new', roadKm: 143.2, stop: null, nights: 3 })
     expect(setNights(rest, outside(143.2), 0, 'not needed')).toEqual(nightsOf([200, 1]))
   })

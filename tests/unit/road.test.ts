@@ -167,8 +167,8 @@ describe('gaps', () => {
   it('adding a place never lengthens the longest', () => {
     const longest = (places: number[]) => Math.max(...gapsBetween(places, 300).map((gap) => gap.km))
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 0, max: 300 })), fc.integer({ min: 0, max: 300 }), (places, one) => {
-        expect(longest([...places, one])).toBeLessThanOrEqual(longest(places))
+      fc.property(fc.array(fc.integer({ min: 0, max: 300 })), fc.integer({ min: 0, max: 300 }), (places, another) => {
+        expect(longest([...places, another])).toBeLessThanOrEqual(longest(places))
       }),
     )
   })

@@ -20,7 +20,11 @@ bike.rims.front = { ...bike.rims.front, depthMm: 20, wideValveHole: false }
 bike.rims.rear = { ...bike.rims.rear, depthMm: 25, wideValveHole: false }
 bike.valve = 'presta'
 
-const wanting = (classId: string, of: Bike = bike): Requirement => ({ bike: of, group: wholeBike(of), classId })
+const wanting = (classId: string, ridden: Bike = bike): Requirement => ({
+  bike: ridden,
+  group: wholeBike(ridden),
+  classId,
+})
 const piece = (measures: Record<string, unknown>) => thingSchema.parse({ id: 't', name: 't', massG: 1, measures })
 /** The first family whose pieces are judged so, and a class of it. */
 const family = (fitBy: string) => defined(catalogue.families.find((each) => each.fitBy === fitBy))
@@ -31,9 +35,9 @@ const fits = (measures: Record<string, unknown>, has: string, want: Requirement)
 
 describe('a tube', () => {
   const tube = { fromWidthMm: 30, toWidthMm: 50, valve: 'presta', stemMm: 60 }
-  const inTyre = (size: string, measures: Record<string, unknown> = {}, of = bike) =>
+  const inTyre = (size: string, measures: Record<string, unknown> = {}, ridden = bike) =>
     fits({ ...tube, ...measures }, 'tube-622', {
-      bike: of,
+      bike: ridden,
       group: { label: '', wheels: 2, tyre: { ...bike.tyres.rear, size } },
       classId: 'tube-622',
     })
@@ -111,7 +115,7 @@ describe('other spares', () => {
     ['shift cable', 'frontShiftMm', 'rearShiftMm'],
   ] as const)('a %s is as long as the longer that the bike needs', (fitBy, front, rear) => {
     const { id } = family(fitBy)
-    const of = (frontMm: number | null, rearMm: number | null): Bike => ({
+    const spoked = (frontMm: number | null, rearMm: number | null): Bike => ({
       ...bike,
       cables: {
         frontBrakeMm: null,
@@ -123,13 +127,13 @@ describe('other spares', () => {
       },
     })
     const fit = (lengthMm: number | null, ofBike: Bike) => fits({ lengthMm }, id, wanting(id, ofBike))
-    expect(fit(1500, of(1200, 1500))).toBe('serves')
-    expect(fit(1499, of(1200, 1500))).toBe('does not fit: cable too short')
-    expect(fit(1499, of(1500, 1200))).toBe('does not fit: cable too short')
-    expect(fit(1500, of(null, 1500))).toBe('serves')
-    expect(fit(1499, of(1500, null))).toBe('does not fit: cable too short')
-    expect(fit(1500, of(null, null))).toBe('doubtful: cable of the bike not measured')
-    expect(fit(null, of(1200, 1500))).toBe('doubtful: cable not measured')
+    expect(fit(1500, spoked(1200, 1500))).toBe('serves')
+    expect(fit(1499, spoked(1200, 1500))).toBe('does not fit: cable too short')
+    expect(fit(1499, spoked(1500, 1200))).toBe('does not fit: cable too short')
+    expect(fit(1500, spoked(null, 1500))).toBe('serves')
+    expect(fit(1499, spoked(1500, null))).toBe('does not fit: cable too short')
+    expect(fit(1500, spoked(null, null))).toBe('doubtful: cable of the bike not measured')
+    expect(fit(null, spoked(1200, 1500))).toBe('doubtful: cable not measured')
   })
   it('a valve for a tubeless rim is judged by its stem alone', () => {
     const { id } = family('valve stem')
@@ -140,7 +144,8 @@ describe('other spares', () => {
   it('a spoke serves 2 mm shorter and 1 mm longer, surely where one has been measured', () => {
     const measured = structuredClone(bike)
     measured.wheels.rear.right.measuredMm = 289.6
-    const fit = (mm: number, wantedMm: number, of: Bike) => fits({}, `spoke-${mm}`, wanting(`spoke-${wantedMm}`, of))
+    const fit = (mm: number, wantedMm: number, ridden: Bike) =>
+      fits({}, `spoke-${mm}`, wanting(`spoke-${wantedMm}`, ridden))
     expect([287, 288, 290, 291, 292].map((mm) => fit(mm, 290, measured))).toEqual([
       'does not fit: spoke length',
       'serves',
@@ -211,8 +216,8 @@ describe('what a bike may want', () => {
   }
   const plain: Bike = { ...bike, gears: 'derailleur', speeds: 12, suspension: { forkMm: 0, rearMm: 0 } }
   const tyre = { ...bike.tyres.rear, tubeless: false, protection: 'normal' as const }
-  const wanted = (of: Bike) =>
-    requirementsOf(of, reference).map(({ classId, group }) => `${classId}${group.label && ` ${group.label}`}`)
+  const wanted = (ridden: Bike) =>
+    requirementsOf(ridden, reference).map(({ classId, group }) => `${classId}${group.label && ` ${group.label}`}`)
 
   it('are the parts of the fixes of what may fail on it, once for each kind of wheel', () => {
     expect(wanted({ ...plain, tyres: { front: tyre, rear: tyre } })).toEqual(['tube-622', 'quick-link-12', 'patch'])

@@ -129,13 +129,13 @@ describe('what places are believed', () => {
       id: can ? 'm' : 's',
       mends: can,
     }))
-    const of = (...ids: string[]) =>
+    const services = (...ids: string[]) =>
       stopSchema.parse({ id: 's', name: 's', roadKm: 1, services: ids.map((kind) => ({ kind })) })
     const shops = [mends, sells].filter((kind) => kind !== undefined)
-    expect(isHelp(of('s'), shops)).toBe(false)
-    expect(isHelp(of('s', 'm'), shops)).toBe(true)
-    expect(isHelp(of(), shops)).toBe(false)
-    expect(isHelp({ ...of(), exit: 'bus' }, shops)).toBe(true)
+    expect(isHelp(services('s'), shops)).toBe(false)
+    expect(isHelp(services('s', 'm'), shops)).toBe(true)
+    expect(isHelp(services(), shops)).toBe(false)
+    expect(isHelp({ ...services(), exit: 'bus' }, shops)).toBe(true)
   })
 })
 

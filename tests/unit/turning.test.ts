@@ -32,8 +32,8 @@ import { aFastener, aHead, aTool } from '../fixtures'
 
 /** "hex 5 on hex 5 at 10" as a head and a drive. */
 const head = (profile: Head['profile'], size?: number | string) => headSchema.parse({ profile, size })
-const held = (of: Head, drive: Drive, torqueNm = 5) => {
-  const { verdict, reason } = engagementOf(of, drive, torqueNm)
+const held = (head: Head, drive: Drive, torqueNm = 5) => {
+  const { verdict, reason } = engagementOf(head, drive, torqueNm)
   return `${verdict}: ${reason}`
 }
 
@@ -98,8 +98,8 @@ describe('a head on a drive', () => {
     [head('link-pliers'), { profile: 'quick-link' }, 'turns: fits'],
     [head('chain-pin'), { profile: 'quick-link' }, 'cannot: wrong-profile'],
     [head('hex', 5), { profile: 'by-hand' }, 'cannot: wrong-profile'],
-  ])('%j on %j: %s', (of, drive, what) => {
-    expect(held(of, drive)).toBe(what)
+  ])('%j on %j: %s', (head, drive, what) => {
+    expect(held(head, drive)).toBe(what)
   })
   it('pliers hold a nut, and the wrong cross a screw, up to a newton metre', () => {
     expect(held(head('pliers', 16), flats(8), 1)).toBe('awkward: chews-corners')
@@ -112,10 +112,10 @@ describe('a head on a drive', () => {
 describe('turning', () => {
   const key = aHead({ profile: 'hex', size: 5, leverMm: 100, reachMm: 20, bodyMm: 10 })
   const bolt = (more: Partial<Fastener> = {}, torqueNm = 10) => aFastener({ profile: 'hex', size: 5 }, torqueNm, more)
-  const result = (of: Head, fastener: Fastener, handMostN = defaultHandN) =>
-    turnWith(of, turnTaskOf(fastener, handMostN))
-  const said = (of: Head, fastener: Fastener) => {
-    const { verdict, reason } = result(of, fastener)
+  const result = (head: Head, fastener: Fastener, handMostN = defaultHandN) =>
+    turnWith(head, turnTaskOf(fastener, handMostN))
+  const said = (head: Head, fastener: Fastener) => {
+    const { verdict, reason } = result(head, fastener)
     return `${verdict}: ${reason}`
   }
 
@@ -137,8 +137,8 @@ describe('turning', () => {
   ])(
     'a %s head has to swing until it can be set on anew, and twice that to be easy',
     (profile, size, drive, stepDeg) => {
-      const of = headSchema.parse({ profile, size, leverMm: 100 })
-      const at = (swingDeg: number) => said(of, aFastener(drive, 1, { swingDeg }))
+      const head = headSchema.parse({ profile, size, leverMm: 100 })
+      const at = (swingDeg: number) => said(head, aFastener(drive, 1, { swingDeg }))
       expect(at(stepDeg - 1)).toBe('cannot: no-swing')
       expect(at(stepDeg)).toBe('awkward: small-bites')
       if (stepDeg < 180) expect(at(2 * stepDeg - 1)).toBe('awkward: small-bites')
@@ -201,20 +201,24 @@ describe('turning', () => {
     expect(worstTurnResult([fits])).toBe(fits)
   })
   it('is better by verdict, then by how near it comes, then by the lighter pull', () => {
-    const of = (verdict: TurnResult['verdict'], reason: TurnResult['reason'], handN: number | null): TurnResult => ({
+    const result = (
+      verdict: TurnResult['verdict'],
+      reason: TurnResult['reason'],
+      handN: number | null,
+    ): TurnResult => ({
       verdict,
       reason,
       handN,
     })
     const inOrder = [
-      of('turns', 'fits', 10),
-      of('turns', 'fits', 20),
-      of('turns', 'fits', null),
-      of('awkward', 'hard-pull', 5),
-      of('damages', 'rounds-off', 5),
-      of('cannot', 'no-lever', 900),
-      of('cannot', 'wrong-size', null),
-      of('cannot', 'wrong-profile', null),
+      result('turns', 'fits', 10),
+      result('turns', 'fits', 20),
+      result('turns', 'fits', null),
+      result('awkward', 'hard-pull', 5),
+      result('damages', 'rounds-off', 5),
+      result('cannot', 'no-lever', 900),
+      result('cannot', 'wrong-size', null),
+      result('cannot', 'wrong-profile', null),
     ]
     expect([...inOrder].reverse().sort(compareTurnResults)).toEqual(inOrder)
   })
@@ -301,7 +305,7 @@ describe('a crew’s fit', () => {
   const thing = (id: string, heads: Head[]): Thing => thingSchema.parse({ id, name: id, massG: 10, heads })
   const item = (id: string, massG: number, ...heads: Head[]): CatalogueItem =>
     catalogueItemSchema.parse({ id, name: id, group: 'tools', massG, heads })
-  const of = (id: string, drive: Drive, more: Partial<Fastener> = {}) => aFastener(drive, 5, { id, ...more })
+  const held = (id: string, drive: Drive, more: Partial<Fastener> = {}) => aFastener(drive, 5, { id, ...more })
   const [hex4, hex5, hex6] = [4, 5, 6].map((size) => aHead({ profile: 'hex', size, leverMm: 100 })) as [
     Head,
     Head,
@@ -310,12 +314,12 @@ describe('a crew’s fit', () => {
   const bike = {
     id: 'b',
     fasteners: [
-      of('four', { profile: 'hex', size: 4 }),
-      of('six', { profile: 'hex', size: 6 }),
-      of('seven', { profile: 'hex', size: 7 }, { canWait: 'for a workshop' }),
-      of('nut', { profile: 'flats', size: 30 }),
-      of('thumb', { profile: 'by-hand' }),
-      of('odd', { profile: 'spline', size: 'zz' }),
+      held('four', { profile: 'hex', size: 4 }),
+      held('six', { profile: 'hex', size: 6 }),
+      held('seven', { profile: 'hex', size: 7 }, { canWait: 'for a workshop' }),
+      held('nut', { profile: 'flats', size: 30 }),
+      held('thumb', { profile: 'by-hand' }),
+      held('odd', { profile: 'spline', size: 'zz' }),
     ],
   }
   const items = [item('heavy six', 90, hex6), item('six', 40, hex6), item('pair', 60, hex5, hex6), item('bottle', 5)]

@@ -24,8 +24,8 @@ describe('a missing tool', () => {
   })
   it('is worth what the kit gains when it lies on the bench', () => {
     const best = nth(found, 0)
-    const { id, source: _, group: __, ...of } = defined(catalogue.items.find((item) => item.id === best.item))
-    const bench = [...trip.bench, thingSchema.parse({ ...of, id: 'bought', from: id })]
+    const { id, source: _, group: __, ...rest } = defined(catalogue.items.find((item) => item.id === best.item))
+    const bench = [...trip.bench, thingSchema.parse({ ...rest, id: 'bought', from: id })]
     const after = chooseFast(buildLedger({ ...trip, bench }, survey, catalogue).ledger)
     expect(best.worthH).toBeCloseTo(after.netH - chooseFast(built.ledger).netH, 6)
   })

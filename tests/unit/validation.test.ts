@@ -36,9 +36,9 @@ describe('faults', () => {
     [z.boolean(), 1, 'a value of type boolean'],
     [z.literal('a'), 'b', 'one of "a"'],
     [z.string().refine(() => false, 'something else'), 'b', 'something else'],
-  ])('%# say what would do', (of, value, expected) => {
+  ])('%# say what would do', (schema, value, expected) => {
     try {
-      checkAgainst(of as z.ZodType, value)
+      checkAgainst(schema as z.ZodType, value)
       expect.unreachable()
     } catch (error) {
       expect((error as Faults).faults.map((fault) => fault.expected)).toEqual([expected])

@@ -4,7 +4,7 @@ import type { Bike, BikePart } from '#core/bike'
 import { coverageWords } from '#wording'
 import { computed, ref } from 'vue'
 import { useCoverage } from '../../stores/coverage'
-import { sideView, type DrawnPart } from '../../drawing/side-view'
+import { bikeSideView, type DrawnPart } from '../../drawing/bike-side-view'
 import CoverageMark from './CoverageMark.vue'
 
 /** A bike from the side in its own proportions; every part can be picked and shows how its fasteners stand. */
@@ -12,7 +12,7 @@ const props = defineProps<{ bike: Bike; picked: BikePart | '' }>()
 const emit = defineEmits<{ pick: [part: BikePart | ''] }>()
 
 const { coverageOfPart } = useCoverage()
-const view = computed(() => sideView(props.bike))
+const view = computed(() => bikeSideView(props.bike))
 const hovered = ref<BikePart | ''>('')
 const coverage = (part: BikePart) => coverageOfPart(props.bike, part)
 const named = computed(() => hovered.value || props.picked)

@@ -77,9 +77,9 @@ const data = computed(() => {
   }
 })
 const options = computed<ChartOptions<'line'>>(() => {
-  const axis = ({ amount, ...of }: Chart['x']) => ({
+  const axis = ({ amount, ...range }: Chart['x']) => ({
     type: 'linear' as const,
-    title: { display: true, text: axisName({ amount, ...of }), color: colours.value.ink },
+    title: { display: true, text: axisName({ amount, ...range }), color: colours.value.ink },
     grid: { color: colours.value.line },
     // What is counted comes in whole ones.
     ticks: {

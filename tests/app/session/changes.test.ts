@@ -52,9 +52,9 @@ describe('a patch', () => {
 
   it('is empty between documents that say the same, and leaves such a document the very same', () => {
     fc.assert(
-      fc.property(document, (one) => {
-        expect(changesBetween(one, structuredClone(one))).toEqual([])
-        expect(applied(one, [])).toBe(one)
+      fc.property(document, (whole) => {
+        expect(changesBetween(whole, structuredClone(whole))).toEqual([])
+        expect(applied(whole, [])).toBe(whole)
       }),
     )
   })

@@ -33,9 +33,9 @@ async function open(from: FakeWindow, id = 't'): Promise<TripSession> {
 }
 const another = () => new FakeWindow(new FakeDevice(), server, timers)
 const at = (id = 't'): Trip => defined(server.trips.get(id)).trip
-const dial = (gramsPerHour: number, of = session, merge?: string) =>
-  of.edit(`dial to ${gramsPerHour}`, { dials: { ...defined(of.document).dials, gramsPerHour } }, merge)
-const shown = (of = session) => defined(of.document).dials.gramsPerHour
+const dial = (gramsPerHour: number, on = session, merge?: string) =>
+  on.edit(`dial to ${gramsPerHour}`, { dials: { ...defined(on.document).dials, gramsPerHour } }, merge)
+const shown = (on = session) => defined(on.document).dials.gramsPerHour
 const reload = async () => {
   window.die()
   window = new FakeWindow(device, server, timers)

@@ -1,6 +1,6 @@
 import { defined, numberAt } from '#core/validation'
 import { onPlan, projectPlan, surveyRoad, type RoadPoint } from '#core/road'
-import { scaleBarKm } from '../../app/drawing/plan'
+import { scaleBarKm } from '../../app/drawing/road-plan'
 import fc from 'fast-check'
 import geodesic from 'geographiclib-geodesic'
 import { describe, expect, it } from 'vitest'

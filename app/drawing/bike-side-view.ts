@@ -94,7 +94,7 @@ type Skeleton = ReturnType<typeof skeleton>
  * The picture of a bike from the right, drawn from its own proportions: wheels from their tyres, tubes from the frame's
  * angles and lengths, sprockets from their teeth. Only the parts it has are there.
  */
-export function sideView(bike: Bike): SideView {
+export function bikeSideView(bike: Bike): SideView {
   const bones = skeleton(bike)
   const parts = [
     ...mudguards(bike, bones),
