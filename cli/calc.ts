@@ -5,17 +5,17 @@ import { beltLinks, linksForLargest } from '#core/chain'
 import { handForceN } from '#core/fit'
 import { naismithHours, toblerKmPerHour, walkingMethods } from '#core/road'
 import { rounded } from './text'
-import { numberOption, UsageError, wordsOf } from './usage'
+import { numberOption, UsageError, parsedArgs } from './usage'
 
 /** Numbers of a calculation by their option: what they must lie between, and what is taken where none is given. */
 type Options = Record<string, { least: number; most: number; default?: number }>
 
-/** The numbers given, by option; and the words given for other options. */
-function read<O extends Options, W extends string>(words: string[], numbers: O, others: readonly W[] = []) {
+/** The numbers given, by option; and the texts given for other options. */
+function read<O extends Options, W extends string>(args: string[], numbers: O, others: readonly W[] = []) {
   const options = Object.fromEntries(
     [...Object.keys(numbers), ...others].map((name) => [name, { type: 'string' as const }]),
   )
-  const { values, positionals } = wordsOf(words, options)
+  const { values, positionals } = parsedArgs(args, options)
   if (positionals.length > 0) throw new UsageError(`“${positionals[0]}” is not expected here`)
   const given = values as Record<string, string | undefined>
   const number = (name: string): number => {
@@ -24,7 +24,7 @@ function read<O extends Options, W extends string>(words: string[], numbers: O, 
   }
   return {
     numbers: Object.fromEntries(Object.keys(numbers).map((name) => [name, number(name)])) as Record<keyof O, number>,
-    words: given as Record<W, string | undefined>,
+    texts: given as Record<W, string | undefined>,
   }
 }
 
@@ -33,12 +33,12 @@ function volumeFor(tyre: string | undefined): number {
   return tyreVolumeMl(tyreSizeOf(tyre, '--tyre'))
 }
 
-const calculations: Record<string, { usage: string; run: (words: string[]) => unknown }> = {
+const calculations: Record<string, { usage: string; run: (args: string[]) => unknown }> = {
   'push-out': {
     usage: 'push-out --km 10 --climb-m 300 [--method naismith|tobler] [--factor 1.15]',
-    run(words) {
-      const { numbers, words: given } = read(
-        words,
+    run(args) {
+      const { numbers, texts: given } = read(
+        args,
         {
           km: { least: 0, most: 10_000 },
           'climb-m': { least: 0, most: 100_000, default: 0 },
@@ -56,9 +56,9 @@ const calculations: Record<string, { usage: string; run: (words: string[]) => un
   },
   co2: {
     usage: 'co2 --grams 16 --tyre 50-622 [--celsius 20]',
-    run(words) {
-      const { numbers, words: given } = read(
-        words,
+    run(args) {
+      const { numbers, texts: given } = read(
+        args,
         { grams: { least: 0, most: 1000 }, celsius: { least: -40, most: 60, default: 20 } },
         ['tyre'],
       )
@@ -71,9 +71,9 @@ const calculations: Record<string, { usage: string; run: (words: string[]) => un
   },
   strokes: {
     usage: 'strokes --tyre 50-622 --bar 2.4 --stroke-ml 100 [--height-m 0]',
-    run(words) {
-      const { numbers, words: given } = read(
-        words,
+    run(args) {
+      const { numbers, texts: given } = read(
+        args,
         {
           bar: { least: 0, most: 15 },
           'stroke-ml': { least: 1, most: 5000 },
@@ -89,15 +89,15 @@ const calculations: Record<string, { usage: string; run: (words: string[]) => un
   },
   altitude: {
     usage: 'altitude --m 2438',
-    run(words) {
-      const { numbers } = read(words, { m: atmosphereM })
+    run(args) {
+      const { numbers } = read(args, { m: atmosphereM })
       return { hPa: rounded(standardHPa(numbers.m), 3) }
     },
   },
   spoke: {
     usage: 'spoke --erd 600 --flange 58 --offset 35 --crossings 3 --spokes 32 --hole 2.6',
-    run(words) {
-      const { numbers } = read(words, {
+    run(args) {
+      const { numbers } = read(args, {
         erd: { least: 100, most: 700 },
         flange: { least: 20, most: 300 },
         offset: { least: 0, most: 80 },
@@ -119,8 +119,8 @@ const calculations: Record<string, { usage: string; run: (words: string[]) => un
   },
   chain: {
     usage: 'chain --chainstay-mm 435 --chainring 40 --cog 44',
-    run(words) {
-      const { numbers } = read(words, {
+    run(args) {
+      const { numbers } = read(args, {
         'chainstay-mm': { least: 300, most: 700 },
         chainring: { least: 6, most: 70 },
         cog: { least: 6, most: 70 },
@@ -134,8 +134,8 @@ const calculations: Record<string, { usage: string; run: (words: string[]) => un
   },
   force: {
     usage: 'force --nm 48 --lever-mm 65',
-    run(words) {
-      const { numbers } = read(words, { nm: { least: 0, most: 1000 }, 'lever-mm': { least: 1, most: 2000 } })
+    run(args) {
+      const { numbers } = read(args, { nm: { least: 0, most: 1000 }, 'lever-mm': { least: 1, most: 2000 } })
       return { handN: rounded(handForceN(numbers.nm, numbers['lever-mm']), 1) }
     },
   },
@@ -146,8 +146,8 @@ export const calcUsage = Object.values(calculations)
   .join('\n  rag-tin ')
 
 /** Single calculations, each with its own inputs. */
-export function calc([what, ...words]: string[]): unknown {
+export function calc([what, ...args]: string[]): unknown {
   const calculation = what === undefined ? undefined : calculations[what]
   if (!calculation) throw new UsageError(what ? `“${what}” is not something to calculate` : 'say what to calculate')
-  return calculation.run(words)
+  return calculation.run(args)
 }

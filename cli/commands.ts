@@ -11,8 +11,8 @@ import { schema } from './schema'
 import { solve } from './solve'
 import { UsageError } from './usage'
 
-/** A command takes its words and answers with what is to be printed as JSON, or with plain text. */
-type Command = (words: string[]) => unknown
+/** A command takes its arguments and answers with what is to be printed as JSON, or with plain text. */
+type Command = (args: string[]) => unknown
 
 const commands: Record<string, { run: Command; usage: string }> = {
   schema: { run: schema, usage: 'schema' },
@@ -46,12 +46,12 @@ export interface Answer {
 
 const refused = (lines: string): Answer => ({ status: 2, stdout: '', stderr: `${lines}\n` })
 
-/** Runs the command that the words of a command line name. */
-export async function answerTo([name, ...words]: string[]): Promise<Answer> {
+/** Runs the command that a command line names. */
+export async function answerTo([name, ...args]: string[]): Promise<Answer> {
   const command = name === undefined ? undefined : commands[name]
   if (!command) return refused(`${name ? `“${name}” is not a command\n` : ''}${helpText()}`)
   try {
-    const answer = await command.run(words)
+    const answer = await command.run(args)
     return { status: 0, stdout: typeof answer === 'string' ? answer : `${JSON.stringify(answer)}\n`, stderr: '' }
   } catch (error) {
     const lines = error instanceof UsageError ? [error.message, `usage: rag-tin ${command.usage}`] : faultLines(error)

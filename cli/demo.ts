@@ -1,8 +1,8 @@
 import { demoGpx, demoTrip } from '#catalogue/demo'
-import { wordsOf } from './usage'
+import { parsedArgs } from './usage'
 
 /** The demo's trip document, or its road as GPX. */
-export function demo(words: string[]): unknown {
-  const { values } = wordsOf(words, { gpx: { type: 'boolean' } } as const)
+export function demo(args: string[]): unknown {
+  const { values } = parsedArgs(args, { gpx: { type: 'boolean' } } as const)
   return values.gpx ? demoGpx() : demoTrip()
 }

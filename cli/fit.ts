@@ -13,11 +13,11 @@ import {
 import { fitReasonWords, headInWords, driveInWords } from '#wording'
 import { rounded, table } from './text'
 import { tripDocument } from './trip'
-import { numberOption, UsageError, wordsOf } from './usage'
+import { numberOption, UsageError, parsedArgs } from './usage'
 
 /** Every fastener of the trip's bikes against every head on its bench, and the heads that turn nothing. */
-export function fits(words: string[]): unknown {
-  const { trip, text } = tripDocument(words)
+export function fits(args: string[]): unknown {
+  const { trip, text } = tripDocument(args)
   const tools = toolsOn(trip.bench)
   const { fasteners, idle } = crewFit(trip.bikes, tools, trip.dials.handMostN)
   const nameOf = (end: ToolHead) => trip.bench.find(({ id }) => id === end.tool.id)?.name ?? end.tool.id
@@ -67,8 +67,8 @@ function reasonOf({ best, fastener }: FastenerFit): string {
 }
 
 /** One fastener and one head. */
-export function fit(words: string[]): unknown {
-  const { values, positionals } = wordsOf(words, {
+export function fit(args: string[]): unknown {
+  const { values, positionals } = parsedArgs(args, {
     fastener: { type: 'string' },
     torque: { type: 'string' },
     'recess-mm': { type: 'string' },

@@ -14,8 +14,8 @@ import { tripFrom } from './trip'
 const kindName = (kind: string) => catalogue.services.find(({ id }) => id === kind)?.name ?? kind
 
 /** The gaps of every class that the trip's bikes and bench bring up: how long, why, and how far to walk; and the worst walk out. */
-export function gaps(words: string[]): unknown {
-  const { trip, survey, text } = tripFrom(words)
+export function gaps(args: string[]): unknown {
+  const { trip, survey, text } = tripFrom(args)
   const landscape = new Landscape(trip, survey, catalogue)
   const availabilities = availabilitiesOf(landscape, trip, classesOf(trip, catalogue))
   const pushOut = worstPushOut(landscape, trip)

@@ -1,9 +1,9 @@
 import { placeOnRoad, readGpx, surveyRoad } from '#core/road'
-import { fileText, wordsOf } from './usage'
+import { fileText, parsedArgs } from './usage'
 
 /** Length, climb and waypoints of a GPX file. */
-export function gpx(words: string[]): unknown {
-  const { positionals } = wordsOf(words, {})
+export function gpx(args: string[]): unknown {
+  const { positionals } = parsedArgs(args, {})
   const { points, waypoints, warnings } = readGpx(fileText(positionals))
   const survey = surveyRoad(points)
   for (const warning of warnings) process.stderr.write(`${warning}\n`)

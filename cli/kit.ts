@@ -5,8 +5,8 @@ import { rounded } from './text'
 import { tripFrom } from './trip'
 
 /** What to take and what to leave, with the claims behind each verdict; and what a missing tool would be worth. */
-export function kit(words: string[]): unknown {
-  const { trip, survey } = tripFrom(words)
+export function kit(args: string[]): unknown {
+  const { trip, survey } = tripFrom(args)
   const landscape = new Landscape(trip, survey, catalogue)
   const built = buildLedger(trip, survey, catalogue, landscape)
   const { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough } = explainKit(built.ledger)

@@ -8,8 +8,8 @@ import { rounded, table } from './text'
 import { tripFrom } from './trip'
 
 /** The ride day by day: where each begins and ends, by which clock, in which light; and how each stop is found. */
-export function road(words: string[]): unknown {
-  const { trip, survey, text } = tripFrom(words)
+export function road(args: string[]): unknown {
+  const { trip, survey, text } = tripFrom(args)
   const view = rideView(new Landscape(trip, survey, catalogue), trip, survey)
   if (!view) throw new Fault('ride.start', 'null', 'a date and a time such as "2026-06-12T08:00"')
   if (text) return dayTable(view) + stopTable(view, trip)

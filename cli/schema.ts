@@ -1,8 +1,8 @@
 import { tripJsonSchema } from '#core/trip'
-import { wordsOf } from './usage'
+import { parsedArgs } from './usage'
 
 /** The JSON Schema of the trip document. */
-export function schema(words: string[]): unknown {
-  wordsOf(words, {})
+export function schema(args: string[]): unknown {
+  parsedArgs(args, {})
   return tripJsonSchema()
 }

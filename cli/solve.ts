@@ -2,7 +2,7 @@ import { chooseBrute, chooseFast, prove } from '#core/choose'
 import { readLedger } from '#core/ledger'
 import { Fault } from '#core/validation'
 import loadHighs from 'highs'
-import { fileText, UsageError, wordsOf } from './usage'
+import { fileText, UsageError, parsedArgs } from './usage'
 
 function parsed(text: string): unknown {
   try {
@@ -17,8 +17,8 @@ function parsed(text: string): unknown {
 }
 
 /** The best kit for a ledger: fast, with a proof, or by trying everything. */
-export async function solve(words: string[]): Promise<unknown> {
-  const { positionals, values } = wordsOf(words, {
+export async function solve(args: string[]): Promise<unknown> {
+  const { positionals, values } = parsedArgs(args, {
     proof: { type: 'boolean' },
     brute: { type: 'boolean' },
   } as const)

@@ -3,7 +3,7 @@ import { buildLedger, type BuiltLedger } from '#core/ledger'
 import { surveyRoad, type Survey } from '#core/road'
 import { readTripText, type Trip } from '#core/trip'
 import { Fault } from '#core/validation'
-import { fileText, wordsOf } from './usage'
+import { fileText, parsedArgs } from './usage'
 
 interface AskedTrip {
   readonly trip: Trip
@@ -16,21 +16,21 @@ export interface SurveyedTrip extends AskedTrip {
 }
 
 /** Reads and checks the trip a command is given. */
-export function tripDocument(words: string[]): AskedTrip {
-  const { positionals, values } = wordsOf(words, { text: { type: 'boolean' } } as const)
+export function tripDocument(args: string[]): AskedTrip {
+  const { positionals, values } = parsedArgs(args, { text: { type: 'boolean' } } as const)
   return { trip: readTripText(fileText(positionals), catalogue), text: values.text ?? false }
 }
 
 /** The same, with its road measured. */
-export function tripFrom(words: string[]): SurveyedTrip {
-  const { trip, text } = tripDocument(words)
+export function tripFrom(args: string[]): SurveyedTrip {
+  const { trip, text } = tripDocument(args)
   const survey = surveyRoad(trip.road.points)
   if (survey.lengthKm <= 0) throw new Fault('road.points', 'no road', 'a road of some length; import a GPX file first')
   return { trip, survey, text }
 }
 
 /** Its ledger. */
-export function ledgerFrom(words: string[]): BuiltLedger {
-  const { trip, survey } = tripFrom(words)
+export function ledgerFrom(args: string[]): BuiltLedger {
+  const { trip, survey } = tripFrom(args)
   return buildLedger(trip, survey, catalogue)
 }

@@ -6,22 +6,22 @@ import { parseArgs, type ParseArgsConfig } from 'node:util'
 /** The command line itself was wrong; the usage is shown with it. */
 export class UsageError extends Error {}
 
-/** Parses a command's words; unknown options and missing values are usage errors. */
-export function wordsOf<T extends ParseArgsConfig['options']>(words: string[], options: T) {
+/** Parses a command's arguments; unknown options and missing values are usage errors. */
+export function parsedArgs<T extends ParseArgsConfig['options']>(args: string[], options: T) {
   try {
-    return parseArgs({ args: withNumbersBelowZero(words), options, allowPositionals: true })
+    return parseArgs({ args: withNumbersBelowZero(args), options, allowPositionals: true })
   } catch (error) {
     throw new UsageError(error instanceof Error ? error.message : String(error))
   }
 }
 
 /** A number below zero after an option is its value, not another option. */
-function withNumbersBelowZero(words: string[]): string[] {
-  return words.reduce<string[]>((joined, word) => {
+function withNumbersBelowZero(args: string[]): string[] {
+  return args.reduce<string[]>((joined, arg) => {
     const before = joined.at(-1)
-    if (/^-\d/.test(word) && before?.startsWith('--') && !before.includes('='))
-      return [...joined.slice(0, -1), `${before}=${word}`]
-    return [...joined, word]
+    if (/^-\d/.test(arg) && before?.startsWith('--') && !before.includes('='))
+      return [...joined.slice(0, -1), `${before}=${arg}`]
+    return [...joined, arg]
   }, [])
 }
 
