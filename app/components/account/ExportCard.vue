@@ -3,8 +3,8 @@ import { Download } from '@lucide/vue'
 </script>
 
 <template>
-  <section class="card space-y-3 p-4" aria-labelledby="takeout-title">
-    <h2 id="takeout-title" class="text-lg">All that is yours</h2>
+  <section class="card space-y-3 p-4" aria-labelledby="export-title">
+    <h2 id="export-title" class="text-lg">All that is yours</h2>
     <p class="text-sm text-soft">
       One file with everything that is kept of you: your account and each of your trips, those in the bin too, as
       documents that can be imported again.

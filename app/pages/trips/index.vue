@@ -158,7 +158,7 @@ async function takeBack({ id }: TripLine) {
         </ul>
         <p v-else-if="!trips && !signedOut && !lines.length" role="status" class="mt-4 text-soft">Looking …</p>
         <p v-else-if="trips && !trips.length" class="mt-4 text-soft">
-          None yet. Begin one at the side, or drop a trip document exported from Rag Tin here.
+          None yet. Begin one, or import a trip document exported from Rag Tin.
         </p>
         <ul v-if="trips" class="mt-4 space-y-3">
           <li v-for="trip in trips" :key="trip.id" class="card flex items-center gap-4 py-2 pl-4 pr-2">
