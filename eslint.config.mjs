@@ -56,8 +56,8 @@ export default typescript.config(
   { files: ['scripts/**/*.ts', 'tests/bench/**/*.ts'], rules: { 'no-console': 'off' } },
   // A template says by imports where its components come from.
   { files: ['app/**/*.vue'], rules: { 'vue/no-undef-components': 'error' } },
-  // A page is named by its address.
-  { files: ['app/pages/**/*.vue', 'app/app.vue'], rules: { 'vue/multi-word-component-names': 'off' } },
+  // A page is named by its address; Nuxt says what the two above them are called.
+  { files: ['app/pages/**/*.vue', 'app/app.vue', 'app/error.vue'], rules: { 'vue/multi-word-component-names': 'off' } },
   // A prop that may be left out means "not given" when it is.
   { files: ['app/**/*.vue'], rules: { 'vue/require-default-prop': 'off' } },
 )

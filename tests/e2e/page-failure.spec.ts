@@ -17,3 +17,23 @@ test('a page that fails says so, to the rider and to whoever watches it, and is 
   await expect(page.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
   await expect(page.getByText('Something on this page has failed.')).toHaveCount(0)
 })
+
+test('an address where nothing is says so, by night in night colours, and leads on', async ({ page }) => {
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await page.goto('/no/such%20page')
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
+  await expect(page.getByText('/no/such%20page')).toBeVisible()
+  await expect(page.locator('html')).toHaveAttribute('data-scheme', 'night')
+  await page.getByRole('button', { name: 'To the first page' }).click()
+  await expect(page.getByRole('button', { name: 'Sign up', exact: true })).toBeVisible()
+})
+
+test('an address within a trip, that no page has, says so to somebody signed in', async ({ page }) => {
+  await signUp(page, 'Astray')
+  await page.goto('/trips/a%2Fb')
+  await expect(page.getByRole('heading', { name: 'There is no such trip' })).toBeVisible()
+  await page.goto('/trips/some/nowhere')
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
+  await page.getByRole('button', { name: 'To the first page' }).click()
+  await expect(page.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
+})

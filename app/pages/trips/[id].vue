@@ -32,7 +32,7 @@ definePageMeta({
   // Each trip has a page of its own: nothing of one is left over in another.
   key: ({ params }) => String(params.id),
   // Without a stage, a trip is opened where it is weighed.
-  redirect: ({ params }) => `/trips/${String(params.id)}/weigh`,
+  redirect: ({ params }) => `/trips/${encodeURIComponent(String(params.id))}/weigh`,
 })
 
 const route = useRoute()
