@@ -1,6 +1,6 @@
 import { defined, nth } from '#core/validation'
 import { thingSchema, type Head, type Thing } from '#core/bench'
-import { bikeKinds, placesLongEnough, defaultFasteners, type Bike, type BikeKind, type Fastener } from '#core/bike'
+import { bikeKinds, type Bike, type BikeKind, type Fastener } from '#core/bike'
 import {
   bigWrench,
   compareTurnResults,
@@ -18,7 +18,7 @@ import {
 } from '#core/fit'
 import { buildLedger } from '#core/ledger'
 import { surveyRoad } from '#core/road'
-import { spareFit, spareFitsOf, requirementsOf, wheelWarnings } from '#core/spares'
+import { spareFitsOf, requirementsOf, wheelWarnings } from '#core/spares'
 import { spareReasonInWords, headInWords, headsInWords, driveInWords } from '#wording'
 import { bikeFrom, catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
@@ -187,32 +187,6 @@ describe('each kind of bike', () => {
     const { idle } = crewFit([tourer], [aTool('blade', aHead({ profile: 'slot', size: 4 }))])
     expect(idle).toHaveLength(1)
   })
-  it('keeps its list in step with what is on it', () => {
-    const names = (bike: Bike) => defaultFasteners(bike, catalogue.bikes).map(({ name }) => name)
-    const tourer = bikeFrom('tourer', 't')
-    expect(
-      defaultFasteners(tourer, catalogue.bikes)
-        .map(({ id }) => id)
-        .sort(),
-    ).toEqual(tourer.fasteners.map(({ id }) => id).sort())
-    const withDiscs = names({ ...tourer, brakes: 'cable-disc' })
-    expect(withDiscs).toContain('Rotor bolts, front')
-    expect(withDiscs).not.toContain('Pad nuts, front')
-    expect(withDiscs).toContain('Brake cable anchor, rear')
-    expect(names({ ...tourer, racks: { front: false, rear: false } })).not.toContain('Rack bolts')
-    expect(names({ ...bikeFrom('gravel', 'g'), racks: { front: false, rear: true } })).toContain('Rack bolts')
-    const schrader = defaultFasteners({ ...tourer, valve: 'schrader' }, catalogue.bikes)
-    expect(defined(schrader.find(({ role }) => role === 'valve-core')).drive).toEqual({
-      profile: 'valve-core',
-      size: 'schrader',
-    })
-  })
-  it('has places for spokes: a hatch long enough, a seat tube below its post', () => {
-    const { storage, frame } = bikeFrom('full-suspension', 's')
-    expect(placesLongEnough(290, { storage, frame })).toEqual(['Hatch in the down tube'])
-    expect(placesLongEnough(311, { storage, frame })).toEqual([])
-    expect(placesLongEnough(290, bikeFrom('tourer', 't'))).toEqual(['inside the seat tube, wrapped in tape'])
-  })
 })
 
 describe('short names', () => {
@@ -239,106 +213,34 @@ describe('short names', () => {
   })
 })
 
-describe('spares', () => {
-  const bike = bikeFrom('gravel', 'g')
-  const thing = (id: string, change: Partial<Thing> = {}): Thing => thingSchema.parse({ ...item(id), id, ...change })
-  const fitFor = (ridden: Bike, spare: Thing) => spareFitsOf(spare, requirementsOf(ridden, catalogue), catalogue)
-  const verdicts = (ridden: Bike, spare: Thing) =>
-    fitFor(ridden, spare).map(({ verdict, reason }) => `${verdict}: ${spareReasonInWords(reason)}`)
+describe('spares of the catalogue, in words', () => {
+  const gravel = bikeFrom('gravel', 'g')
+  const tourer = bikeFrom('tourer', 't')
   const withTyre = (size: string): Bike => ({
-    ...bike,
-    tyres: { front: { ...bike.tyres.front, size }, rear: { ...bike.tyres.rear, size } },
+    ...gravel,
+    tyres: { front: { ...gravel.tyres.front, size }, rear: { ...gravel.tyres.rear, size } },
   })
-  it('a tube serves the tyres it is made for', () => {
-    expect(verdicts(bike, thing('tube-622'))).toEqual(['serves: '])
-    expect(verdicts(withTyre('60-622'), thing('tube-622-light'))[0]).toMatch(
-      /^does not fit: too narrow: made for 28 to 47 mm/,
-    )
-    expect(verdicts(withTyre('50-622'), thing('tube-622-light'))[0]).toMatch(
-      /^doubtful: made for 28 to 47 mm, the tyre is 50/,
-    )
-    expect(verdicts(withTyre('28-622'), thing('tube-622'))[0]).toMatch(/^does not fit: too wide/)
-    expect(verdicts(bike, thing('tube-559'))[0]).toMatch(/^does not fit: bead 559, not 622/)
-    expect(
-      verdicts(bike, thing('tube-622', { measures: { ...item('tube-622').measures, fromWidthMm: null } }))[0],
-    ).toMatch(/doubtful: made for which widths is not known/)
-  })
-  it('its valve must go through the rim and stand out of it', () => {
-    expect(verdicts(bike, thing('tube-622-schrader'))[0]).toMatch(/does not fit: a Schrader valve/)
-    expect(verdicts(bikeFrom('folder', 'f'), thing('tube-406'))).toEqual(['serves: '])
-    const deep = { ...bike, rims: { ...bike.rims, rear: { ...bike.rims.rear, depthMm: 38 } } }
-    expect(verdicts(deep, thing('tube-622'))[0]).toMatch(/does not fit: stem of 42 mm in a rim 38 mm deep/)
-    expect(verdicts(deep, thing('tube-622-light'))[0]).toMatch(/doubtful: stem of 48 mm/)
-  })
-  it('a spoke serves within its tolerance, and a length nobody has measured is a doubt', () => {
-    const measured = nth(demoTrip().bikes, 1)
-    const spoke = (mm: number) => thing('spoke', { units: { [`spoke-${mm}`]: 1 } })
-    const fitAt = (mm: number) =>
-      fitFor(measured, spoke(mm))
-        .filter(({ want }) => want.classId === 'spoke-291')
-        .map(({ verdict }) => verdict)
-    expect([288, 289, 291, 292, 293].map((mm) => fitAt(mm)[0])).toEqual([
-      'does not fit',
-      'serves',
-      'serves',
-      'serves',
-      'does not fit',
-    ])
-    expect(fitFor(bike, spoke(283)).some(({ reason }) => reason?.about === 'spoke not measured')).toBe(true)
-  })
-  it('a bike wants what may fail on it, and nothing else: no cleats with flat pedals', () => {
-    const wanted = (ridden: Bike) => requirementsOf(ridden, catalogue).map(({ classId }) => classId)
-    expect(wanted(bike)).toContain('cleat-two')
-    expect(wanted({ ...bike, pedals: 'flat' }).filter((id) => id.startsWith('cleat'))).toEqual([])
-  })
-  it('quick links go by speeds, pads by shape, hangers by theirs, cables by length', () => {
-    expect(verdicts(bike, thing('link-11'))[0]).toBe('does not fit: speeds 11, not 12')
-    expect(verdicts(bike, thing('pads-b2'))[0]).toBe('does not fit: shape B2, not B1')
-    const tourer = bikeFrom('tourer', 't')
-    expect(verdicts(tourer, thing('brake-cable'))[0]).toBe('serves: ')
-    expect(verdicts({ ...tourer, cables: { ...tourer.cables, rearBrakeMm: 1900 } }, thing('brake-cable'))[0]).toMatch(
-      /1700 mm long where 1900/,
-    )
-    expect(
-      verdicts(
-        { ...tourer, cables: { ...tourer.cables, rearBrakeMm: null, frontBrakeMm: null } },
-        thing('brake-cable'),
-      )[0],
-    ).toMatch(/not measured/)
-    expect(
-      spareFit(
-        thing('link-11'),
-        'quick-link-11',
-        { ...nth(requirementsOf(bike, catalogue), 0), classId: 'patch' },
-        catalogue,
-      ),
-    ).toBeUndefined()
+  const withDeepRim = { ...gravel, rims: { ...gravel.rims, rear: { ...gravel.rims.rear, depthMm: 38 } } }
+  it.each<[string, string, Bike]>([
+    ['tube-622', 'serves: ', gravel],
+    ['tube-622-light', 'does not fit: too narrow: made for 28 to 47 mm', withTyre('60-622')],
+    ['tube-622-light', 'doubtful: made for 28 to 47 mm, the tyre is 50', withTyre('50-622')],
+    ['tube-622', 'does not fit: too wide', withTyre('28-622')],
+    ['tube-559', 'does not fit: bead 559, not 622', gravel],
+    ['tube-622-schrader', 'does not fit: a Schrader valve', gravel],
+    ['tube-622', 'does not fit: stem of 42 mm in a rim 38 mm deep', withDeepRim],
+    ['tube-622-light', 'doubtful: stem of 48 mm', withDeepRim],
+    ['link-11', 'does not fit: speeds 11, not 12', gravel],
+    ['pads-b2', 'does not fit: shape B2, not B1', gravel],
+    ['brake-cable', 'serves: ', tourer],
+    ['brake-cable', 'does not fit: 1700 mm long where', { ...tourer, cables: { ...tourer.cables, rearBrakeMm: 1900 } }],
+  ])('%s: %s', (id, expected, bike) => {
+    const [first] = spareFitsOf(thingSchema.parse(item(id)), requirementsOf(bike, catalogue), catalogue)
+    expect(`${defined(first).verdict}: ${spareReasonInWords(defined(first).reason)}`).toContain(expected)
   })
 })
 
 describe('a wheel', () => {
-  it('a wheel ridden harder than tyre or rim allow is doubted, and a valve no pump holds on to', () => {
-    const bike = structuredClone(bikeFrom('gravel', 'g'))
-    expect(wheelWarnings(bike, 'rear')).toEqual([])
-    bike.tyres.rear.rideBar = 5.5
-    bike.rims.rear = { ...bike.rims.rear, hooked: false, mostBar: null }
-    expect(wheelWarnings(bike, 'rear')).toMatchObject([{ about: 'pressure', rideBar: 5.5, limit: { bar: 5 } }])
-    bike.tyres.rear.rideBar = 5
-    // Common practice, no source: a pump's head wants some 15 mm of the valve.
-    bike.rims.rear.stemMm = bike.rims.rear.depthMm + 15
-    expect(wheelWarnings(bike, 'rear')).toEqual([])
-    bike.rims.rear.stemMm -= 5
-    expect(wheelWarnings(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'few' }])
-    bike.rims.rear.stemMm -= 5
-    expect(wheelWarnings(bike, 'rear')).toMatchObject([{ about: 'valve', pumps: 'none' }])
-    bike.rims.rear.stemMm = null
-    // 281 by rim and hub.
-    bike.wheels.rear.right.measuredMm = 283
-    expect(wheelWarnings(bike, 'rear')).toEqual([])
-    bike.wheels.rear.right.measuredMm = 288
-    expect(wheelWarnings(bike, 'rear')).toMatchObject([{ about: 'spokes', side: 'right', measuredMm: 288 }])
-    expect(wheelWarnings(bike, 'front')).toEqual([])
-  })
   it('of the demo is measured as its rim and hub make it', () => {
     for (const bike of demoTrip().bikes)
       for (const end of ['front', 'rear'] as const) expect(wheelWarnings(bike, end)).toEqual([])

@@ -115,7 +115,7 @@ describe('other spares', () => {
     ['shift cable', 'frontShiftMm', 'rearShiftMm'],
   ] as const)('a %s is as long as the longer that the bike needs', (fitBy, front, rear) => {
     const { id } = family(fitBy)
-    const spoked = (frontMm: number | null, rearMm: number | null): Bike => ({
+    const cabled = (frontMm: number | null, rearMm: number | null): Bike => ({
       ...bike,
       cables: {
         frontBrakeMm: null,
@@ -127,13 +127,13 @@ describe('other spares', () => {
       },
     })
     const fit = (lengthMm: number | null, ofBike: Bike) => fits({ lengthMm }, id, wanting(id, ofBike))
-    expect(fit(1500, spoked(1200, 1500))).toBe('serves')
-    expect(fit(1499, spoked(1200, 1500))).toBe('does not fit: cable too short')
-    expect(fit(1499, spoked(1500, 1200))).toBe('does not fit: cable too short')
-    expect(fit(1500, spoked(null, 1500))).toBe('serves')
-    expect(fit(1499, spoked(1500, null))).toBe('does not fit: cable too short')
-    expect(fit(1500, spoked(null, null))).toBe('doubtful: cable of the bike not measured')
-    expect(fit(null, spoked(1200, 1500))).toBe('doubtful: cable not measured')
+    expect(fit(1500, cabled(1200, 1500))).toBe('serves')
+    expect(fit(1499, cabled(1200, 1500))).toBe('does not fit: cable too short')
+    expect(fit(1499, cabled(1500, 1200))).toBe('does not fit: cable too short')
+    expect(fit(1500, cabled(null, 1500))).toBe('serves')
+    expect(fit(1499, cabled(1500, null))).toBe('does not fit: cable too short')
+    expect(fit(1500, cabled(null, null))).toBe('doubtful: cable of the bike not measured')
+    expect(fit(null, cabled(1200, 1500))).toBe('doubtful: cable not measured')
   })
   it('a valve for a tubeless rim is judged by its stem alone', () => {
     const { id } = family('valve stem')
