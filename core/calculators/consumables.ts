@@ -232,7 +232,7 @@ export const tape: Calculator = {
     const turns = tapeTurns(number('lengthM'), number('aroundMm'))
     return {
       results: [
-        { id: 'turns', label: 'TaskQueue', value: turns, amount: 'number' },
+        { id: 'turns', label: 'Turns', value: turns, amount: 'number' },
         { id: 'thick', label: 'The roll is then thick', value: number('aroundMm') + 0.6 * turns, amount: 'length' },
         {
           id: 'boot',

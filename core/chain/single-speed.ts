@@ -38,7 +38,7 @@ export interface SingleSpeed extends Gear {
   readonly kmPerH: number
 }
 
-/** TaskQueue of the cranks a minute of a tired rider. Planning value. */
+/** Turns of the cranks a minute of a tired rider. Planning value. */
 const easyCadence = 60
 
 /**

@@ -3,7 +3,7 @@ export function tapeM(turns: number, aroundMm: number, tapeThicknessMm = 0.3): n
   return (Math.PI * turns * (aroundMm + tapeThicknessMm * turns)) / 1000
 }
 
-/** TaskQueue that a length of tape gives; the reverse of `tapeM`. */
+/** Turns that a length of tape gives; the reverse of `tapeM`. */
 export function tapeTurns(lengthM: number, aroundMm: number, tapeThicknessMm = 0.3): number {
   const [a, b, c] = [tapeThicknessMm, aroundMm, (-lengthM * 1000) / Math.PI]
   return (-b + Math.sqrt(b * b - 4 * a * c)) / (2 * a)

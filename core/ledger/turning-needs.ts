@@ -16,7 +16,7 @@ export interface TurningDemand {
 type Demand = ReadonlySet<string>
 
 /**
- * TaskQueue "this bolt must turn" into functions that things provide: one function for each set of things of which one
+ * Turns "this bolt must turn" into functions that things provide: one function for each set of things of which one
  * must be carried. Fasteners that the same things turn share it.
  */
 export class TurningNeeds {

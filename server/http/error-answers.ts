@@ -33,7 +33,7 @@ function answerTo(error: unknown, event: H3Event): Error | undefined {
   return undefined
 }
 
-/** TaskQueue what the core and the database say into answers a browser understands. */
+/** Turns what the core and the database say into answers a browser understands. */
 export function answering<T>(handler: (event: H3Event) => Promise<T>) {
   return defineEventHandler(async (event) => {
     try {

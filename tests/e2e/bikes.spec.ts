@@ -230,6 +230,7 @@ test('the matrix by keyboard alone', async ({ page }) => {
   await tabTo(page, /^What turns what$/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'At a glance' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Turns nothing on any bike here' })).toBeVisible()
   await tabTo(page, /^Tools down, fasteners across/)
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('ArrowRight')

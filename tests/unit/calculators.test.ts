@@ -51,6 +51,18 @@ describe('every calculator', () => {
     },
   )
   it.each(all.map((calculator) => [calculator.id, calculator] as const))(
+    '%s: is labelled in words of people, not of the program',
+    (_, calculator) => {
+      const { results } = calculator.calculate(defaultValues(calculator))
+      const labels = [
+        calculator.name,
+        ...calculator.inputs.map(({ label }) => label),
+        ...results.map(({ label }) => label),
+      ]
+      expect(labels.filter((label) => /[a-z][A-Z]/.test(label))).toEqual([])
+    },
+  )
+  it.each(all.map((calculator) => [calculator.id, calculator] as const))(
     '%s: answers with finite numbers, or a fault that says what is wrong',
     (_, calculator) => {
       const values = fc.record(Object.fromEntries(calculator.inputs.map((input) => [input.id, valueOf(input)])))

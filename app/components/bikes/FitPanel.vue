@@ -152,7 +152,7 @@ const edited = shallowRef<Open>()
     <FitMatrix v-else class="mt-1" />
 
     <section v-if="idle.length" class="mx-4 mt-5" aria-label="Dead weight">
-      <h2 class="text-base">TaskQueue nothing on any bike here</h2>
+      <h2 class="text-base">Turns nothing on any bike here</h2>
       <ul class="mt-1 text-sm">
         <li v-for="[thing, heads] in idle" :key="thing" class="border-b border-line py-1">
           <strong>{{ nameOf(thing) }}</strong>

@@ -152,8 +152,8 @@ function unpin() {
     <p v-if="idle.length" class="mt-2 border-l-4 border-brass pl-2 text-sm">
       {{
         idle.length === thing.heads.length
-          ? 'TaskQueue nothing on any bike here.'
-          : `TaskQueue nothing here: ${idle.map(headInWords).join(', ')}.`
+          ? 'Turns nothing on any bike here.'
+          : `Turns nothing here: ${idle.map(headInWords).join(', ')}.`
       }}
     </p>
     <MissingTools v-if="stuck.length" class="mt-2" :stuck="stuck" />
