@@ -25,7 +25,7 @@ export function partsInWords(names: readonly PartName[]): string {
 /** Names of values that say too little, or something else, by themselves. */
 const fields: Readonly<Record<string, string>> = {
   roadKm: 'place on the road',
-  offRoadM: 'distance off the road',
+  offRoadM: 'detour',
   massG: 'mass',
   pin: 'how many to carry at least and at most',
   provides: 'what it does',

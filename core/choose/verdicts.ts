@@ -32,7 +32,7 @@ export interface Verdict {
   readonly lastOneH: number | null
   /** Minutes of walking spared for each 100 g. */
   readonly minutesPer100g: number
-  /** Claims it bears on, the one with most at stake first. */
+  /** Claims it bears on, the one with most at risk first. */
   readonly claims: ItemClaim[]
   /** Items that would take over for it. */
   readonly substitutes: string[]

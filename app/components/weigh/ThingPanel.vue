@@ -186,7 +186,7 @@ function unpin() {
             {{ claimInWords(note, catalogue) }}
             <span class="block text-xs text-soft"
               >{{ bikeName(note.bike) }}, {{ stretch(note.gap.fromKm, note.gap.toKm) }}, {{ hoursInWords(lossH) }} at
-              stake</span
+              risk</span
             >
             <span class="block text-xs" :class="claim.instead ? 'text-soft' : 'text-madder'">{{ instead(claim) }}</span>
           </span>
