@@ -19,7 +19,8 @@ const rooms = [
   'reference',
   'spares',
   'trip',
-  'ledger',
+  'availability',
+  'trip-ledger',
   'choose',
   'calculators',
 ]

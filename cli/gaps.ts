@@ -6,7 +6,7 @@ import {
   worstPushOut,
   type ClassAvailability,
   type AvailabilityGap,
-} from '#core/ledger'
+} from '#core/availability'
 import { gapReasonsInWords, classInWords, hoursInWords } from '#wording'
 import { rounded, table } from './text'
 import { tripFrom } from './trip'

@@ -1,6 +1,7 @@
 import { catalogue } from '#catalogue'
 import { explainKit, missingTools } from '#core/choose'
-import { buildLedger, Landscape } from '#core/ledger'
+import { Landscape } from '#core/availability'
+import { buildLedger } from '#core/trip-ledger'
 import { rounded } from './text'
 import { tripFrom } from './trip'
 

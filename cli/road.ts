@@ -1,5 +1,5 @@
 import { nth, Fault } from '#core/validation'
-import { Landscape, rideView, type RideView } from '#core/ledger'
+import { Landscape, rideView, type RideView } from '#core/availability'
 import { dateOf, timeOf, weekdayOf, formatWallClock, type DaylitDay } from '#core/ride'
 import type { Trip } from '#core/trip'
 import { dayInWords, daylightInWords, momentInWords, visitInWords } from '#wording'

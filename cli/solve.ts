@@ -1,5 +1,5 @@
 import { chooseBrute, chooseFast, prove } from '#core/choose'
-import { readLedger } from '#core/ledger'
+import { readLedger } from '#core/trip-ledger'
 import { Fault } from '#core/validation'
 import loadHighs from 'highs'
 import { fileText, UsageError, parsedArgs } from './usage'

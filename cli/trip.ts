@@ -1,5 +1,5 @@
 import { catalogue } from '#catalogue'
-import { buildLedger, type BuiltLedger } from '#core/ledger'
+import { buildLedger, type BuiltLedger } from '#core/trip-ledger'
 import { surveyRoad, type Survey } from '#core/road'
 import { readTripText, type Trip } from '#core/trip'
 import { Fault } from '#core/validation'

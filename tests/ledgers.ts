@@ -1,6 +1,6 @@
 import { defined, nth } from '#core/validation'
 import { chooseFast } from '#core/choose'
-import { savedHours, ledgerFormat, type Ledger } from '#core/ledger'
+import { savedHours, ledgerFormat, type Ledger } from '#core/trip-ledger'
 
 /** The worked example of the model: one rider, one gap. */
 export function workedExample(gramsPerHour?: number, budgetG?: number): Ledger {

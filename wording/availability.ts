@@ -1,4 +1,4 @@
-import type { AvailabilityGap, StopAvailability, PlanChange } from '#core/ledger'
+import type { AvailabilityGap, StopAvailability, PlanChange } from '#core/availability'
 import { timeOf } from '#core/ride'
 import { dayInWords, momentInWords } from './moments'
 

@@ -1,5 +1,5 @@
 import { fixOfAnswer } from '#core/choose'
-import { atTheWrench, type ClaimNote } from '#core/ledger'
+import { atTheWrench, type ClaimNote } from '#core/trip-ledger'
 import type { Reference } from '#core/reference'
 
 const ordinals = ['', 'first', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth']

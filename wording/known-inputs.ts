@@ -2,7 +2,7 @@ import { pressureLimit, ridingBarOf } from '#core/air'
 import type { Thing } from '#core/bench'
 import { linksWhenNew, readTyreSize, type Bike } from '#core/bike'
 import type { CalculatorValues } from '#core/calculators'
-import type { WearOnRoad } from '#core/ledger'
+import type { WearOnRoad } from '#core/trip-ledger'
 import { pressureLimitWords } from './wheels'
 
 /** What is known of an input, and from where. */

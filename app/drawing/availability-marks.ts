@@ -1,4 +1,4 @@
-import type { StopAvailability } from '#core/ledger'
+import type { StopAvailability } from '#core/availability'
 
 /** How a finding is marked on a class: a shape for each, so that colour is never alone; the surest first. */
 export const availabilityMarks: Record<

@@ -1,5 +1,5 @@
 import type { Choice, BreakEven, Proof, MissingTool } from '#core/choose'
-import type { PlaceReport, Remedy } from '#core/ledger'
+import type { PlaceReport, Remedy } from '#core/availability'
 import type { RoadPoint } from '#core/road'
 import { type Trip, partNames } from '#core/trip'
 import { proxy, transfer, wrap, type Remote } from 'comlink'

@@ -1,7 +1,7 @@
 import { defineStore, storeToRefs } from 'pinia'
 import type { Thing } from '#core/bench'
 import { hoursWithin, type Verdict } from '#core/choose'
-import type { ClaimNote } from '#core/ledger'
+import type { ClaimNote } from '#core/trip-ledger'
 import { computed } from 'vue'
 import { useKitStore } from './kit'
 import { useSelection } from './selection'

@@ -2,24 +2,20 @@ import { defined, nth, Fault } from '#core/validation'
 import { explainKit, eachMissingTool, worthMostFirst, type Kit, type MissingTool } from '#core/choose'
 import { fitView, type FitView } from '#core/fit'
 import {
-  buildLedger,
   classesOf,
-  hoursAtRisk,
   Landscape,
   availabilitiesOf,
   placeReportAt,
   remediesFor,
   rideView,
   roadView,
-  type BuiltLedger,
   type ClassAvailability,
   type PlaceReport,
   type Remedy,
   type RideView,
   type RoadView,
-  type WearOnRoad,
-  wearOnRoad,
-} from '#core/ledger'
+} from '#core/availability'
+import { buildLedger, hoursAtRisk, type BuiltLedger, type WearOnRoad, wearOnRoad } from '#core/trip-ledger'
 import { OpeningCache, readOpening, parseWallClock, weekOf, type OpenDay } from '#core/ride'
 import {
   projectPlan,

@@ -1,5 +1,5 @@
 import { breakEvenOf, type BreakEven } from '#core/choose'
-import type { Ledger } from '#core/ledger'
+import type { Ledger } from '#core/trip-ledger'
 import { expose } from 'comlink'
 
 /** Finds where an item changes sides, in a thread of its own: it takes dozens of solutions, and no verdict waits for it. */

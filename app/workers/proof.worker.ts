@@ -1,5 +1,5 @@
 import { prove, type Choice, type Proof } from '#core/choose'
-import type { Ledger } from '#core/ledger'
+import type { Ledger } from '#core/trip-ledger'
 import { expose } from 'comlink'
 import loadHighs from 'highs'
 import wasmUrl from 'highs/runtime?url'

@@ -1,4 +1,4 @@
-import type { Ledger } from '../ledger'
+import type { Ledger } from '../trip-ledger'
 import { chooseFast } from './fast'
 
 /** Where an item changes sides: the value of the dial, or of its own mass. */

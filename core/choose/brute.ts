@@ -1,4 +1,4 @@
-import type { Ledger } from '../ledger'
+import type { Ledger } from '../trip-ledger'
 import { Fault } from '../validation'
 import type { Choice } from './choice'
 import { problemOf, slack, type Problem } from './problem'

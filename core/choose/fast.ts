@@ -1,4 +1,4 @@
-import type { Ledger } from '../ledger'
+import type { Ledger } from '../trip-ledger'
 import { answerDemands } from './bundle'
 import { choiceOf, type Choice } from './choice'
 import { exactAnswers } from './exact-answers'

@@ -1,6 +1,7 @@
 import { thingSchema, type CatalogueItem } from '../bench'
 import { itemsThatTurn, toolsOn } from '../fit'
-import { buildLedger, type BuiltLedger, type Landscape, type StuckFix } from '../ledger'
+import { type Landscape } from '../availability'
+import { buildLedger, type BuiltLedger, type StuckFix } from '../trip-ledger'
 import type { Reference } from '../reference'
 import type { Survey } from '../road'
 import type { Trip } from '../trip'

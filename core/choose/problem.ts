@@ -1,4 +1,4 @@
-import { savedHours, type Ledger, type LedgerClaim, type LedgerFix } from '../ledger'
+import { savedHours, type Ledger, type LedgerClaim, type LedgerFix } from '../trip-ledger'
 import { Fault } from '../validation'
 
 /** One way to answer a claim, in numbers: what it saves, needs and draws. */

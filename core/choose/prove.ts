@@ -1,5 +1,5 @@
 import type { Highs } from 'highs'
-import type { Ledger } from '../ledger'
+import type { Ledger } from '../trip-ledger'
 import type { Choice } from './choice'
 import { problemOf, type Problem } from './problem'
 

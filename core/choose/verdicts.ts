@@ -1,4 +1,4 @@
-import { emptyHours, type Ledger } from '../ledger'
+import { emptyHours, type Ledger } from '../trip-ledger'
 import { answerDemands, missingParts } from './bundle'
 import { choiceOf, type Choice } from './choice'
 import { bestState } from './fast'

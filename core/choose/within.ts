@@ -1,4 +1,4 @@
-import type { ClaimNote } from '../ledger'
+import type { ClaimNote } from '../trip-ledger'
 import type { Gap } from '../road'
 import type { Verdict } from './verdicts'
 

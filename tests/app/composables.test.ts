@@ -1,7 +1,7 @@
 import { defined, nth } from '#core/validation'
 import { explainKit } from '#core/choose'
 import { fitView } from '#core/fit'
-import { buildLedger } from '#core/ledger'
+import { buildLedger } from '#core/trip-ledger'
 import { surveyRoad } from '#core/road'
 import type { Trip } from '#core/trip'
 import { catalogue } from '#catalogue'
@@ -226,7 +226,7 @@ describe('weighed things', () => {
     for (const { thing } of left.value) expect(kit.counts[thing.id]).toBe(0)
   })
 
-  it('stand in the order of the hours at stake', () => {
+  it('stand in the order of the hours at risk', () => {
     for (const list of [useVerdicts().taken.value, useVerdicts().left.value]) {
       const hours = list.map((row) => row.hours)
       expect(hours).toEqual([...hours].sort((a, b) => b - a))

@@ -1,7 +1,7 @@
 import { defined, nth } from '#core/validation'
 import { explainKit } from '#core/choose'
 import { fitView } from '#core/fit'
-import { buildLedger } from '#core/ledger'
+import { buildLedger } from '#core/trip-ledger'
 import { surveyRoad } from '#core/road'
 import type { Trip } from '#core/trip'
 import { catalogue } from '#catalogue'

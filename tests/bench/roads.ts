@@ -1,5 +1,5 @@
 import { nth } from '#core/validation'
-import { classesOf, Landscape, availabilitiesOf, roadView } from '#core/ledger'
+import { classesOf, Landscape, availabilitiesOf, roadView } from '#core/availability'
 import { OpeningCache } from '#core/ride'
 import { readGpx, surveyRoad, writeGpx, type RoadPoint } from '#core/road'
 import { stopSchema } from '#core/supply'

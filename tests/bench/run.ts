@@ -1,6 +1,6 @@
 import { nth } from '#core/validation'
 import { chooseFast, prove } from '#core/choose'
-import { buildLedger } from '#core/ledger'
+import { buildLedger } from '#core/trip-ledger'
 import { surveyRoad } from '#core/road'
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'

@@ -1,5 +1,5 @@
 import { chooseBrute, chooseFast, prove } from '#core/choose'
-import { ledgerFormat, type Ledger } from '#core/ledger'
+import { ledgerFormat, type Ledger } from '#core/trip-ledger'
 import loadHighs from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 

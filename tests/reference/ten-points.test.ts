@@ -1,5 +1,5 @@
 import { nth } from '#core/validation'
-import { availabilityOf, Landscape, placeReportAt } from '#core/ledger'
+import { availabilityOf, Landscape, placeReportAt } from '#core/availability'
 import type { Reference } from '#core/reference'
 import { surveyRoad, type RoadPoint } from '#core/road'
 import { supplyFamilySchema } from '#core/supply'

@@ -1,15 +1,14 @@
 import { defined, nth } from '#core/validation'
 import {
-  buildLedger,
   classesOf,
-  hoursAtRisk,
   availabilityOf,
   Landscape,
   availabilitiesOf,
   remediesFor,
   withChanges,
   type Remedy,
-} from '#core/ledger'
+} from '#core/availability'
+import { buildLedger, hoursAtRisk } from '#core/trip-ledger'
 import { OpeningCache } from '#core/ride'
 import { surveyRoad, type RoadPoint } from '#core/road'
 import { serviceSchema, stopSchema } from '#core/supply'

@@ -16,7 +16,7 @@ import {
   waysTo,
   type Tool,
 } from '#core/fit'
-import { buildLedger } from '#core/ledger'
+import { buildLedger } from '#core/trip-ledger'
 import { surveyRoad } from '#core/road'
 import { spareFitsOf, requirementsOf, wheelWarnings } from '#core/spares'
 import { spareReasonInWords, headInWords, headsInWords, driveInWords } from '#wording'

@@ -1,6 +1,6 @@
 import { nth, defined, numberAt } from '#core/validation'
 import { chooseBrute, chooseFast } from '#core/choose'
-import { readLedger, type Ledger } from '#core/ledger'
+import { readLedger, type Ledger } from '#core/trip-ledger'
 import { answerDemands, missingParts } from '../../core/choose/bundle'
 import { exactAnswers } from '../../core/choose/exact-answers'
 import { KitState, type Change } from '../../core/choose/kit-state'

@@ -1,6 +1,6 @@
 import { nth, defined, numberAt } from '#core/validation'
 import { hazardSchema } from '#core/hazard'
-import { heaviestPush, Landscape, roadView, worstPushOut } from '#core/ledger'
+import { heaviestPush, Landscape, roadView, worstPushOut } from '#core/availability'
 import type { Reference } from '#core/reference'
 import { surveyRoad, type RoadPoint } from '#core/road'
 import { stopSchema, supplyFamilySchema } from '#core/supply'

@@ -1,5 +1,5 @@
 import { nth, defined, numberAt } from '#core/validation'
-import { Landscape, placeReportAt } from '#core/ledger'
+import { Landscape, placeReportAt } from '#core/availability'
 import { nextLight, outBy, parseWallClock, formatWallClock, type Daylight } from '#core/ride'
 import { surveyRoad } from '#core/road'
 import { stopSchema } from '#core/supply'

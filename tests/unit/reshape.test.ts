@@ -1,5 +1,5 @@
 import { defined, nth } from '#core/validation'
-import { classesOf, Landscape } from '#core/ledger'
+import { classesOf, Landscape } from '#core/availability'
 import { newStop } from '#core/supply'
 import { readGpx, surveyRoad, withLines, type RoadPoint } from '#core/road'
 import { cutRoad, exportGpx, joinRoads, readTrip, reverseRoad, gpxSymbolOf, tripSchema, type Trip } from '#core/trip'

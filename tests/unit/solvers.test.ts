@@ -1,6 +1,6 @@
 import { nth, defined, Fault } from '#core/validation'
 import { chooseBrute, chooseFast, explainKit, breakEvenOf, prove } from '#core/choose'
-import { emptyHours, readLedger, type Ledger } from '#core/ledger'
+import { emptyHours, readLedger, type Ledger } from '#core/trip-ledger'
 import loadHighs from 'highs'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { bikeLikeLedger, breaches, randomLedger, tiny, workedExample } from '../ledgers'

@@ -1,6 +1,7 @@
 import { defined, nth } from '#core/validation'
 import { explainKit } from '#core/choose'
-import { buildLedger, availabilityOf, Landscape, placeReportAt, rideView, roadView, worstPushOut } from '#core/ledger'
+import { availabilityOf, Landscape, placeReportAt, rideView, roadView, worstPushOut } from '#core/availability'
+import { buildLedger } from '#core/trip-ledger'
 import { projectPlan, surveyRoad, type RoadPoint } from '#core/road'
 import { stopSchema } from '#core/supply'
 import { tripSchema, waypointStops, type Trip } from '#core/trip'

@@ -1,5 +1,6 @@
 import { defined, nth } from '#core/validation'
-import { buildLedger, Landscape, rideView } from '#core/ledger'
+import { Landscape, rideView } from '#core/availability'
+import { buildLedger } from '#core/trip-ledger'
 import {
   hoursOfTime,
   withDaylight,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nth } from '#core/validation'
-import { withChanges, type ClassAvailability, type Remedy } from '#core/ledger'
+import { withChanges, type ClassAvailability, type Remedy } from '#core/availability'
 import { planChangeInWords, gapReasonsInWords, hoursInWords } from '#wording'
 import { catalogue } from '#catalogue'
 import { computed, shallowRef, watch } from 'vue'

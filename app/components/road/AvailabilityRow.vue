@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nth } from '#core/validation'
-import type { ClassAvailability, StopAvailability } from '#core/ledger'
+import type { ClassAvailability, StopAvailability } from '#core/availability'
 import { classInWords, hoursInWords } from '#wording'
 import { catalogue } from '#catalogue'
 import { computed } from 'vue'

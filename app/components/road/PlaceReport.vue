@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
-import type { PlaceReport, WayOut } from '#core/ledger'
+import type { PlaceReport, WayOut } from '#core/availability'
 import { nightPlaceAt, nightAt, setNights, timeOf } from '#core/ride'
 import { momentInWords, hoursInWords } from '#wording'
 import { Tent } from '@lucide/vue'

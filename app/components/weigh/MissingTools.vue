@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
 import type { MissingTool } from '#core/choose'
-import type { StuckFix } from '#core/ledger'
+import type { StuckFix } from '#core/trip-ledger'
 import { fixInWords, hoursInWords } from '#wording'
 import { Plus } from '@lucide/vue'
 import { watchDebounced } from '@vueuse/core'

@@ -1,7 +1,7 @@
 import { expandTemplate, traitsOf, wholeBike, type Bike } from '../bike'
 import { appliesTo, bikeFactor, lifeLeft, type WearingHazard } from '../hazard'
 import type { Reference } from '../reference'
-import type { Landscape } from './landscape'
+import type { Landscape } from '../availability'
 
 /** How something on a bike wears on this very road, in this weather. */
 export interface WearOnRoad {

@@ -8,7 +8,7 @@ import type { Reference } from '../reference'
 import { legsOfGap, type Gap, type Survey } from '../road'
 import type { Trip } from '../trip'
 import { BenchSupply, type Draw } from './bench-supply'
-import { Landscape, type Exposure } from './landscape'
+import { Landscape, type Exposure } from '../availability'
 import { ledgerFormat, type Ledger, type LedgerClaim, type LedgerFix } from './schema'
 import { TurningNeeds } from './turning-needs'
 
