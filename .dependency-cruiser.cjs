@@ -3,6 +3,8 @@ const rooms = [
   'validation',
   'units',
   'maths',
+  'ledger',
+  'exact',
   'road',
   'ride',
   'weather',

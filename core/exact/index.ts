@@ -1,0 +1,3 @@
+export * from './evaluate'
+export * from './best-kit'
+export * from './wear-counts'

@@ -1,0 +1,4 @@
+export * from './schema'
+export * from './read'
+export * from './indexed'
+export * from './kit'

@@ -1,0 +1,128 @@
+import { defined } from '../validation'
+import { onLeg } from './read'
+import type { Ledger, LedgerEvent, LedgerFix, LedgerWear } from './schema'
+
+/** So much of a stock, by its number. */
+export interface Amount {
+  readonly stock: number
+  readonly amount: number
+}
+
+export interface IndexedItem {
+  readonly id: string
+  readonly massG: number
+  /** How many are carried at least and at most: what there is, within its pin. */
+  readonly min: number
+  readonly max: number
+  readonly provides: readonly number[]
+  readonly units: readonly Amount[]
+  readonly condition: number
+}
+
+export interface IndexedFix {
+  readonly id: string
+  readonly needs: readonly number[]
+  readonly uses: readonly Amount[]
+  /** The technique by its number within the event; a fix without one has a number to itself. */
+  readonly technique: number
+  readonly hands: number
+  readonly holds: number
+  readonly workH: Float64Array
+  readonly residualH: Float64Array
+  readonly residualWalkH: Float64Array
+}
+
+export interface IndexedEvent {
+  readonly id: string
+  readonly perLeg: Float64Array
+  readonly wear: LedgerWear | undefined
+  readonly lossH: Float64Array
+  readonly walkH: Float64Array
+  readonly strands: Float64Array
+  readonly fixes: readonly IndexedFix[]
+  readonly techniques: number
+}
+
+/** A ledger with numbers in place of ids, and an hour for each leg: what everything that reckons with it works on. */
+export interface IndexedLedger {
+  readonly legs: number
+  readonly items: readonly IndexedItem[]
+  readonly functions: readonly string[]
+  readonly stocks: readonly string[]
+  /** For each stock and leg, the chance that it is filled up at the start of the leg. */
+  readonly refillChance: readonly Float64Array[]
+  readonly events: readonly IndexedEvent[]
+  readonly budgetG: number
+  readonly hoursPerGram: number
+}
+
+/** @param ledger as `readLedger` gives it: its ids and legs point somewhere */
+export function indexLedger(ledger: Ledger): IndexedLedger {
+  const functions = [...new Set(ledger.items.flatMap(({ provides }) => provides))]
+  const functionAt = new Map(functions.map((id, i) => [id, i]))
+  const stockAt = new Map(ledger.stocks.map(({ id }, i) => [id, i]))
+  const amounts = (units: Readonly<Record<string, number>>): Amount[] =>
+    Object.entries(units).map(([id, amount]) => ({ stock: defined(stockAt.get(id)), amount }))
+  return {
+    legs: ledger.legs,
+    functions,
+    stocks: ledger.stocks.map(({ id }) => id),
+    items: ledger.items.map(({ id, massG, max, provides, units, condition }) => {
+      const pin = ledger.pins[id]
+      return {
+        id,
+        massG,
+        min: pin?.min ?? 0,
+        max: Math.min(max, pin?.max ?? max),
+        provides: [...new Set(provides)].map((name) => defined(functionAt.get(name))),
+        units: amounts(units),
+        condition,
+      }
+    }),
+    refillChance: ledger.stocks.map(({ refills }) => {
+      const lacking = new Float64Array(ledger.legs).fill(1)
+      for (const { leg, chance } of refills) lacking[leg] = (lacking[leg] ?? 1) * (1 - chance)
+      return lacking.map((chance) => 1 - chance)
+    }),
+    events: ledger.events.map((event) => indexEvent(event, ledger.legs, functionAt, amounts)),
+    budgetG: ledger.budgetG ?? Infinity,
+    hoursPerGram: ledger.gramsPerHour === null ? 0 : 1 / ledger.gramsPerHour,
+  }
+}
+
+function indexEvent(
+  event: LedgerEvent,
+  legs: number,
+  functionAt: ReadonlyMap<string, number>,
+  amounts: (units: Readonly<Record<string, number>>) => Amount[],
+): IndexedEvent {
+  const perLeg = (value: number | readonly number[]) =>
+    Float64Array.from({ length: legs }, (_, leg) => onLeg(value, leg))
+  // A fix that needs what nothing provides can never be done.
+  const possible = event.fixes.filter(({ needs }) => needs.every((id) => functionAt.has(id)))
+  const keys = [...new Set(possible.map(techniqueKey))]
+  return {
+    id: event.id,
+    perLeg: perLeg(event.perLeg),
+    wear: event.wear,
+    lossH: perLeg(event.lossH),
+    walkH: perLeg(event.walkH),
+    strands: perLeg(event.strands),
+    techniques: keys.length,
+    fixes: possible.map((fix) => ({
+      id: fix.id,
+      needs: [...new Set(fix.needs)].map((id) => defined(functionAt.get(id))),
+      uses: amounts(fix.uses),
+      technique: keys.indexOf(techniqueKey(fix)),
+      hands: fix.hands,
+      holds: fix.holds,
+      workH: perLeg(fix.workH),
+      residualH: perLeg(fix.residualH),
+      residualWalkH: perLeg(fix.residualWalkH),
+    })),
+  }
+}
+
+/** A technique and a fix without one may bear the same name. */
+const techniqueKey = ({ technique, id }: LedgerFix) =>
+  technique === undefined ? `fix ${id}` : `technique ${technique}`
