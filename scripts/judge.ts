@@ -19,6 +19,7 @@ const chapters: Readonly<Record<string, string>> = {
   'load-killed': 'Many at a time, and the database killed',
   memory: 'Ten minutes',
   solvers: 'Solvers',
+  promises: 'Promises and drawn trips',
 }
 
 /** Tries everything that is seeded and long, and writes down what came of it. */

@@ -21,6 +21,8 @@ export interface IndexedItem {
 
 export interface IndexedFix {
   readonly id: string
+  /** Its place among the fixes of its event. */
+  readonly number: number
   readonly needs: readonly number[]
   readonly uses: readonly Amount[]
   /** The technique by its number within the event; a fix without one has a number to itself. */
@@ -109,8 +111,9 @@ function indexEvent(
     walkH: perLeg(event.walkH),
     strands: perLeg(event.strands),
     techniques: keys.length,
-    fixes: possible.map((fix) => ({
+    fixes: possible.map((fix, number) => ({
       id: fix.id,
+      number,
       needs: [...new Set(fix.needs)].map((id) => defined(functionAt.get(id))),
       uses: amounts(fix.uses),
       technique: keys.indexOf(techniqueKey(fix)),

@@ -43,7 +43,7 @@ export interface Try {
 }
 
 /** A fix that uses stock is tried so often running; one that uses none, once. */
-const mostTries = 2
+export const mostTries = 2
 
 /**
  * The fixes of a failure on a leg in the order in which a rider tries them: by what a try is worth, the most first, those

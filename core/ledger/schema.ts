@@ -69,7 +69,6 @@ export const ledgerItemSchema = z.object({
   /** The chance that a piece is good: that stock holds, that a tool works on this trip. */
   condition: chance.default(1),
 })
-export type LedgerItem = z.infer<typeof ledgerItemSchema>
 
 export const ledgerStockSchema = z.object({
   id,

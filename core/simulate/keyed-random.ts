@@ -1,0 +1,31 @@
+/** Scatters the bits of a whole number of 32 bits. Source: the finaliser of MurmurHash3 (A. Appleby), in the public domain. */
+function scattered(value: number): number {
+  let bits = value | 0
+  bits = Math.imul(bits ^ (bits >>> 16), 0x85ebca6b)
+  bits = Math.imul(bits ^ (bits >>> 13), 0xc2b2ae35)
+  return bits ^ (bits >>> 16)
+}
+
+/** A key of its own for each number under a key: for the trip of a seed, the failure of a trip. */
+export function keyUnder(key: number, number: number): number {
+  return scattered(Math.imul(scattered(key + 0x9e3779b9), 0x85ebca77) ^ Math.imul(number + 1, 0x9e3779b1))
+}
+
+/** A number from 0 up to and not including 1 that hangs on a key and a number and nothing else. */
+export function uniformUnder(key: number, number: number): number {
+  return (keyUnder(key, number) >>> 0) / 0x1_0000_0000
+}
+
+/**
+ * Numbers from 0 up to 1 one after another. What is drawn for one purpose takes nothing from another: each has a stream of
+ * its own, so that two kits meet the same trip.
+ */
+export class Stream {
+  private count = 0
+
+  constructor(private readonly key: number) {}
+
+  next(): number {
+    return uniformUnder(this.key, this.count++)
+  }
+}

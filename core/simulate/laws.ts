@@ -1,0 +1,40 @@
+import type { Stream } from './keyed-random'
+
+/** Larger means are drawn in parts, so that e to their negative is a number. */
+const largestMean = 500
+
+/** A count of a Poisson law. Source: inversion, as in L. Devroye, "Non-Uniform Random Variate Generation" (1986), X.3.3. */
+export function poissonDraw(mean: number, stream: Stream): number {
+  if (mean > largestMean) return poissonDraw(largestMean, stream) + poissonDraw(mean - largestMean, stream)
+  const drawn = stream.next()
+  let [count, chance] = [0, Math.exp(-mean)]
+  let sum = chance
+  while (drawn >= sum && chance > 0) {
+    count++
+    chance *= mean / count
+    sum += chance
+  }
+  return count
+}
+
+/** A number of the normal law with mean 0 and deviation 1. Source: G. E. P. Box & M. E. Muller (1958). */
+function normalDraw(stream: Stream): number {
+  const radius = Math.sqrt(-2 * Math.log(1 - stream.next()))
+  return radius * Math.cos(2 * Math.PI * stream.next())
+}
+
+/**
+ * A number of the Gamma law with a shape above 0 and scale 1.
+ * Source: G. Marsaglia & W. W. Tsang, "A simple method for generating gamma variables", ACM TOMS 26 (2000).
+ */
+export function gammaDraw(shape: number, stream: Stream): number {
+  if (shape < 1) return gammaDraw(shape + 1, stream) * (1 - stream.next()) ** (1 / shape)
+  const d = shape - 1 / 3
+  const c = 1 / Math.sqrt(9 * d)
+  for (;;) {
+    const x = normalDraw(stream)
+    const v = (1 + c * x) ** 3
+    if (v <= 0) continue
+    if (Math.log(1 - stream.next()) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v
+  }
+}
