@@ -5,6 +5,7 @@ const rooms = [
   'maths',
   'ledger',
   'exact',
+  'promise',
   'simulate',
   'road',
   'ride',

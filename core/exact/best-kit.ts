@@ -1,6 +1,6 @@
-import { massOf, type IndexedLedger } from '../ledger'
+import { massOf, type IndexedLedger, type KitHours } from '../ledger'
 import { Fault, nth } from '../validation'
-import { exactHours, type KitHours } from './evaluate'
+import { ExactEvaluator } from './evaluate'
 
 export interface ExactKit extends KitHours {
   readonly counts: readonly number[]
@@ -25,14 +25,15 @@ export function bestExactKit(ledger: IndexedLedger): ExactKit {
   if (kits > mostKits) {
     throw new Fault('the ledger', `${kits} kits`, `at most ${mostKits} to be tried one by one; solve without --exact`)
   }
-  const { promiseH: emptyH } = exactHours(ledger, new Int32Array(ledger.items.length))
+  const exact = new ExactEvaluator(ledger)
+  const { promiseH: emptyH } = exact.evaluate(new Int32Array(ledger.items.length))
   let best: ExactKit | undefined
   for (const counts of countsWithin(ledger)) {
     const massG = massOf(ledger, counts)
     if (massG > ledger.budgetG) continue
     // Nothing saves more than all that is lost.
     if (best && emptyH - massG * ledger.hoursPerGram <= best.netH) continue
-    const hours = exactHours(ledger, counts)
+    const hours = exact.evaluate(counts)
     const netH = emptyH - hours.promiseH - massG * ledger.hoursPerGram
     if (!best || netH > best.netH + 1e-12) best = { ...hours, counts: [...counts], massG, emptyH, netH }
   }

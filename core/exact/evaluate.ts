@@ -1,17 +1,7 @@
-import { departureWith, triesOf, type IndexedLedger, type Try } from '../ledger'
+import { departureWith, triesOf, type IndexedLedger, type KitHours, type Try } from '../ledger'
 import { Fault, numberAt, nth } from '../validation'
 import { endingsOf, type Ending } from './failure'
 import { wearCountsOf, type WearCounts } from './wear-counts'
-
-/** What a kit promises: all in expectation over the trips that may come. */
-export interface KitHours {
-  /** Hours lost, on foot and in prices. */
-  readonly promiseH: number
-  /** The part of them on foot. */
-  readonly walkH: number
-  /** The chance to be stranded at least once. */
-  readonly stranded: number
-}
 
 /** Failures of a leg beyond these are less likely than this, and left out. */
 const leastTail = 1e-13
@@ -19,31 +9,40 @@ const leastTail = 1e-13
 const mostStates = 200_000
 
 /**
- * What a kit promises, worked out over every way a trip can go: the state is what is left of each stock.
+ * Works out what kits promise over every way a trip can go: the state is what is left of each stock.
  *
  * Exact but for the grid on which wear with a spread is laid; for ledgers with few pieces.
- *
- * @param counts how many of each item are carried, in their order
- * @throws Fault where there are too many ways to follow them all
  */
-export function exactHours(ledger: IndexedLedger, counts: ArrayLike<number>): KitHours {
-  const departure = departureWith(ledger, counts)
-  const wears = combined(ledger.events.map(({ wear }) => (wear ? wearCountsOf(wear, ledger.legs) : undefined)))
-  let [promiseH, walkH, stranded] = [0, 0, 0]
-  for (const { works, chance } of workingTools(ledger, counts)) {
-    const tries = ledger.events.map((event) =>
-      Array.from({ length: ledger.legs }, (_, leg) =>
-        triesOf(event, leg, departure.conditions).filter(({ fix }) => fix.needs.every((need) => works.has(need))),
-      ),
-    )
-    for (const wear of wears) {
-      const trip = new ExactTrip(ledger, departure.amounts, tries, wear.perEvent)
-      promiseH += chance * wear.chance * trip.hours
-      walkH += chance * wear.chance * trip.walkH
-      stranded += chance * wear.chance * trip.stranded
-    }
+export class ExactEvaluator {
+  private readonly wears: ReturnType<typeof combined>
+
+  constructor(private readonly ledger: IndexedLedger) {
+    this.wears = combined(ledger.events.map(({ wear }) => (wear ? wearCountsOf(wear, ledger.legs) : undefined)))
   }
-  return { promiseH, walkH, stranded }
+
+  /**
+   * @param counts how many of each item are carried, in their order
+   * @throws Fault where there are too many ways to follow them all
+   */
+  evaluate(counts: ArrayLike<number>): KitHours {
+    const { ledger } = this
+    const departure = departureWith(ledger, counts)
+    let [promiseH, walkH, stranded] = [0, 0, 0]
+    for (const { works, chance } of workingTools(ledger, counts)) {
+      const tries = ledger.events.map((event) =>
+        Array.from({ length: ledger.legs }, (_, leg) =>
+          triesOf(event, leg, departure.conditions).filter(({ fix }) => fix.needs.every((need) => works.has(need))),
+        ),
+      )
+      for (const wear of this.wears) {
+        const trip = new ExactTrip(ledger, departure.amounts, tries, wear.perEvent)
+        promiseH += chance * wear.chance * trip.hours
+        walkH += chance * wear.chance * trip.walkH
+        stranded += chance * wear.chance * trip.stranded
+      }
+    }
+    return { promiseH, walkH, stranded }
+  }
 }
 
 /** Which functions work on a trip, with the chance of just those. */

@@ -4,6 +4,16 @@ import type { IndexedEvent, IndexedFix, IndexedLedger } from './indexed'
 /** A stock counts as at hand where no more than this is lacking: sums of tenths are not exact. */
 export const roundingAmount = 1e-9
 
+/** What a kit promises: all in expectation over the trips that may come. */
+export interface KitHours {
+  /** Hours lost, on foot and in prices. */
+  readonly promiseH: number
+  /** The part of them on foot. */
+  readonly walkH: number
+  /** The chance to be stranded at least once. */
+  readonly stranded: number
+}
+
 /** What is carried of each stock at departure. */
 export interface Departure {
   readonly amounts: Float64Array

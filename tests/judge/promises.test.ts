@@ -1,18 +1,24 @@
 import { expect, it } from 'vitest'
-import { exactHours } from '#core/exact'
+import { ExactEvaluator } from '#core/exact'
 import { indexLedger } from '#core/ledger'
+import { PromiseEvaluator } from '#core/promise'
 import { Simulation } from '#core/simulate'
+import { nth } from '#core/validation'
 import { randomKit, tinyLedger } from '../tiny-ledgers'
-import { judged, seed, tries } from './judged'
+import { isFull, judged, seed, tries } from './judged'
+
+const all = tries(300)
+const kits = isFull ? 10 : 3
+const said: string[] = []
 
 it('what follows from every way a trip can go agrees with drawn trips, on tiny ledgers', () => {
-  const [all, trips] = [tries(300), 20_000]
+  const trips = 20_000
   let farthest = 0
   for (let i = 0; i < all; i++) {
     const document = tinyLedger(seed + i)
     const ledger = indexLedger(document)
     const counts = randomKit(document, seed + i)
-    const exact = exactHours(ledger, counts)
+    const exact = new ExactEvaluator(ledger).evaluate(counts)
     const simulation = new Simulation(ledger, counts, seed + i)
     simulation.run(trips)
     const drawn = simulation.report()
@@ -26,7 +32,32 @@ it('what follows from every way a trip can go agrees with drawn trips, on tiny l
     for (const deviations of off) expect(deviations, `seed ${seed + i}`).toBeLessThan(4)
     farthest = Math.max(farthest, ...off)
   }
-  judged('promises', [
-    `${all} random tiny ledgers, one random kit each: hours lost, hours on foot and the chance of being stranded, followed through everything that can come, lie within ${farthest.toFixed(1)} standard errors of ${trips} drawn trips.`,
-  ])
+  said.push(
+    `${all} random tiny ledgers, one random kit each: hours lost, hours on foot and the chance of being stranded, followed through every way a trip can go, lie within ${farthest.toFixed(1)} standard errors of ${trips} drawn trips.`,
+  )
+})
+
+it('the promise is near what follows from every way a trip can go, on tiny ledgers', () => {
+  const offs: number[] = []
+  for (let i = 0; i < all; i++) {
+    const document = tinyLedger(seed + i)
+    const ledger = indexLedger(document)
+    const [exact, promise] = [new ExactEvaluator(ledger), new PromiseEvaluator(ledger)]
+    const empty = exact.evaluate(new Int32Array(ledger.items.length)).promiseH
+    for (let k = 0; k < kits; k++) {
+      const counts = randomKit(document, 10 * (seed + i) + k)
+      const [exactly, near] = [exact.evaluate(counts).promiseH, promise.evaluate(counts).promiseH]
+      offs.push(Math.abs(near - exactly) / Math.max(exactly, 0.02 * empty))
+    }
+  }
+  offs.sort((a, b) => a - b)
+  const mean = offs.reduce((sum, off) => sum + off, 0) / offs.length
+  const nineInTen = nth(offs, Math.floor(offs.length * 0.9))
+  expect(mean).toBeLessThan(0.025)
+  expect(nineInTen).toBeLessThan(0.06)
+  const inWords = (share: number) => `${(100 * share).toFixed(2)} %`
+  said.push(
+    `${kits} random kits of each: the promise is off by ${inWords(mean)} on average, nine in ten by ${inWords(nineInTen)} at most, ${inWords(nth(offs, offs.length - 1))} at worst.`,
+  )
+  judged('promises', said)
 })

@@ -1,4 +1,4 @@
-import { bestExactKit, exactHours, wearCountsOf } from '#core/exact'
+import { bestExactKit, ExactEvaluator, wearCountsOf } from '#core/exact'
 import { wornOutAtLeast } from '#core/hazard'
 import { indexLedger, ledgerFormat, readLedger, type Ledger } from '#core/ledger'
 import { describe, expect, it } from 'vitest'
@@ -10,7 +10,10 @@ const namedCounts = (ledger: Ledger, counts: readonly number[]) =>
 // The numbers are those of the model's worked example, found there by another program.
 describe('the worked example', () => {
   it('loses 4.7 h with nothing carried', () => {
-    expect(exactHours(indexLedger(workedExample()), new Array(8).fill(0)).promiseH).toBeCloseTo(4.7, 10)
+    expect(new ExactEvaluator(indexLedger(workedExample())).evaluate(new Array(8).fill(0)).promiseH).toBeCloseTo(
+      4.7,
+      10,
+    )
   })
   it.each(workedKits)('at %d g an hour takes %j', (gramsPerHour, kit, savedH, massG) => {
     const ledger = workedExample({ gramsPerHour })
@@ -60,7 +63,7 @@ describe('two legs, a chance refill, a tube that may be bad and a lever that may
       },
     ],
   })
-  const carried = exactHours(ledger, [1, 1])
+  const carried = new ExactEvaluator(ledger).evaluate([1, 1])
   // The lever works (0.9). The first flat of leg 0 takes the tube: 0.2 + 0.72 · 0.5 + 0.28 · 4 = 1.68 h; any other 4 h.
   //   Pr(N ≥ 1) = 1 − e^−0.5 = 0.393469, so 0.393469 · 1.68 + (0.5 − 0.393469) · 4 = 1.087151 h.
   // On leg 1 there is a tube with 0.606531 + 0.393469 · 0.6 = 0.842612; the first flat then costs
@@ -68,7 +71,7 @@ describe('two legs, a chance refill, a tube that may be bad and a lever that may
   // It does not (0.1): 0.5 · 4 + 0.25 · 10 = 4.5 h. In all 0.9 · 2.349553 + 0.45 = 2.564598 h.
   it('loses the hours reckoned by hand', () => {
     expect(carried.promiseH).toBeCloseTo(2.564598, 5)
-    expect(exactHours(ledger, [0, 1]).promiseH).toBeCloseTo(4.5, 10)
+    expect(new ExactEvaluator(ledger).evaluate([0, 1]).promiseH).toBeCloseTo(4.5, 10)
   })
   // On foot: first flat of leg 0 0.72 · 0.1 + 0.28 · 3 = 0.912 h; 0.393469 · 0.912 + 0.106531 · 3 = 0.678437 h;
   //   leg 1: 2 − 0.842612 · 0.221199 · (8 − 2.312) = 0.939840 h. 0.9 · 1.618277 + 0.1 · 3.5 = 1.806449 h.
@@ -107,9 +110,11 @@ describe('pads that wear out on the second leg, and two fixes of one technique',
     [0, 4.75],
     [1, 2],
     [2, 1.77],
-  ])('%i sets lose %d h', (count, hours) => expect(exactHours(ledger(), [count]).promiseH).toBeCloseTo(hours, 10))
+  ])('%i sets lose %d h', (count, hours) =>
+    expect(new ExactEvaluator(ledger()).evaluate([count]).promiseH).toBeCloseTo(hours, 10),
+  )
   it('lose nothing where a new set is fitted on the way', () => {
-    expect(exactHours(ledger({ freshAtLegs: [1] }), [0]).promiseH).toBe(0)
+    expect(new ExactEvaluator(ledger({ freshAtLegs: [1] })).evaluate([0]).promiseH).toBe(0)
   })
   it('fail again at each whole life more', () => {
     expect(wearCountsOf({ left: 0.5, spread: 0, lives: [2.6, 0.4], freshAtLegs: [] }, 2)[0]?.perLeg).toEqual([3, 0])

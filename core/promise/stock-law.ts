@@ -1,0 +1,245 @@
+import { roundingAmount } from '../ledger'
+import { nth, numberAt } from '../validation'
+import type { AtLeast, Drawn } from './walk-through'
+import type { WearLaw } from './wear-law'
+
+/** Failures of a leg beyond these are less likely than this. */
+const leastTail = 1e-9
+/** Ways of wear less likely than this are left out. */
+const leastChance = 1e-9
+/** More amounts are not told apart. */
+const mostAmounts = 200
+
+/** Failures of one kind that draw on a stock: for each amount left, what one of them draws. */
+export interface Drawing {
+  readonly drawn: readonly Drawn[]
+  /** Failures expected of a sudden. */
+  readonly expected: number
+  readonly wear: WearLaw | undefined
+}
+
+/** What failures on a leg find of a stock. */
+export interface Found {
+  /** As a failure of a sudden finds it, at any time of the leg. */
+  readonly sudden: AtLeast
+  /** As each of the wearing drawings finds it. */
+  readonly worn: readonly (AtLeast | undefined)[]
+}
+
+/** What is left of the stock, for each way in which what wears has failed so far. */
+type Law = Map<string, { readonly counts: readonly number[]; chances: Float64Array }>
+
+/** A move of what is left of a stock, from one of its amounts to another. */
+interface Move {
+  readonly from: number
+  readonly to: number
+  readonly chance: number
+}
+
+/** What is left of one stock through a trip. */
+export class StockLaw {
+  /** What it can come down to, from the least to what was carried. */
+  readonly amounts: readonly number[]
+  private law: Law = new Map()
+
+  /** @param draws the amounts that tries draw, each alone */
+  constructor(full: number, draws: readonly number[]) {
+    const found = [full]
+    for (let i = 0; i < found.length && found.length < mostAmounts; i++) {
+      for (const draw of draws) {
+        const left = nth(found, i) - draw
+        const isNew = left >= -roundingAmount && !found.some((amount) => Math.abs(amount - left) < 1e-6)
+        if (isNew) found.push(Math.max(0, left))
+      }
+    }
+    this.amounts = found.sort((a, b) => a - b)
+  }
+
+  /** @param wearing how many of the drawings wear */
+  depart(wearing: number): void {
+    const chances = new Float64Array(this.amounts.length)
+    chances[this.amounts.length - 1] = 1
+    this.law = new Map()
+    add(this.law, new Array<number>(wearing).fill(0), chances)
+  }
+
+  /** At the start of a leg: filled up again with some chance, and what is fitted new counts from nothing. */
+  arrive(refill: number, isFresh: readonly boolean[]): void {
+    const law: Law = new Map()
+    for (const { counts, chances } of this.law.values()) {
+      const last = chances.length - 1
+      const all = refill * chances.reduce((sum, chance) => sum + chance, 0)
+      const filled = chances.map((chance) => chance * (1 - refill))
+      filled[last] = numberAt(filled, last) + all
+      add(
+        law,
+        counts.map((count, w) => (isFresh[w] ? 0 : count)),
+        filled,
+      )
+    }
+    this.law = law
+  }
+
+  /** A leg on which failures draw: what they find; what is left at its end is kept. */
+  ride(leg: number, drawings: readonly Drawing[]): Found {
+    const wearing = drawings.flatMap(({ wear, drawn }) => (wear ? [{ wear, moves: this.movesOf(drawn, 1) }] : []))
+    const total = drawings.reduce((sum, { expected }) => sum + expected, 0)
+    const sudden = drawings.flatMap(({ drawn, expected }) =>
+      expected > 0 ? this.movesOf(drawn, expected / total) : [],
+    )
+    const found = { sudden: this.nothing(), worn: wearing.map(() => this.nothing()) }
+    const end: Law = new Map()
+    for (const { counts, chances } of this.law.values()) {
+      for (const { more, chance } of waysOf(wearing.map(({ wear }, w) => wear.moreOn(leg, nth(counts, w))))) {
+        const begun = chances.map((value) => value * chance)
+        const ended = this.inTurn(
+          begun,
+          total,
+          sudden,
+          more,
+          wearing.map(({ moves }) => moves),
+          found,
+        )
+        add(
+          end,
+          counts.map((count, w) => count + nth(more, w)),
+          ended,
+        )
+      }
+    }
+    this.law = end
+    let next = 0
+    return {
+      sudden: this.atLeast(found.sudden),
+      worn: drawings.map(({ wear }) => (wear ? this.atLeast(nth(found.worn, next++)) : undefined)),
+    }
+  }
+
+  /**
+   * The failures of a leg in a random order: Poisson of a sudden, and of each that wears so many.
+   *
+   * @returns what is left at the end; what the failures find is added to `found`
+   */
+  private inTurn(
+    begun: Float64Array,
+    total: number,
+    sudden: readonly Move[],
+    more: readonly number[],
+    worn: readonly (readonly Move[])[],
+    found: { sudden: Float64Array; worn: readonly Float64Array[] },
+  ): Float64Array {
+    const wornOut = more.reduce((sum, count) => sum + count, 0)
+    const poisson = poissonChances(total)
+    const most = poisson.length - 1
+    let coming: Coming = new Map()
+    for (let left = most + wornOut; left > 0; left--) {
+      const count = left - wornOut
+      if (count >= 0) put(coming, count, more, begun, nth(poisson, count))
+      const next: Coming = new Map()
+      for (const { count: ofSudden, rest, chances } of coming.values()) {
+        if (ofSudden > 0) {
+          accumulate(found.sudden, chances, ofSudden / left)
+          put(next, ofSudden - 1, rest, moved(chances, sudden), ofSudden / left)
+        }
+        rest.forEach((times, w) => {
+          if (times === 0) return
+          accumulate(nth(found.worn, w), chances, times / left)
+          const fewer = rest.map((other, i) => (i === w ? other - 1 : other))
+          put(next, ofSudden, fewer, moved(chances, nth(worn, w)), times / left)
+        })
+      }
+      coming = next
+    }
+    const ended = this.nothing()
+    if (wornOut === 0) accumulate(ended, begun, nth(poisson, 0))
+    for (const { chances } of coming.values()) accumulate(ended, chances, 1)
+    return ended
+  }
+
+  private movesOf(drawn: readonly Drawn[], share: number): Move[] {
+    return drawn.flatMap((law, from) =>
+      [...law].map(([amount, chance]) => ({
+        from,
+        to: this.indexOf(nth(this.amounts, from) - amount),
+        chance: chance * share,
+      })),
+    )
+  }
+
+  private indexOf(amount: number): number {
+    let best = 0
+    this.amounts.forEach((candidate, i) => {
+      if (Math.abs(candidate - amount) < Math.abs(nth(this.amounts, best) - amount)) best = i
+    })
+    return best
+  }
+
+  private nothing(): Float64Array {
+    return new Float64Array(this.amounts.length)
+  }
+
+  /** The chance of so much or more, as chances gathered with any weight say. */
+  atLeast(chances: Float64Array): AtLeast {
+    const all = chances.reduce((sum, chance) => sum + chance, 0)
+    const full = nth(this.amounts, this.amounts.length - 1)
+    return (amount) => {
+      if (all === 0) return amount <= full + roundingAmount ? 1 : 0
+      let sum = 0
+      for (let i = this.amounts.length - 1; i >= 0 && nth(this.amounts, i) >= amount - roundingAmount; i--) {
+        sum += numberAt(chances, i)
+      }
+      return sum / all
+    }
+  }
+}
+
+/** States by how many failures are still to come. */
+type Coming = Map<string, { readonly count: number; readonly rest: readonly number[]; readonly chances: Float64Array }>
+
+function put(coming: Coming, count: number, rest: readonly number[], chances: Float64Array, share: number): void {
+  const key = `${count} ${rest.join(' ')}`
+  const entry = coming.get(key) ?? { count, rest, chances: new Float64Array(chances.length) }
+  accumulate(entry.chances, chances, share)
+  coming.set(key, entry)
+}
+
+function accumulate(sum: Float64Array, chances: Float64Array, share: number): void {
+  for (let i = 0; i < sum.length; i++) sum[i] = numberAt(sum, i) + share * numberAt(chances, i)
+}
+
+function moved(chances: Float64Array, moves: readonly Move[]): Float64Array {
+  const next = new Float64Array(chances.length)
+  for (const { from, to, chance } of moves) next[to] = numberAt(next, to) + chance * numberAt(chances, from)
+  return next
+}
+
+function add(law: Law, counts: readonly number[], chances: Float64Array): void {
+  const key = counts.join(' ')
+  const entry = law.get(key)
+  if (entry) accumulate(entry.chances, chances, 1)
+  else law.set(key, { counts, chances })
+}
+
+/** Every way in which parts that wear can fail together on a leg, with its chance. */
+function waysOf(laws: readonly (readonly number[])[]): { more: readonly number[]; chance: number }[] {
+  return laws.reduce<{ more: number[]; chance: number }[]>(
+    (ways, law) =>
+      ways.flatMap((way) =>
+        law.flatMap((share, by) =>
+          way.chance * share > leastChance ? [{ more: [...way.more, by], chance: way.chance * share }] : [],
+        ),
+      ),
+    [{ more: [], chance: 1 }],
+  )
+}
+
+function poissonChances(mean: number): number[] {
+  const chances = [Math.exp(-mean)]
+  let sum = nth(chances, 0)
+  while (1 - sum > leastTail && chances.length < 2000) {
+    const next = (nth(chances, chances.length - 1) * mean) / chances.length
+    chances.push(next)
+    sum += next
+  }
+  return chances
+}

@@ -1,0 +1,99 @@
+import { ExactEvaluator } from '#core/exact'
+import { indexLedger, ledgerFormat, massOf, readLedger } from '#core/ledger'
+import { PromiseEvaluator } from '#core/promise'
+import { nth } from '#core/validation'
+import { describe, expect, it } from 'vitest'
+import { workedExample, workedKits } from '../worked-example'
+
+describe('the promise of the worked example', () => {
+  const document = workedExample()
+  const ledger = indexLedger(document)
+  const promise = new PromiseEvaluator(ledger)
+  const kits = allKits(ledger.items.map(({ max }) => max)).map((counts) => ({
+    counts,
+    massG: massOf(ledger, counts),
+    ...promise.evaluate(counts),
+  }))
+  it.each(workedKits)('at %d g an hour leads to the kit that is best, within 1 %%', (gramsPerHour, kit, savedH) => {
+    const netOf = ({ promiseH, massG }: (typeof kits)[number]) => -promiseH - massG / gramsPerHour
+    const best = kits.reduce((found, candidate) => (netOf(candidate) > netOf(found) + 1e-12 ? candidate : found))
+    const named = Object.fromEntries(
+      document.items.map(({ id }, i) => [id, nth(best.counts, i)]).filter(([, count]) => count !== 0),
+    )
+    expect(named).toEqual(kit)
+    expect(Math.abs(best.promiseH - (4.7 - savedH))).toBeLessThan(0.01 * (4.7 - savedH))
+  })
+})
+
+describe('the promise', () => {
+  const ledgerWith = (parts: object) => indexLedger(readLedger({ format: ledgerFormat, ...parts }))
+  it('is exact where each failure draws on one stock, whatever comes in which order, refilled by chance', () => {
+    const ledger = ledgerWith({
+      legs: 3,
+      items: [
+        { id: 'tube', massG: 100, max: 3, units: { tube: 1 }, condition: 0.9 },
+        { id: 'roll', massG: 30, max: 2, units: { tape: 1 } },
+      ],
+      stocks: [
+        { id: 'tube', refills: [{ leg: 1, chance: 0.5 }] },
+        { id: 'tape', refills: [{ leg: 2, chance: 1 }] },
+      ],
+      events: [
+        {
+          id: 'flat',
+          perLeg: [0.6, 0.2, 0.9],
+          lossH: [4, 9, 2],
+          walkH: [3, 6, 1],
+          fixes: [{ id: 'swap', uses: { tube: 1 }, hands: 0.9, holds: 0.8, workH: 0.3, residualH: 0.2 }],
+        },
+        {
+          id: 'both flat',
+          perLeg: [0.1, 0.1, 0.1],
+          lossH: 8,
+          fixes: [{ id: 'swap both', uses: { tube: 2 }, hands: 0.7, workH: 0.5 }],
+        },
+        {
+          id: 'cut',
+          perLeg: [0.3, 0.3, 0.3],
+          lossH: 5,
+          fixes: [{ id: 'tape', uses: { tape: 0.4 }, hands: 1, holds: 0.6, workH: 0.1, residualH: 1 }],
+        },
+      ],
+    })
+    const [promise, exact] = [new PromiseEvaluator(ledger), new ExactEvaluator(ledger)]
+    for (const counts of allKits([3, 2])) {
+      const [near, exactly] = [promise.evaluate(counts), exact.evaluate(counts)]
+      expect(near.promiseH).toBeCloseTo(exactly.promiseH, 6)
+      expect(near.walkH).toBeCloseTo(exactly.walkH, 6)
+    }
+  })
+  it('counts what wears as often as it wears out, and no oftener', () => {
+    // One set of pads answers the one failure there is, though a Poisson law with the same mean would want a second.
+    const ledger = ledgerWith({
+      legs: 4,
+      items: [{ id: 'pads', massG: 20, max: 2, units: { pad: 1 } }],
+      stocks: [{ id: 'pad' }],
+      events: [
+        {
+          id: 'pads',
+          perLeg: [0, 0, 0, 0],
+          wear: { left: 0.5, spread: 0.2, lives: [0.2, 0.2, 0.2, 0.2] },
+          lossH: 6,
+          fixes: [{ id: 'fit', uses: { pad: 1 }, hands: 1 }],
+        },
+      ],
+    })
+    const [promise, exact] = [new PromiseEvaluator(ledger), new ExactEvaluator(ledger)]
+    expect(promise.evaluate([1]).promiseH).toBeLessThan(0.02)
+    for (const count of [0, 1, 2]) {
+      expect(promise.evaluate([count]).promiseH).toBeCloseTo(exact.evaluate([count]).promiseH, 2)
+    }
+  })
+})
+
+function allKits(most: readonly number[]): number[][] {
+  return most.reduce<number[][]>(
+    (kits, max) => kits.flatMap((kit) => Array.from({ length: max + 1 }, (_, count) => [...kit, count])),
+    [[]],
+  )
+}
