@@ -5,8 +5,21 @@ import { toolScenarios, type ToolScenario } from './tool-scenarios'
 import { WalkThrough, type AtLeast, type Drawn, type FailureOutcome } from './walk-through'
 import { WearLaw } from './wear-law'
 
+/** What wears less often than this on a trip draws as if it came of a sudden. */
+const leastWorn = 0.25
+/** For one stock, how often each of so many things has worn out is kept in mind; of others it is their mean. */
+const mostKept = 2
 /** So many times what is left of each stock is worked out anew from what is left of the others. */
 const rounds = 3
+
+/** What is drawn of a stock. */
+interface StockDraws {
+  /** The amounts that tries draw. */
+  readonly amounts: readonly number[]
+  /** The events that draw on it, and those of them of which it is kept in mind how often they have worn out. */
+  readonly events: readonly number[]
+  readonly kept: ReadonlySet<number>
+}
 
 /** An event with what a kit has against it. */
 interface Faced {
@@ -28,8 +41,7 @@ interface Faced {
  */
 export class PromiseEvaluator {
   private readonly wear: readonly (WearLaw | undefined)[]
-  /** For each stock, the amounts that tries draw, and the events that draw on it. */
-  private readonly draws: readonly { readonly amounts: readonly number[]; readonly events: readonly number[] }[]
+  private readonly draws: readonly StockDraws[]
 
   constructor(private readonly ledger: IndexedLedger) {
     const { events, stocks, legs } = ledger
@@ -38,11 +50,18 @@ export class PromiseEvaluator {
       const uses = events.map(({ fixes }) =>
         fixes.flatMap((fix) => fix.uses.filter((use) => use.stock === stock).map(({ amount }) => amount)),
       )
-      return {
-        amounts: [...new Set(uses.flat())],
-        events: uses.flatMap((amounts, e) => (amounts.length > 0 ? [e] : [])),
-      }
+      const drawing = uses.flatMap((amounts, e) => (amounts.length > 0 ? [e] : []))
+      return { amounts: [...new Set(uses.flat())], events: drawing, kept: this.wearKept(drawing) }
     })
+  }
+
+  /** Of some events, those that wear most on a trip. */
+  private wearKept(events: readonly number[]): ReadonlySet<number> {
+    const worn = events
+      .map((e) => ({ e, times: this.wear[e]?.expected.reduce((sum, times) => sum + times, 0) ?? 0 }))
+      .filter(({ times }) => times >= leastWorn)
+      .sort((a, b) => b.times - a.times)
+    return new Set(worn.slice(0, mostKept).map(({ e }) => e))
   }
 
   /** @param counts how many of each item are carried, in their order */
@@ -79,7 +98,7 @@ export class PromiseEvaluator {
       scenarios,
       tries: legs.map((leg) => {
         const tries = triesOf(event, leg, conditions)
-        return scenarios.map(({ works }) => tries.filter(({ fix }) => fix.needs.every((need) => works.has(need))))
+        return scenarios.map(({ doable }) => tries.filter(({ fix }) => nth(doable, fix.number)))
       }),
       found: legs.map(() => ({ sudden: carried(), worn: carried() })),
     }
@@ -87,9 +106,9 @@ export class PromiseEvaluator {
 
   /** Follows one stock through the trip, and tells its events what they find of it. */
   private follow(stock: number, full: number, faced: readonly Faced[]): void {
-    const { amounts, events } = nth(this.draws, stock)
-    const drawers = events.map((e) => nth(faced, e))
-    const wearing = drawers.flatMap(({ wear }) => wear ?? [])
+    const { amounts, events, kept } = nth(this.draws, stock)
+    const drawers = events.map((e) => ({ ...nth(faced, e), isKept: kept.has(e) }))
+    const wearing = drawers.flatMap(({ wear, isKept }) => (wear && isKept ? wear : []))
     const law = new StockLaw(full, amounts)
     law.depart(wearing.length)
     for (let leg = 0; leg < this.ledger.legs; leg++) {
@@ -101,7 +120,7 @@ export class PromiseEvaluator {
       }
       const found = law.ride(
         leg,
-        drawers.map((drawer) => drawingOf(drawer, law.amounts, stock, leg)),
+        drawers.map((drawer) => drawingOf(drawer, drawer.isKept, law.amounts, stock, leg)),
       )
       drawers.forEach((drawer, d) => {
         const at = nth(drawer.found, leg)
@@ -131,12 +150,20 @@ export class PromiseEvaluator {
   }
 }
 
-/** What failures of an event draw of a stock on a leg, for each amount that may be left of it. */
-function drawingOf(drawer: Faced, amounts: readonly number[], stock: number, leg: number): Drawing {
+/**
+ * What failures of an event draw of a stock on a leg, for each amount that may be left of it.
+ *
+ * @param isKept whether it is kept in mind how often it has worn out; else it wears out as if of a sudden
+ */
+function drawingOf(drawer: Faced, isKept: boolean, amounts: readonly number[], stock: number, leg: number): Drawing {
   const { sudden } = nth(drawer.found, leg)
+  const worn = drawer.wear && !isKept ? numberAt(drawer.wear.expected, leg) : 0
+  const expected = numberAt(drawer.event.perLeg, leg) + worn
+  const wear = isKept ? drawer.wear : undefined
+  if (expected === 0 && !wear) return { expected, wear, drawn: [] }
   return {
-    expected: numberAt(drawer.event.perLeg, leg),
-    wear: drawer.wear,
+    expected,
+    wear,
     drawn: amounts.map((left) => {
       const atLeast = sudden.slice()
       atLeast[stock] = (amount) => (amount <= left + 1e-9 ? 1 : 0)

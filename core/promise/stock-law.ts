@@ -6,7 +6,7 @@ import type { WearLaw } from './wear-law'
 /** Failures of a leg beyond these are less likely than this. */
 const leastTail = 1e-9
 /** Ways of wear less likely than this are left out. */
-const leastChance = 1e-9
+const leastChance = 1e-6
 /** More amounts are not told apart. */
 const mostAmounts = 200
 
@@ -57,10 +57,8 @@ export class StockLaw {
 
   /** @param wearing how many of the drawings wear */
   depart(wearing: number): void {
-    const chances = new Float64Array(this.amounts.length)
-    chances[this.amounts.length - 1] = 1
     this.law = new Map()
-    add(this.law, new Array<number>(wearing).fill(0), chances)
+    add(this.law, new Array<number>(wearing).fill(0), this.whole())
   }
 
   /** At the start of a leg: filled up again with some chance, and what is fitted new counts from nothing. */
@@ -82,10 +80,14 @@ export class StockLaw {
 
   /** A leg on which failures draw: what they find; what is left at its end is kept. */
   ride(leg: number, drawings: readonly Drawing[]): Found {
-    const wearing = drawings.flatMap(({ wear, drawn }) => (wear ? [{ wear, moves: this.movesOf(drawn, 1) }] : []))
+    const wearing = drawings.flatMap(({ wear, drawn }) =>
+      wear ? [{ wear, moves: this.movesOf([{ drawn, share: 1 }]) }] : [],
+    )
     const total = drawings.reduce((sum, { expected }) => sum + expected, 0)
-    const sudden = drawings.flatMap(({ drawn, expected }) =>
-      expected > 0 ? this.movesOf(drawn, expected / total) : [],
+    const sudden = this.movesOf(
+      drawings
+        .filter(({ expected }) => expected > 0)
+        .map(({ drawn, expected }) => ({ drawn, share: expected / total })),
     )
     const found = { sudden: this.nothing(), worn: wearing.map(() => this.nothing()) }
     const end: Law = new Map()
@@ -156,13 +158,20 @@ export class StockLaw {
     return ended
   }
 
-  private movesOf(drawn: readonly Drawn[], share: number): Move[] {
-    return drawn.flatMap((law, from) =>
-      [...law].map(([amount, chance]) => ({
-        from,
-        to: this.indexOf(nth(this.amounts, from) - amount),
-        chance: chance * share,
-      })),
+  /** The moves of drawings, each with its share of the failures; those from and to the same amounts are one. */
+  private movesOf(drawings: readonly { readonly drawn: readonly Drawn[]; readonly share: number }[]): Move[] {
+    const size = this.amounts.length
+    const chances = new Float64Array(size * size)
+    for (const { drawn, share } of drawings) {
+      drawn.forEach((law, from) => {
+        for (const [amount, chance] of law) {
+          const at = from * size + this.indexOf(nth(this.amounts, from) - amount)
+          chances[at] = numberAt(chances, at) + share * chance
+        }
+      })
+    }
+    return Array.from(chances, (chance, at) => ({ from: Math.floor(at / size), to: at % size, chance })).filter(
+      ({ chance }) => chance > 0,
     )
   }
 
@@ -179,17 +188,24 @@ export class StockLaw {
   }
 
   /** The chance of so much or more, as chances gathered with any weight say. */
-  atLeast(chances: Float64Array): AtLeast {
-    const all = chances.reduce((sum, chance) => sum + chance, 0)
-    const full = nth(this.amounts, this.amounts.length - 1)
+  private atLeast(chances: Float64Array): AtLeast {
+    const { amounts } = this
+    // What nobody looks for is as it was carried.
+    const upTo = chances.some((chance) => chance > 0) ? chances.slice() : this.whole()
+    for (let i = upTo.length - 2; i >= 0; i--) upTo[i] = numberAt(upTo, i) + numberAt(upTo, i + 1)
+    const all = numberAt(upTo, 0)
     return (amount) => {
-      if (all === 0) return amount <= full + roundingAmount ? 1 : 0
-      let sum = 0
-      for (let i = this.amounts.length - 1; i >= 0 && nth(this.amounts, i) >= amount - roundingAmount; i--) {
-        sum += numberAt(chances, i)
+      for (let i = 0; i < amounts.length; i++) {
+        if (nth(amounts, i) >= amount - roundingAmount) return numberAt(upTo, i) / all
       }
-      return sum / all
+      return 0
     }
+  }
+
+  private whole(): Float64Array {
+    const chances = new Float64Array(this.amounts.length)
+    chances[this.amounts.length - 1] = 1
+    return chances
   }
 }
 

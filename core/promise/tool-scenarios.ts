@@ -1,40 +1,50 @@
 import type { IndexedEvent, IndexedLedger } from '../ledger'
 import { nth } from '../validation'
 
-/** Functions that work, of those the fixes of an event need, and the chance of just those. */
+/** Which fixes of an event its tools allow, by their numbers, and the chance of just those. */
 export interface ToolScenario {
-  readonly works: ReadonlySet<number>
+  readonly doable: readonly boolean[]
   readonly chance: number
 }
 
 /** Less likely scenarios are left out, and the others share their chance. */
-const leastChance = 1e-5
+const leastChance = 1e-4
 
-/** Which of the tools that an event's fixes need work on a trip. */
+/** What the tools that are carried allow on a trip: each of them works or does not. */
 export function toolScenarios(
   { items }: IndexedLedger,
   { fixes }: IndexedEvent,
   counts: ArrayLike<number>,
 ): ToolScenario[] {
-  const needed = new Set(fixes.flatMap(({ needs }) => needs))
-  let scenarios = new Map<string, ToolScenario>([['', { works: new Set(), chance: 1 }]])
+  const needed = [...new Set(fixes.flatMap(({ needs }) => needs))]
+  /** Functions that work, with their chance; in the order of the tools, so that the likeliest stay. */
+  let works = new Map<string, { functions: ReadonlySet<number>; chance: number }>([
+    ['', { functions: new Set(), chance: 1 }],
+  ])
   items.forEach(({ provides, condition }, i) => {
-    const offered = provides.filter((name) => needed.has(name))
+    const offered = provides.filter((name) => needed.includes(name))
     const count = nth(counts, i)
     if (offered.length === 0 || count === 0) return
     const fails = (1 - condition) ** count
-    const next = new Map<string, ToolScenario>()
-    const add = (works: ReadonlySet<number>, chance: number) => {
-      if (chance < leastChance) return
-      const key = [...works].sort((a, b) => a - b).join(' ')
-      next.set(key, { works, chance: chance + (next.get(key)?.chance ?? 0) })
+    const next: typeof works = new Map()
+    const add = (functions: ReadonlySet<number>, chance: number) => {
+      if (chance < leastChance / 10) return
+      const key = needed.map((name) => (functions.has(name) ? 1 : 0)).join('')
+      next.set(key, { functions, chance: chance + (next.get(key)?.chance ?? 0) })
     }
-    for (const { works, chance } of scenarios.values()) {
-      add(works, chance * fails)
-      add(new Set([...works, ...offered]), chance * (1 - fails))
+    for (const { functions, chance } of works.values()) {
+      add(functions, chance * fails)
+      add(new Set([...functions, ...offered]), chance * (1 - fails))
     }
-    scenarios = next
+    works = next
   })
-  const total = [...scenarios.values()].reduce((sum, { chance }) => sum + chance, 0)
-  return [...scenarios.values()].map(({ works, chance }) => ({ works, chance: chance / total }))
+  const scenarios = new Map<string, { doable: boolean[]; chance: number }>()
+  for (const { functions, chance } of works.values()) {
+    const doable = fixes.map(({ needs }) => needs.every((need) => functions.has(need)))
+    const key = doable.join(' ')
+    scenarios.set(key, { doable, chance: chance + (scenarios.get(key)?.chance ?? 0) })
+  }
+  const likely = [...scenarios.values()].filter(({ chance }) => chance >= leastChance)
+  const total = likely.reduce((sum, { chance }) => sum + chance, 0)
+  return likely.map(({ doable, chance }) => ({ doable, chance: chance / total }))
 }
