@@ -11,7 +11,7 @@ export interface WearCounts {
 /** Cells of the grid in a life; with five times as many, hours of a trip change by less than one in a thousand. */
 const cellsPerLife = 200
 /** Less likely ways are left out. */
-const leastChance = 1e-9
+const leastChance = 1e-8
 
 interface Way {
   readonly perLeg: readonly number[]
@@ -71,7 +71,7 @@ function incrementOf(lives: number, spread: number): Float64Array {
   const atMost = (worn: number) => (worn <= 0 ? 0 : gammaP(lives / spread ** 2, worn / spread ** 2))
   const cells: number[] = []
   let before = 0
-  for (let cell = 0; before < 1 - leastChance / 10; cell++) {
+  for (let cell = 0; before < 1 - leastChance; cell++) {
     // What a cell stands for lies around its middle value, cell / cellsPerLife.
     const until = atMost((cell + 0.5) / cellsPerLife)
     cells.push(until - before)
@@ -84,7 +84,7 @@ function convolved(a: Float64Array, b: Float64Array): Float64Array {
   if (a.length === 1) return b.map((value) => value * nth(a, 0))
   const sum = new Float64Array(a.length + b.length - 1)
   a.forEach((mass, i) => {
-    if (mass > 0) for (let j = 0; j < b.length; j++) sum[i + j] = nth(sum, i + j) + mass * nth(b, j)
+    if (mass > 1e-14) for (let j = 0; j < b.length; j++) sum[i + j] = nth(sum, i + j) + mass * nth(b, j)
   })
   return sum
 }

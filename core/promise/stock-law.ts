@@ -131,7 +131,8 @@ export class StockLaw {
     found: { sudden: Float64Array; worn: readonly Float64Array[] },
   ): Float64Array {
     const wornOut = more.reduce((sum, count) => sum + count, 0)
-    const poisson = poissonChances(total)
+    const poisson = poissonChances(total, begun)
+    if (wornOut === 0) return this.suddenOnly(begun, total, sudden, poisson, found.sudden)
     const most = poisson.length - 1
     let coming: Coming = new Map()
     for (let left = most + wornOut; left > 0; left--) {
@@ -153,8 +154,30 @@ export class StockLaw {
       coming = next
     }
     const ended = this.nothing()
-    if (wornOut === 0) accumulate(ended, begun, nth(poisson, 0))
     for (const { chances } of coming.values()) accumulate(ended, chances, 1)
+    return ended
+  }
+
+  /**
+   * The same where nothing wears out: after so many failures, so much is left; one more finds that with the chance that
+   * there is one more.
+   */
+  private suddenOnly(
+    begun: Float64Array,
+    total: number,
+    sudden: readonly Move[],
+    poisson: readonly number[],
+    found: Float64Array,
+  ): Float64Array {
+    const ended = this.nothing()
+    let after = begun
+    let more = 1
+    poisson.forEach((chance, count) => {
+      if (count > 0) after = moved(after, sudden)
+      accumulate(ended, after, chance)
+      more -= chance
+      if (total > 0) accumulate(found, after, Math.max(0, more))
+    })
     return ended
   }
 
@@ -249,10 +272,17 @@ function waysOf(laws: readonly (readonly number[])[]): { more: readonly number[]
   )
 }
 
-function poissonChances(mean: number): number[] {
+/** The chances of none, one, two failures; of ways that are less likely themselves, fewer are told apart. */
+function poissonChances(mean: number, begun: Float64Array): number[] {
+  const tail =
+    leastTail /
+    Math.max(
+      leastTail,
+      begun.reduce((sum, chance) => sum + chance, 0),
+    )
   const chances = [Math.exp(-mean)]
   let sum = nth(chances, 0)
-  while (1 - sum > leastTail && chances.length < 2000) {
+  while (1 - sum > tail && chances.length < 2000) {
     const next = (nth(chances, chances.length - 1) * mean) / chances.length
     chances.push(next)
     sum += next

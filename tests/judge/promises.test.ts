@@ -11,15 +11,19 @@ import { isFull, judged, seed, tries } from './judged'
 const all = tries(300)
 const kits = isFull ? 10 : 3
 const said: string[] = []
+/** The tiny ledgers, each with what knows every way a trip can go. */
+const tiny = Array.from({ length: all }, (_, i) => {
+  const document = tinyLedger(seed + i)
+  const ledger = indexLedger(document)
+  return { document, ledger, exact: new ExactEvaluator(ledger) }
+})
 
 it('what follows from every way a trip can go agrees with drawn trips, on tiny ledgers', () => {
   const trips = 20_000
   let farthest = 0
-  for (let i = 0; i < all; i++) {
-    const document = tinyLedger(seed + i)
-    const ledger = indexLedger(document)
+  for (const [i, { document, ledger, exact: evaluator }] of tiny.entries()) {
     const counts = randomKit(document, seed + i)
-    const exact = new ExactEvaluator(ledger).evaluate(counts)
+    const exact = evaluator.evaluate(counts)
     const simulation = new Simulation(ledger, counts, seed + i)
     simulation.run(trips)
     const drawn = simulation.report()
@@ -40,10 +44,8 @@ it('what follows from every way a trip can go agrees with drawn trips, on tiny l
 
 it('the promise is near what follows from every way a trip can go, on tiny ledgers', () => {
   const offs: number[] = []
-  for (let i = 0; i < all; i++) {
-    const document = tinyLedger(seed + i)
-    const ledger = indexLedger(document)
-    const [exact, promise] = [new ExactEvaluator(ledger), new PromiseEvaluator(ledger)]
+  for (const [i, { document, ledger, exact }] of tiny.entries()) {
+    const promise = new PromiseEvaluator(ledger)
     const empty = exact.evaluate(new Int32Array(ledger.items.length)).promiseH
     for (let k = 0; k < kits; k++) {
       const counts = randomKit(document, 10 * (seed + i) + k)
