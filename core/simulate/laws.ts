@@ -17,7 +17,7 @@ export function poissonDraw(mean: number, stream: Stream): number {
   return count
 }
 
-/** A number of the normal law with mean 0 and deviation 1. Source: G. E. P. Box & M. E. Muller (1958). */
+/** A number of the normal law with mean 0 and deviation 1. Source: Annals of Mathematical Statistics 29 (1958), p. 610. */
 function normalDraw(stream: Stream): number {
   const radius = Math.sqrt(-2 * Math.log(1 - stream.next()))
   return radius * Math.cos(2 * Math.PI * stream.next())
