@@ -4,8 +4,8 @@ import { spawn, type ChildProcess, type SpawnOptions } from 'node:child_process'
 const mostKept = 4000
 
 /**
- * A program that a script runs. It goes with the script, however that goes: the script ends it in good order, and the
- * kernel sends it SIGTERM where the script was killed.
+ * A program that a script runs. It goes with the script, however that goes: the script ends it in good order, and where
+ * the script was killed, its watcher does.
  */
 export interface Child {
   readonly pid: number
@@ -27,8 +27,8 @@ interface ChildOptions {
   readonly inView?: boolean
   /** A file that it reads. */
   readonly stdin?: number
-  /** How long it may take over going in good order. */
-  readonly patienceMs?: number
+  /** How long it may take over going in good order, when it is asked to. */
+  readonly patienceMs?: () => number
   /** Hears whatever it says, as it says it. */
   readonly hear?: (text: string) => void
 }
@@ -37,22 +37,48 @@ interface ChildOptions {
 const running = new Set<Child>()
 let isClosing = false
 
+/** So long a program may take over going in good order where the script was killed, s. */
+const orphanPatienceS = 10
+
+/**
+ * Becomes the program, once a watcher of its own session is in place. The watcher reads a pipe that only the script
+ * holds the other end of: it ends when the script has gone, or when the script has seen the program go. Then what is
+ * left of the program's group is asked to go, and made to: a database server that is asked while it starts may never
+ * hear it.
+ */
+const watched = `
+setsid /bin/sh -c '
+  read -r _
+  kill -s TERM -- "-$1"; kill -s CONT -- "-$1"
+  left=${orphanPatienceS * 10}
+  while kill -s 0 -- "-$1" && test $((left -= 1)) -gt 0; do sleep 0.1; done
+  kill -s KILL -- "-$1"
+' watcher "$$" <&3 3<&- >/dev/null 2>&1 &
+exec 3<&-
+exec "$@"`
+
 /** The script is on its way out and begins nothing any more. */
 export class Closing extends Error {}
 
 /** Starts a program as a child of this script. @throws Closing */
-export function startChild({ command, args, env, inView, stdin, patienceMs = 10_000, hear }: ChildOptions): Child {
+export function startChild({
+  command,
+  args,
+  env,
+  inView,
+  stdin,
+  patienceMs = () => 10_000,
+  hear,
+}: ChildOptions): Child {
   if (isClosing) throw new Closing('nothing is begun any more')
   const options: SpawnOptions = {
     // A group of its own: Ctrl-C is for the script, which then ends its children in their order.
     detached: true,
-    stdio: [stdin ?? 'ignore', inView ? 'inherit' : 'pipe', inView ? 'inherit' : 'pipe'],
+    stdio: [stdin ?? 'ignore', inView ? 'inherit' : 'pipe', inView ? 'inherit' : 'pipe', 'pipe'],
     env: env ?? process.env,
   }
-  // SIGTERM comes when the script is gone; whoever finds it gone already, because that was before it was asked for, goes.
-  const faithful = 'test "$PPID" = "$0" || exit 1; exec "$@"'
-  const asked = ['--pdeathsig', 'TERM', '/bin/sh', '-c', faithful, String(process.pid), command, ...args]
-  const child = spawn('/usr/bin/setpriv', asked, options)
+  const child = spawn('/bin/sh', ['-c', watched, command, command, ...args], options)
+  child.once('exit', () => child.stdio[3]?.destroy())
 
   let said = ''
   for (const stream of [child.stdout, child.stderr]) {
@@ -85,7 +111,7 @@ export function startChild({ command, args, env, inView, stdin, patienceMs = 10_
       signalGroup(each.pid, 'SIGTERM')
       // One that was stopped hears nothing else.
       signalGroup(each.pid, 'SIGCONT')
-      const tooLong = setTimeout(() => signalGroup(each.pid, 'SIGKILL'), patienceMs)
+      const tooLong = setTimeout(() => signalGroup(each.pid, 'SIGKILL'), patienceMs())
       await gone
       clearTimeout(tooLong)
     },
