@@ -1,5 +1,5 @@
-import { rmSync } from 'node:fs'
 import { buildIfStale } from './build'
+import { clearFolder } from './clear-folder'
 import { ensurePrograms, mariadb } from './debian'
 import { demoSettings, seedDemo } from './demo-data'
 import { servingPort } from './ports'
@@ -12,7 +12,7 @@ await run(async (until) => {
   const unknown = args.find((word) => word !== '--fresh')
   if (unknown) throw new ScriptError(`“${unknown}” is not understood; usage: ./demo [--fresh]`)
   const note = await lockFolder(folder)
-  if (args.includes('--fresh')) rmSync(databaseFolder(folder), { recursive: true, force: true })
+  if (args.includes('--fresh')) clearFolder(databaseFolder(folder))
 
   const port = await servingPort(process.env.PORT)
   ensurePrograms(...mariadb)

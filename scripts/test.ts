@@ -1,5 +1,6 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { buildIfStale } from './build'
+import { clearFolder } from './clear-folder'
 import { runChild } from './children'
 import { ensurePrograms, headlessChromium, mariadb } from './debian'
 import { demoSettings, seedDemo } from './demo-data'
@@ -118,7 +119,7 @@ await run(async () => {
   await Promise.all([checkInTurn(types), checkInTurn(theRest)])
   await vitest()
 
-  rmSync(databaseFolder(folder), { recursive: true, force: true })
+  clearFolder(databaseFolder(folder))
   const service = await startService({
     folder,
     port: await anyFreePort(),
