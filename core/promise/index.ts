@@ -1,1 +1,3 @@
+export * from './demand'
 export * from './evaluate'
+export * from './kit-promise'

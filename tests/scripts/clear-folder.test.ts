@@ -9,7 +9,7 @@ import { clearFolder } from '../../scripts/clear-folder'
 const home = mkdtempSync(join(tmpdir(), 'rag-tin-clear-'))
 afterAll(() => rmSync(home, { recursive: true }))
 
-const files = 3000
+const files = 1000
 function fullFolder(name: string): string {
   const path = join(home, name)
   mkdirSync(path)

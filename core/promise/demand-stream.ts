@@ -1,0 +1,132 @@
+import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
+import { nth, numberAt } from '../validation'
+import { toolScenarios } from './tool-scenarios'
+import { WearLaw } from './wear-law'
+
+/** Legs on which the failures of a stream meet the same fixes in the same order, and their sums over those legs. */
+export interface LegGroup {
+  readonly legs: readonly number[]
+  /** For each scenario of tools, the fixes in the order in which they are tried. */
+  readonly tries: readonly (readonly Try[])[]
+  /** Of each leg of the ledger, its share of the failures of the group. */
+  readonly byFailures: Float64Array
+  /** The same of the hours that they may cost. */
+  readonly byHours: Float64Array
+  /** Hours, each with as many failures as it is met by: of the tries of a fix, of what a fix leaves, of nothing mended. */
+  readonly workH: Float64Array
+  readonly residualH: Float64Array
+  readonly residualWalkH: Float64Array
+  readonly lossH: number
+  readonly walkH: number
+  readonly strandings: number
+}
+
+/** What a kit has against the failures of a stream, whatever is left of the stocks. */
+export interface Facing {
+  /** The chances of the scenarios of tools. */
+  readonly scenarios: readonly number[]
+  readonly groups: readonly LegGroup[]
+}
+
+/** Failures of one event that come by one law, of a sudden or by wear: a stream of demands on the stocks. */
+export class DemandStream {
+  /** The stocks that its fixes draw on, by their numbers. */
+  readonly stocks: readonly number[]
+  /** The functions that its fixes need. */
+  readonly functions: readonly number[]
+  /** Failures on the whole trip, in the mean. */
+  readonly expectedInAll: number
+  private readonly tools: readonly number[]
+  private readonly facings = new Map<string, Facing>()
+
+  /**
+   * @param expected failures on each leg, in the mean
+   * @param wear where they come by wear
+   */
+  constructor(
+    private readonly ledger: IndexedLedger,
+    readonly event: IndexedEvent,
+    readonly expected: Float64Array,
+    readonly wear?: WearLaw,
+  ) {
+    this.stocks = [...new Set(event.fixes.flatMap(({ uses }) => uses.map(({ stock }) => stock)))]
+    this.functions = [...new Set(event.fixes.flatMap(({ needs }) => needs))]
+    this.tools = ledger.items.flatMap(({ provides }, i) =>
+      provides.some((name) => this.functions.includes(name)) ? [i] : [],
+    )
+    this.expectedInAll = expected.reduce((sum, failures) => sum + failures, 0)
+  }
+
+  /** @param conditions of each stock, as it is carried */
+  facing(counts: ArrayLike<number>, conditions: Float64Array): Facing {
+    let key = ''
+    for (const i of this.tools) key += `${nth(counts, i)} `
+    for (const s of this.stocks) key += `${numberAt(conditions, s)} `
+    const known = this.facings.get(key)
+    if (known) return known
+    const facing = this.face(counts, conditions)
+    this.facings.set(key, facing)
+    return facing
+  }
+
+  private face(counts: ArrayLike<number>, conditions: Float64Array): Facing {
+    const scenarios = toolScenarios(this.ledger, this.event, counts)
+    const groups = new Map<string, { legs: number[]; tries: readonly Try[] }>()
+    this.expected.forEach((failures, leg) => {
+      if (failures === 0) return
+      const tries = triesOf(this.event, leg, conditions)
+      const key = tries.map(({ fix }) => fix.number).join()
+      const group = groups.get(key)
+      if (group) group.legs.push(leg)
+      else groups.set(key, { legs: [leg], tries })
+    })
+    return {
+      scenarios: scenarios.map(({ chance }) => chance),
+      groups: [...groups.values()].map(({ legs, tries }) =>
+        this.group(
+          legs,
+          scenarios.map(({ doable }) => tries.filter(({ fix }) => nth(doable, fix.number))),
+        ),
+      ),
+    }
+  }
+
+  private group(legs: readonly number[], tries: readonly (readonly Try[])[]): LegGroup {
+    const { event, expected } = this
+    const inAll = (perLeg: Float64Array) =>
+      legs.reduce((sum, leg) => sum + numberAt(expected, leg) * numberAt(perLeg, leg), 0)
+    const failures = legs.reduce((sum, leg) => sum + numberAt(expected, leg), 0)
+    const lossH = inAll(event.lossH)
+    const byFailures = new Float64Array(expected.length)
+    const byHours = new Float64Array(expected.length)
+    for (const leg of legs) {
+      const share = numberAt(expected, leg) / failures
+      byFailures[leg] = share
+      byHours[leg] = lossH > 0 ? (numberAt(expected, leg) * numberAt(event.lossH, leg)) / lossH : share
+    }
+    const ofFixes = (perLeg: (fix: Try['fix']) => Float64Array) =>
+      Float64Array.from(event.fixes, (fix) => inAll(perLeg(fix)))
+    return {
+      legs,
+      tries,
+      byFailures,
+      byHours,
+      workH: ofFixes(({ workH }) => workH),
+      residualH: ofFixes(({ residualH }) => residualH),
+      residualWalkH: ofFixes(({ residualWalkH }) => residualWalkH),
+      lossH,
+      walkH: inAll(event.walkH),
+      strandings: inAll(event.strands),
+    }
+  }
+}
+
+/** Every stream of a ledger that expects failures. */
+export function demandStreams(ledger: IndexedLedger): DemandStream[] {
+  return ledger.events.flatMap((event) => {
+    const wear = event.wear ? new WearLaw(event.wear, ledger.legs) : undefined
+    const streams = [new DemandStream(ledger, event, event.perLeg)]
+    if (wear) streams.push(new DemandStream(ledger, event, wear.expected, wear))
+    return streams.filter(({ expectedInAll }) => expectedInAll > 0)
+  })
+}

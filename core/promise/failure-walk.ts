@@ -1,0 +1,172 @@
+import { roundingAmount, type Try } from '../ledger'
+import { nth, numberAt } from '../validation'
+import { chanceAtHand, type AtHand } from './at-hand'
+
+/** How much of one stock a failure draws: the amounts, with their chances. */
+export interface Drawn {
+  readonly amounts: number[]
+  readonly chances: number[]
+}
+
+/**
+ * Follows a failure through its tries. The hands are known once a technique has been tried; of each stock is known what the
+ * tries before have found. What is at hand of one stock tells nothing of another: that is the only thing that is not exact.
+ *
+ * One walk serves many failures, each begun anew.
+ */
+export class FailureWalk {
+  /** How often each fix is tried, by its number in the event, and how often it ends the failure; in the mean. */
+  readonly tried: Float64Array
+  readonly held: Float64Array
+  /** The chance that nothing mends it. */
+  unmended = 0
+
+  private readonly hands: Int8Array
+  /** Of each stock: what is spent, what it has held at least, and what it has held less than. */
+  private readonly spent: Float64Array
+  private readonly least: Float64Array
+  private readonly less: Float64Array
+  private tries: readonly Try[] = []
+  private atHand: readonly AtHand[] = []
+  private drawn: Drawn | undefined
+  private focus = -1
+  private wasShort = false
+
+  constructor(limits: { readonly stocks: number; readonly fixes: number; readonly techniques: number }) {
+    this.tried = new Float64Array(limits.fixes)
+    this.held = new Float64Array(limits.fixes)
+    this.hands = new Int8Array(limits.techniques)
+    this.spent = new Float64Array(limits.stocks)
+    this.least = new Float64Array(limits.stocks)
+    this.less = new Float64Array(limits.stocks).fill(Infinity)
+  }
+
+  /** Forgets the failures followed so far. */
+  begin(): void {
+    this.tried.fill(0)
+    this.held.fill(0)
+    this.unmended = 0
+  }
+
+  /**
+   * Follows one failure more, with some weight.
+   *
+   * @param tries the fixes whose tools work, in their order
+   * @param atHand what is at hand of each stock
+   */
+  follow(tries: readonly Try[], atHand: readonly AtHand[], weight: number): void {
+    this.tries = tries
+    this.atHand = atHand
+    this.drawn = undefined
+    this.step(0, 0, weight)
+  }
+
+  /**
+   * Adds what a failure draws of a stock of which so much is left, with some weight.
+   *
+   * @returns whether more would have been drawn, had there been more
+   */
+  draw(
+    drawn: Drawn,
+    stock: number,
+    left: number,
+    tries: readonly Try[],
+    atHand: readonly AtHand[],
+    weight: number,
+  ): boolean {
+    this.tries = tries
+    this.atHand = atHand
+    this.drawn = drawn
+    this.wasShort = false
+    this.focus = stock
+    this.least[stock] = left
+    this.less[stock] = left + 2 * roundingAmount
+    this.step(0, 0, weight)
+    this.least[stock] = 0
+    this.less[stock] = Infinity
+    return this.wasShort
+  }
+
+  private step(at: number, again: number, chance: number): void {
+    const attempt = this.tries[at]
+    if (!attempt || chance < leastChance) {
+      this.unmended += chance
+      this.end(chance)
+      return
+    }
+    const isDone = this.hands[attempt.fix.technique] === unable || again === attempt.most
+    if (isDone) this.step(at + 1, 0, chance)
+    else this.reach(attempt, at, again, 0, chance)
+  }
+
+  /** Looks for each stock of a try in turn; goes on with the chance that all are there, and that one of them is not. */
+  private reach(attempt: Try, at: number, again: number, use: number, chance: number): void {
+    const { uses } = attempt.fix
+    const amount = uses[use]
+    if (!amount) {
+      for (const { stock, amount: used } of uses) this.spent[stock] = numberAt(this.spent, stock) + used
+      this.try(attempt, at, again, chance)
+      for (const { stock, amount: used } of uses) this.spent[stock] = numberAt(this.spent, stock) - used
+      return
+    }
+    const { stock } = amount
+    const wanted = numberAt(this.spent, stock) + amount.amount
+    const [least, less] = [numberAt(this.least, stock), numberAt(this.less, stock)]
+    const there = this.chanceOf(stock, wanted, least, less)
+    if (there < 1) {
+      if (stock === this.focus) this.wasShort = true
+      if (wanted < less) this.less[stock] = wanted
+      this.step(at + 1, 0, chance * (1 - there))
+      this.less[stock] = less
+    }
+    if (there > 0) {
+      if (wanted > least) this.least[stock] = wanted
+      this.reach(attempt, at, again, use + 1, chance * there)
+      this.least[stock] = least
+    }
+  }
+
+  private try({ fix, holds }: Try, at: number, again: number, chance: number): void {
+    const { number, technique } = fix
+    this.tried[number] = numberAt(this.tried, number) + chance
+    const hands = nth(this.hands, technique)
+    const can = hands === unknown ? fix.hands : 1
+    if (can < 1) {
+      this.hands[technique] = unable
+      this.step(at + 1, 0, chance * (1 - can))
+    }
+    this.hands[technique] = able
+    const held = chance * can * holds
+    this.held[number] = numberAt(this.held, number) + held
+    this.end(held)
+    if (holds < 1) this.step(at, again + 1, chance * can * (1 - holds))
+    this.hands[technique] = hands
+  }
+
+  /** The chance that a stock held so much, given that it held at least this and less than that. */
+  private chanceOf(stock: number, wanted: number, least: number, less: number): number {
+    if (wanted <= least + roundingAmount) return 1
+    if (wanted >= less - roundingAmount) return 0
+    const atHand = nth(this.atHand, stock)
+    const beyond = less === Infinity ? 0 : chanceAtHand(atHand, less)
+    const all = (least === 0 ? 1 : chanceAtHand(atHand, least)) - beyond
+    return all <= 0 ? 0 : Math.min(1, Math.max(0, (chanceAtHand(atHand, wanted) - beyond) / all))
+  }
+
+  private end(chance: number): void {
+    const { drawn } = this
+    if (!drawn || chance === 0) return
+    const spent = numberAt(this.spent, this.focus)
+    let i = 0
+    while (i < drawn.amounts.length && Math.abs(nth(drawn.amounts, i) - spent) > 1e-6) i++
+    if (i === drawn.amounts.length) {
+      drawn.amounts.push(spent)
+      drawn.chances.push(chance)
+    } else drawn.chances[i] = nth(drawn.chances, i) + chance
+  }
+}
+
+/** Whether the hands can do a technique, for the failure in hand. */
+const [unknown, able, unable] = [0, 1, 2]
+/** Ways less likely than this are not followed to their end. */
+const leastChance = 1e-7
