@@ -41,8 +41,7 @@ const mostLaws = 500
  * What a kit promises, kept in step with changes of the kit one item at a time.
  *
  * Each stock is followed by itself through the trip (`followStock`), and each stream of failures through its tries
- * (`FailureWalk`), with what is at hand of a stock in the mean over legs, by the hours at stake on them. A change is followed
- * to the stocks and streams that it touches; what those then draw of further stocks is left as it was until `settle`.
+ * (`FailureWalk`), with what is at hand of a stock in the mean over legs. A change is followed to the stocks and streams that it touches; what those then draw of further stocks is left as it was until `settle`.
  */
 export class KitPromise {
   readonly counts: Int32Array
@@ -276,15 +275,15 @@ export class KitPromise {
   private costOf(number: number): Cost {
     const stream = nth(this.demand.streams, number)
     const facing = nth(this.facings, number)
-    const { walk } = this
+    const lawNow = (stock: number) => this.laws[stock]
     let [hours, walkH, strandings] = [0, 0, 0]
     for (const group of facing.groups) {
-      const atHand = atHandOver(stream, group, group.byHours, (stock) => this.laws[stock])
-      walk.begin()
-      facing.scenarios.forEach((chance, s) => walk.follow(nth(group.tries, s), atHand, chance))
-      hours += walk.unmended * group.lossH
-      walkH += walk.unmended * group.walkH
-      strandings += walk.unmended * group.strandings
+      // What nothing mends counts by the hours at stake on each leg, what is tried by how often.
+      const unmended = this.follows(facing, group, atHandOver(stream, group, group.byHours, lawNow)).unmended
+      hours += unmended * group.lossH
+      walkH += unmended * group.walkH
+      strandings += unmended * group.strandings
+      const walk = this.follows(facing, group, atHandOver(stream, group, group.byFailures, lawNow))
       for (let f = 0; f < stream.event.fixes.length; f++) {
         const held = numberAt(walk.held, f)
         hours += numberAt(walk.tried, f) * numberAt(group.workH, f) + held * numberAt(group.residualH, f)
@@ -292,6 +291,12 @@ export class KitPromise {
       }
     }
     return { hours, walkH, strandings }
+  }
+
+  private follows(facing: Facing, group: LegGroup, atHand: readonly AtHand[]): FailureWalk {
+    this.walk.begin()
+    facing.scenarios.forEach((chance, s) => this.walk.follow(nth(group.tries, s), atHand, chance))
+    return this.walk
   }
 
   private write<T>(list: { [index: number]: T }, index: number, value: T): void {

@@ -1,8 +1,9 @@
 import { ExactEvaluator } from '#core/exact'
 import { indexLedger, ledgerFormat, massOf, readLedger } from '#core/ledger'
-import { PromiseEvaluator } from '#core/promise'
+import { demandOf, KitPromise, PromiseEvaluator } from '#core/promise'
 import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
+import { randomKit, tinyLedger } from '../tiny-ledgers'
 import { workedExample, workedKits } from '../worked-example'
 
 describe('the promise of the worked example', () => {
@@ -27,8 +28,8 @@ describe('the promise of the worked example', () => {
 
 describe('the promise', () => {
   const ledgerWith = (parts: object) => indexLedger(readLedger({ format: ledgerFormat, ...parts }))
-  it('is exact where each failure draws on one stock, whatever comes in which order, refilled by chance', () => {
-    const ledger = ledgerWith({
+  const threeLegs = (lossH: number | readonly number[], walkH: number | readonly number[]) =>
+    ledgerWith({
       legs: 3,
       items: [
         { id: 'tube', massG: 100, max: 3, units: { tube: 1 }, condition: 0.9 },
@@ -42,8 +43,8 @@ describe('the promise', () => {
         {
           id: 'flat',
           perLeg: [0.6, 0.2, 0.9],
-          lossH: [4, 9, 2],
-          walkH: [3, 6, 1],
+          lossH,
+          walkH,
           fixes: [{ id: 'swap', uses: { tube: 1 }, hands: 0.9, holds: 0.8, workH: 0.3, residualH: 0.2 }],
         },
         {
@@ -60,11 +61,36 @@ describe('the promise', () => {
         },
       ],
     })
-    const [promise, exact] = [new PromiseEvaluator(ledger), new ExactEvaluator(ledger)]
-    for (const counts of allKits([3, 2])) {
-      const [near, exactly] = [promise.evaluate(counts), exact.evaluate(counts)]
-      expect(near.promiseH).toBeCloseTo(exactly.promiseH, 6)
-      expect(near.walkH).toBeCloseTo(exactly.walkH, 6)
+  it.each([
+    { hours: 'the same on every leg', lossH: 4, walkH: 3, digits: 6 },
+    { hours: 'others on every leg', lossH: [4, 9, 2], walkH: [2, 4.5, 1], digits: 6 },
+  ])(
+    'follows a stock exactly, whatever comes in which order, refilled by chance; hours $hours',
+    ({ lossH, walkH, digits }) => {
+      const ledger = threeLegs(lossH, walkH)
+      const [promise, exact] = [new PromiseEvaluator(ledger), new ExactEvaluator(ledger)]
+      for (const counts of allKits([3, 2])) {
+        const [near, exactly] = [promise.evaluate(counts), exact.evaluate(counts)]
+        expect(near.promiseH).toBeCloseTo(exactly.promiseH, digits)
+        expect(near.walkH).toBeCloseTo(exactly.walkH, digits)
+      }
+    },
+  )
+  it('is the same whether a kit is changed item by item or carried at once', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const document = tinyLedger(seed)
+      const demand = demandOf(indexLedger(document))
+      const [from, to] = [randomKit(document, seed), randomKit(document, seed + 500)]
+      const changed = new KitPromise(demand, from)
+      const before = changed.promiseH
+      const changes = to.map((count, item) => ({ item, by: count - nth(from, item) })).filter(({ by }) => by !== 0)
+      changed.tryOut(changes, () => changed.settle(9))
+      expect(changed.promiseH).toBe(before)
+      for (const change of changes) changed.apply([change])
+      changed.settle(9)
+      const atOnce = new KitPromise(demand, to)
+      atOnce.settle(9)
+      expect(Math.abs(changed.promiseH / atOnce.promiseH - 1)).toBeLessThan(1e-3)
     }
   })
   it('counts what wears as often as it wears out, and no oftener', () => {
