@@ -6,6 +6,7 @@ const rooms = [
   'ledger',
   'exact',
   'promise',
+  'search',
   'simulate',
   'road',
   'ride',

@@ -26,20 +26,19 @@ export class Moves {
     private readonly chances: Float64Array,
   ) {}
 
-  /** The moves that draws make, one law of them for each amount left. */
-  static drawing(amounts: Float64Array, drawn: readonly Drawn[]): Moves {
-    const list = drawn.flatMap((law, from) =>
-      law.amounts.map((amount, i) => ({
-        from,
-        to: nearest(amounts, numberAt(amounts, from) - amount),
-        chance: nth(law.chances, i),
-      })),
-    )
-    return new Moves(
-      Int32Array.from(list, ({ from }) => from),
-      Int32Array.from(list, ({ to }) => to),
-      Float64Array.from(list, ({ chance }) => chance),
-    )
+  /** The moves that draws make. @param drawnAt what is drawn where so much is left */
+  static drawing(amounts: Float64Array, drawnAt: (left: number) => Drawn): Moves {
+    const [from, to, chances]: [number[], number[], number[]] = [[], [], []]
+    for (let at = 0; at < amounts.length; at++) {
+      const left = numberAt(amounts, at)
+      const drawn = drawnAt(left)
+      for (let i = 0; i < drawn.amounts.length; i++) {
+        from.push(at)
+        to.push(nearest(amounts, at, left - nth(drawn.amounts, i)))
+        chances.push(nth(drawn.chances, i))
+      }
+    }
+    return new Moves(Int32Array.from(from), Int32Array.from(to), Float64Array.from(chances))
   }
 
   /** Moves that come each with its share, as one. */
@@ -89,10 +88,9 @@ function wholeAt(row: Int32Array, index: number): number {
   return value
 }
 
-function nearest(amounts: Float64Array, amount: number): number {
-  let best = 0
-  for (let i = 1; i < amounts.length; i++) {
-    if (Math.abs(numberAt(amounts, i) - amount) < Math.abs(numberAt(amounts, best) - amount)) best = i
-  }
-  return best
+/** The place of an amount, sought downwards from one that is no less. */
+function nearest(amounts: Float64Array, from: number, amount: number): number {
+  let at = from
+  while (at > 0 && numberAt(amounts, at) - amount > amount - numberAt(amounts, at - 1)) at--
+  return at
 }

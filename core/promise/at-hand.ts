@@ -1,5 +1,7 @@
 import { roundingAmount } from '../ledger'
 import { numberAt } from '../validation'
+import type { DemandStream, LegGroup } from './demand-stream'
+import type { StockLaw } from './stock-law'
 
 /** What is at hand of a stock when a failure comes. */
 export interface AtHand {
@@ -20,9 +22,30 @@ export function chanceAtHand({ amounts, atLeast }: AtHand, amount: number): numb
   return 0
 }
 
-/** The mean over legs of what is at hand of one stock, each leg with its weight; the weights make up 1. */
-export function meanAtHand(onLegs: readonly AtHand[], weights: Float64Array, legs: readonly number[]): AtHand {
+/**
+ * What a stream finds of each stock that it draws on, in the mean over a group of legs.
+ *
+ * @param weights of the legs; they make up 1
+ * @param laws of the stocks, by their numbers; of one that is not among them nothing is at hand
+ */
+export function atHandOver(
+  stream: DemandStream,
+  { legs }: LegGroup,
+  weights: Float64Array,
+  laws: ReadonlyMap<number, StockLaw> | readonly StockLaw[],
+): AtHand[] {
+  const atHand: AtHand[] = []
+  for (const stock of stream.stocks) {
+    const law = 'get' in laws ? laws.get(stock) : laws[stock]
+    const onLegs = law && (law.worn.get(stream) ?? law.sudden)
+    atHand[stock] = onLegs ? mean(onLegs, weights, legs) : noneAtHand
+  }
+  return atHand
+}
+
+function mean(onLegs: readonly AtHand[], weights: Float64Array, legs: readonly number[]): AtHand {
   const { amounts } = onLegs[0] ?? noneAtHand
+  if (amounts.length === 1) return onLegs[0] ?? noneAtHand
   const atLeast = new Float64Array(amounts.length)
   for (const leg of legs) {
     const weight = numberAt(weights, leg)

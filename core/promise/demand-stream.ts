@@ -36,6 +36,8 @@ export class DemandStream {
   readonly functions: readonly number[]
   /** Failures on the whole trip, in the mean. */
   readonly expectedInAll: number
+  /** Hours lost on the whole trip where nothing mends any of them, in the mean. */
+  readonly hoursAtStake: number
   private readonly tools: readonly number[]
   private readonly facings = new Map<string, Facing>()
 
@@ -54,6 +56,7 @@ export class DemandStream {
     this.tools = ledger.items.flatMap(({ provides }, i) =>
       provides.some((name) => this.functions.includes(name)) ? [i] : [],
     )
+    this.hoursAtStake = expected.reduce((sum, failures, leg) => sum + failures * numberAt(event.lossH, leg), 0)
     this.expectedInAll = expected.reduce((sum, failures) => sum + failures, 0)
   }
 

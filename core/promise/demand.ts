@@ -11,7 +11,7 @@ const mostKept = 2
 export interface StockDemand {
   /** The streams that draw on it, by their numbers. */
   readonly streams: readonly number[]
-  /** Those of them of which it is kept in mind how often their part has worn out. */
+  /** The places among them of those of which it is kept in mind how often their part has worn out. */
   readonly kept: ReadonlySet<number>
   /** The amounts that tries draw. */
   readonly draws: readonly number[]
@@ -65,8 +65,8 @@ export function demandOf(ledger: IndexedLedger): Demand {
 /** Of some streams, those whose part wears out most often on a trip. */
 function mostWorn(streams: readonly DemandStream[], drawing: readonly number[]): ReadonlySet<number> {
   const worn = drawing
-    .map((number) => ({ number, stream: nth(streams, number) }))
+    .map((number, place) => ({ place, stream: nth(streams, number) }))
     .filter(({ stream }) => stream.wear && stream.expectedInAll >= leastWorn)
     .sort((a, b) => b.stream.expectedInAll - a.stream.expectedInAll)
-  return new Set(worn.slice(0, mostKept).map(({ number }) => number))
+  return new Set(worn.slice(0, mostKept).map(({ place }) => place))
 }

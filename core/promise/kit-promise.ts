@@ -1,11 +1,12 @@
 import type { KitHours } from '../ledger'
 import { nth, numberAt } from '../validation'
 import { amountsLeft } from './amounts-left'
-import { meanAtHand, noneAtHand, type AtHand } from './at-hand'
+import { atHandOver, noneAtHand, type AtHand } from './at-hand'
 import type { Demand } from './demand'
 import type { DemandStream, Facing, LegGroup } from './demand-stream'
-import { FailureWalk, type Drawn } from './failure-walk'
-import { followStock, nothingCarried, type StockLaw } from './stock-law'
+import { FailureWalk } from './failure-walk'
+import { followStock, nothingCarried, plenty, type StockLaw } from './stock-law'
+import { StreamDraws } from './stream-draws'
 
 /** A change of a kit: so many more (or fewer) of an item. */
 export interface Change {
@@ -18,20 +19,6 @@ interface Cost {
   readonly hours: number
   readonly walkH: number
   readonly strandings: number
-}
-
-/** What a stream draws of one stock, and what was at hand of the others when that was worked out. */
-interface KnownDraws {
-  readonly number: number
-  readonly facing: Facing
-  readonly others: ReadonlyMap<number, StockLaw>
-  readonly groups: readonly {
-    readonly legs: readonly number[]
-    readonly atHand: readonly AtHand[]
-    readonly byLeft: Map<number, Drawn>
-    /** So much is enough for whatever comes: of more, no more is drawn. */
-    enough: number
-  }[]
 }
 
 /** So many laws of a stock are kept in mind. */
@@ -51,11 +38,13 @@ export class KitPromise {
   private readonly laws: StockLaw[]
   private readonly costs: Cost[]
   /** For each stream, what it draws of each stock that it uses. */
-  private readonly draws: Map<number, KnownDraws>[]
+  private readonly draws: Map<number, StreamDraws>[]
   /** What has been worked out before: draws by stream, stock and what is carried against the stream; laws by their draws. */
-  private readonly drawsBefore: Map<number, Map<Facing, KnownDraws>>[]
+  private readonly drawsBefore: Map<number, Map<Facing, StreamDraws>>[]
   private readonly lawsBefore: Map<string, StockLaw>[]
+  private readonly amountsByFull: Map<number, Float64Array>[]
   private drawsWorkedOut = 0
+  private leastCosts: readonly number[] | undefined
   private readonly walk: FailureWalk
   /** How what is tried is taken back; undefined while changes are for good. */
   private takenBack: (() => void)[] | undefined
@@ -72,8 +61,9 @@ export class KitPromise {
     ledger.stocks.forEach((_, stock) => this.carry(stock))
     this.facings = streams.map((stream) => stream.facing(this.counts, this.conditions))
     this.laws = ledger.stocks.map(() => nothingCarried(ledger.legs))
-    this.draws = streams.map(() => new Map<number, KnownDraws>())
-    this.drawsBefore = streams.map(() => new Map<number, Map<Facing, KnownDraws>>())
+    this.draws = streams.map(() => new Map<number, StreamDraws>())
+    this.drawsBefore = streams.map(() => new Map<number, Map<Facing, StreamDraws>>())
+    this.amountsByFull = ledger.stocks.map(() => new Map<number, Float64Array>())
     this.lawsBefore = ledger.stocks.map(() => new Map<string, StockLaw>())
     ledger.stocks.forEach((_, stock) => this.follow(stock))
     this.costs = streams.map((_, number) => this.costOf(number))
@@ -95,20 +85,43 @@ export class KitPromise {
     return sum
   }
 
-  /** Makes a change for good. */
+  isCarried(stock: number): boolean {
+    return numberAt(this.amounts, stock) > 0
+  }
+
+  /** What a stream costs beyond what it would with everything at hand, and never at an end. */
+  beyondLeast(number: number): number {
+    this.leastCosts ??= this.costsWithPlenty()
+    return nth(this.costs, number).hours - nth(this.leastCosts, number)
+  }
+
+  private costsWithPlenty(): number[] {
+    const { ledger, streams } = this.demand
+    const all = ledger.items.map(({ max }) => max)
+    const good = new Float64Array(ledger.stocks.length).fill(1)
+    const laws = ledger.stocks.map(() => plenty(ledger.legs))
+    return streams.map((stream) => this.cost(stream, stream.facing(all, good), laws).hours)
+  }
+
+  /** Makes a change: for good, or until what is being tried is taken back. */
   apply(changes: readonly Change[]): void {
-    this.takenBack = undefined
     this.change(changes)
   }
 
-  /** Tries a change, reads something off, and takes the change back. */
+  /** Tries a change, reads something off (further changes may be made for that), and takes all back. */
   tryOut<T>(changes: readonly Change[], read: () => T): T {
+    return this.attempt(changes, read, () => false)
+  }
+
+  /** Makes a change, reads something off, and takes all back unless what was read says that it is to be kept. */
+  attempt<T>(changes: readonly Change[], read: () => T, isKept: (result: T) => boolean): T {
     const outer = this.takenBack
     const taken: (() => void)[] = []
     this.takenBack = taken
     this.change(changes)
     const result = read()
-    for (const back of taken.reverse()) back()
+    if (isKept(result)) outer?.push(...taken)
+    else for (const back of taken.reverse()) back()
     this.takenBack = outer
     return result
   }
@@ -119,7 +132,7 @@ export class KitPromise {
       const stale = new Set<number>()
       this.draws.forEach((known) => {
         for (const [stock, { others }] of known) {
-          if ([...others].some(([other, law]) => differ(nth(this.laws, other), law))) {
+          if ([...others].some(([other, law]) => distance(nth(this.laws, other), law) > leastDifference)) {
             this.set(known, stock, undefined)
             stale.add(stock)
           }
@@ -160,8 +173,10 @@ export class KitPromise {
   /** Follows some stocks anew, and the streams that draw on them or are touched otherwise. */
   private refollow(stocks: ReadonlySet<number>, streams: Set<number>): void {
     for (const stock of stocks) {
-      if (!this.follow(stock)) continue
-      for (const number of nth(this.demand.ofStock, stock).streams) streams.add(number)
+      const moved = this.follow(stock)
+      for (const number of nth(this.demand.ofStock, stock).streams) {
+        if (moved * nth(this.demand.streams, number).hoursAtStake > leastMovedH) streams.add(number)
+      }
     }
     for (const number of streams) this.write(this.costs, number, this.costOf(number))
   }
@@ -179,111 +194,73 @@ export class KitPromise {
     this.write(this.conditions, stock, amount > 0 ? good / amount : 1)
   }
 
-  /** @returns whether what is left of the stock may have changed */
-  private follow(stock: number): boolean {
+  /** @returns by how much a chance of what is at hand has changed at most */
+  private follow(stock: number): number {
     const { ledger, ofStock } = this.demand
     const full = numberAt(this.amounts, stock)
-    const { draws, streams: drawing } = nth(ofStock, stock)
+    const { kept, streams: drawing } = nth(ofStock, stock)
     if (full === 0 || drawing.length === 0) {
       const had = nth(nth(this.laws, stock).sudden, 0) !== noneAtHand
       if (had) this.write(this.laws, stock, nothingCarried(ledger.legs))
-      return had
+      return had ? 1 : 0
     }
-    const known = drawing.map((number) => this.knownDraws(number, stock))
+    const known = drawing.map((number) => this.drawsOf(number, stock))
     const before = nth(this.lawsBefore, stock)
     const key = `${full} ${known.map(({ number }) => number).join(' ')}`
-    const law = before.get(key) ?? this.lawOf(stock, amountsLeft(full, draws), known)
+    const law =
+      before.get(key) ?? followStock(this.amountsOf(stock, full), nth(ledger.refillChance, stock), known, kept)
     if (before.size > mostLaws) before.clear()
     before.set(key, law)
+    const moved = distance(nth(this.laws, stock), law)
     this.write(this.laws, stock, law)
-    return true
+    return moved
   }
 
-  private lawOf(stock: number, amounts: Float64Array, known: readonly KnownDraws[]): StockLaw {
-    const { ledger, streams, ofStock } = this.demand
-    const { kept, streams: drawing } = nth(ofStock, stock)
-    return followStock(
-      amounts,
-      nth(ledger.refillChance, stock),
-      drawing.map((number, i) => ({
-        stream: nth(streams, number),
-        isKept: kept.has(number),
-        groups: this.drawn(nth(known, i), stock, amounts),
-      })),
-    )
+  private amountsOf(stock: number, full: number): Float64Array {
+    const known = nth(this.amountsByFull, stock)
+    const amounts = known.get(full) ?? amountsLeft(full, nth(this.demand.ofStock, stock).draws)
+    known.set(full, amounts)
+    return amounts
   }
 
-  /** What a stream draws of a stock on each group of legs, for each amount left. */
-  private drawn(
-    { facing, groups }: KnownDraws,
-    stock: number,
-    amounts: Float64Array,
-  ): { readonly legs: readonly number[]; readonly drawn: readonly Drawn[] }[] {
-    return groups.map((group, g) => {
-      const { tries } = nth(facing.groups, g)
-      const drawn = Array.from(amounts, (left) => {
-        const before = group.byLeft.get(Math.min(left, group.enough))
-        if (before) return before
-        const fresh: Drawn = { amounts: [], chances: [] }
-        const isShort = facing.scenarios.map((chance, s) =>
-          this.walk.draw(fresh, stock, left, nth(tries, s), group.atHand, chance),
-        )
-        if (!isShort.includes(true)) group.enough = left
-        group.byLeft.set(left, fresh)
-        return fresh
-      })
-      return { legs: group.legs, drawn }
-    })
-  }
-
-  private knownDraws(number: number, stock: number): KnownDraws {
+  private drawsOf(number: number, stock: number): StreamDraws {
     const facing = nth(this.facings, number)
     const inForce = nth(this.draws, number)
     const now = inForce.get(stock)
     if (now?.facing === facing) return now
     const ofStream = nth(this.drawsBefore, number)
-    const byFacing = ofStream.get(stock) ?? new Map<Facing, KnownDraws>()
+    const byFacing = ofStream.get(stock) ?? new Map<Facing, StreamDraws>()
     ofStream.set(stock, byFacing)
     const before = byFacing.get(facing)
-    const known =
+    const draws =
       before && [...before.others].every(([other, law]) => nth(this.laws, other) === law)
         ? before
         : this.freshDraws(number, stock, facing)
-    byFacing.set(facing, known)
-    this.set(inForce, stock, known)
-    return known
+    byFacing.set(facing, draws)
+    this.set(inForce, stock, draws)
+    return draws
   }
 
-  private freshDraws(number: number, stock: number, facing: Facing): KnownDraws {
+  private freshDraws(number: number, stock: number, facing: Facing): StreamDraws {
     const stream = nth(this.demand.streams, number)
-    const others = new Map(
-      stream.stocks.filter((other) => other !== stock).map((other) => [other, nth(this.laws, other)]),
-    )
-    return {
-      number: this.drawsWorkedOut++,
-      facing,
-      others,
-      groups: facing.groups.map((group) => ({
-        legs: group.legs,
-        atHand: atHandOver(stream, group, group.byFailures, (other) => others.get(other)),
-        byLeft: new Map<number, Drawn>(),
-        enough: Infinity,
-      })),
-    }
+    const others = stream.stocks.filter((other) => other !== stock)
+    const laws = new Map(others.map((other) => [other, nth(this.laws, other)]))
+    return new StreamDraws(this.drawsWorkedOut++, stream, facing, stock, laws, this.walk)
   }
 
   private costOf(number: number): Cost {
-    const stream = nth(this.demand.streams, number)
-    const facing = nth(this.facings, number)
-    const lawNow = (stock: number) => this.laws[stock]
+    return this.cost(nth(this.demand.streams, number), nth(this.facings, number), this.laws)
+  }
+
+  private cost(stream: DemandStream, facing: Facing, laws: readonly StockLaw[]): Cost {
     let [hours, walkH, strandings] = [0, 0, 0]
     for (const group of facing.groups) {
       // What nothing mends counts by the hours at stake on each leg, what is tried by how often.
-      const unmended = this.follows(facing, group, atHandOver(stream, group, group.byHours, lawNow)).unmended
+      const unmended = this.follows(facing, group, atHandOver(stream, group, group.byHours, laws)).unmended
       hours += unmended * group.lossH
       walkH += unmended * group.walkH
       strandings += unmended * group.strandings
-      const walk = this.follows(facing, group, atHandOver(stream, group, group.byFailures, lawNow))
+      const walk = this.follows(facing, group, atHandOver(stream, group, group.byFailures, laws))
       for (let f = 0; f < stream.event.fixes.length; f++) {
         const held = numberAt(walk.held, f)
         hours += numberAt(walk.tried, f) * numberAt(group.workH, f) + held * numberAt(group.residualH, f)
@@ -313,39 +290,28 @@ export class KitPromise {
   }
 }
 
-/** What a stream finds of a stock. */
-const found = (stream: DemandStream, law: StockLaw) => law.worn.get(stream) ?? law.sudden
+/** What is drawn of a stock is worked out anew where a chance of what is at hand of another has changed by more than this. */
+const leastDifference = 1e-4
+/** What a stream costs is worked out anew where it can have changed by more than this. */
+const leastMovedH = 2e-6
 
-/** What a stream finds of each stock, in the mean over a group of legs. */
-function atHandOver(
-  stream: DemandStream,
-  { legs }: LegGroup,
-  weights: Float64Array,
-  lawOf: (stock: number) => StockLaw | undefined,
-): AtHand[] {
-  const atHand: AtHand[] = []
-  for (const stock of stream.stocks) {
-    const law = lawOf(stock)
-    atHand[stock] = law ? meanAtHand(found(stream, law), weights, legs) : noneAtHand
-  }
-  return atHand
+/** By how much a chance of what is at hand differs at most. */
+function distance(a: StockLaw, b: StockLaw): number {
+  if (a === b) return 0
+  const worn = [...a.worn].map(([stream, onLegs]) => distanceOnLegs(onLegs, b.worn.get(stream) ?? []))
+  return Math.max(distanceOnLegs(a.sudden, b.sudden), ...worn)
 }
 
-/** Chances that differ by less than this are the same. */
-const leastDifference = 1e-4
-
-function differ(a: StockLaw, b: StockLaw): boolean {
-  if (a === b) return false
-  const pairs = [[a.sudden, b.sudden], ...[...a.worn].map(([stream, onLegs]) => [onLegs, b.worn.get(stream) ?? []])]
-  return pairs.some(([some, others]) =>
-    (some ?? []).some(({ amounts, atLeast }, leg) => {
-      const other = others?.[leg]
-      return (
-        other?.amounts.length !== amounts.length ||
-        atLeast.some((chance, i) => Math.abs(chance - numberAt(other.atLeast, i)) > leastDifference)
-      )
-    }),
-  )
+function distanceOnLegs(some: readonly AtHand[], others: readonly AtHand[]): number {
+  let most = 0
+  for (let leg = 0; leg < some.length; leg++) {
+    const [mine, other] = [nth(some, leg), others[leg]]
+    if (mine.amounts !== other?.amounts) return 1
+    for (let i = 0; i < mine.atLeast.length; i++) {
+      most = Math.max(most, Math.abs(numberAt(mine.atLeast, i) - numberAt(other.atLeast, i)))
+    }
+  }
+  return most
 }
 
 /**

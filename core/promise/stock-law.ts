@@ -2,7 +2,7 @@ import { nth, numberAt } from '../validation'
 import { Moves } from './amounts-left'
 import { noneAtHand, type AtHand } from './at-hand'
 import type { DemandStream } from './demand-stream'
-import type { Drawn } from './failure-walk'
+import type { StreamDraws } from './stream-draws'
 
 /** Failures of a leg beyond these are less likely than this. */
 const leastTail = 1e-8
@@ -19,17 +19,15 @@ export interface StockLaw {
   readonly worn: ReadonlyMap<DemandStream, readonly AtHand[]>
 }
 
-/** What the failures of a stream draw of a stock: on each group of legs, for each amount left. */
-export interface StreamDraws {
-  readonly stream: DemandStream
-  /** Whether it is kept in mind how often its part has worn out; else it wears out as if of a sudden. */
-  readonly isKept: boolean
-  readonly groups: readonly { readonly legs: readonly number[]; readonly drawn: readonly Drawn[] }[]
-}
-
 /** A stock of which nothing is carried. */
 export function nothingCarried(legs: number): StockLaw {
   return { sudden: new Array<AtHand>(legs).fill(noneAtHand), worn: new Map() }
+}
+
+/** A stock that never comes to an end. */
+export function plenty(legs: number): StockLaw {
+  const atHand = { amounts: new Float64Array([Infinity]), atLeast: new Float64Array([1]) }
+  return { sudden: new Array<AtHand>(legs).fill(atHand), worn: new Map() }
 }
 
 /**
@@ -37,29 +35,23 @@ export function nothingCarried(legs: number): StockLaw {
  *
  * @param amounts what it can come down to; all of it at departure
  * @param refillChance of each leg
+ * @param draws of every stream that draws on it
+ * @param keptPlaces the places among them of those of which it is kept in mind how often their part has worn out; of others
+ *   it wears out as if of a sudden
  */
 export function followStock(
   amounts: Float64Array,
   refillChance: Float64Array,
   draws: readonly StreamDraws[],
+  keptPlaces: ReadonlySet<number>,
 ): StockLaw {
   const legs = refillChance.length
-  const drawing = draws.map(({ stream, isKept, groups }) => {
-    const onLeg = new Array<Moves | undefined>(legs).fill(undefined)
-    for (const { legs: theirs, drawn } of groups) {
-      const moves = Moves.drawing(amounts, drawn)
-      for (const leg of theirs) onLeg[leg] = moves
-    }
-    return { stream, isKept, onLeg }
-  })
-  const kept = drawing.flatMap(({ stream, isKept, onLeg }) =>
-    isKept && stream.wear ? [{ stream, wear: stream.wear, onLeg }] : [],
+  const drawing = draws.map((each) => ({ stream: each.stream, onLeg: each.moves(amounts) }))
+  const kept = drawing.flatMap(({ stream, onLeg }, place) =>
+    keptPlaces.has(place) && stream.wear ? [{ stream, wear: stream.wear, onLeg }] : [],
   )
-  const others = drawing.filter(({ isKept }) => !isKept)
-  const still = Moves.drawing(
-    amounts,
-    Array.from(amounts, () => ({ amounts: [0], chances: [1] })),
-  )
+  const others = drawing.filter((_, place) => !keptPlaces.has(place))
+  const still = Moves.drawing(amounts, () => ({ amounts: [0], chances: [1] }))
 
   const sudden: AtHand[] = []
   const worn = kept.map((): AtHand[] => [])

@@ -1,0 +1,66 @@
+import { nth } from '../validation'
+import { Moves } from './amounts-left'
+import { atHandOver, type AtHand } from './at-hand'
+import type { DemandStream, Facing } from './demand-stream'
+import type { Drawn, FailureWalk } from './failure-walk'
+import type { StockLaw } from './stock-law'
+
+/** What a stream draws of one stock, with what was at hand of the others when that was first asked. */
+export class StreamDraws {
+  private readonly groups: readonly {
+    readonly atHand: readonly AtHand[]
+    readonly byLeft: Map<number, Drawn>
+    /** So much is enough for whatever comes: of more, no more is drawn. */
+    enough: number
+  }[]
+  private readonly movesByAmounts = new Map<Float64Array, readonly (Moves | undefined)[]>()
+
+  /**
+   * @param number tells it from all others
+   * @param others the stocks that the stream draws on besides
+   */
+  constructor(
+    readonly number: number,
+    readonly stream: DemandStream,
+    readonly facing: Facing,
+    private readonly stock: number,
+    readonly others: ReadonlyMap<number, StockLaw>,
+    private readonly walk: FailureWalk,
+  ) {
+    this.groups = facing.groups.map((group) => ({
+      atHand: atHandOver(stream, group, group.byFailures, others),
+      byLeft: new Map<number, Drawn>(),
+      enough: Infinity,
+    }))
+  }
+
+  /** For each leg, the moves from each amount left; none on legs without failures. */
+  moves(amounts: Float64Array): readonly (Moves | undefined)[] {
+    const known = this.movesByAmounts.get(amounts)
+    if (known) return known
+    const onLegs = Array.from(this.stream.expected, (): Moves | undefined => undefined)
+    this.facing.groups.forEach(({ legs }, g) => {
+      const moves = Moves.drawing(amounts, (left) => this.drawn(g, left))
+      for (const leg of legs) onLegs[leg] = moves
+    })
+    this.movesByAmounts.set(amounts, onLegs)
+    return onLegs
+  }
+
+  private drawn(g: number, left: number): Drawn {
+    const group = nth(this.groups, g)
+    const before = group.byLeft.get(Math.min(left, group.enough))
+    if (before) return before
+    const { tries } = nth(this.facing.groups, g)
+    const drawn: Drawn = { amounts: [], chances: [] }
+    let isEnough = true
+    for (let s = 0; s < tries.length; s++) {
+      const chance = nth(this.facing.scenarios, s)
+      const wasShort = this.walk.draw(drawn, this.stock, left, nth(tries, s), group.atHand, chance)
+      isEnough &&= !wasShort
+    }
+    if (isEnough) group.enough = left
+    group.byLeft.set(left, drawn)
+    return drawn
+  }
+}

@@ -1,0 +1,174 @@
+import { KitPromise, type Change } from '../promise'
+import { nth } from '../validation'
+import type { KitProblem } from './problem'
+import { pays } from './slack'
+
+/** A kit that is being searched from: what it promises, weighs and costs to carry. */
+export class KitState {
+  massG = 0
+  /** Hours that a gram costs beyond its price: the Lagrangian price of a budget. */
+  extraHoursPerGram = 0
+  /** The most it may weigh now. */
+  budgetG: number
+  private readonly promise: KitPromise
+  private readonly gains = new Map<string, { gainH: number; items: readonly number[]; isFresh: boolean }>()
+  /** Whether what is changed will be taken back. */
+  private isTrying = false
+  /** Trials so far. */
+  trials = 0
+
+  constructor(
+    readonly problem: KitProblem,
+    counts: readonly number[],
+  ) {
+    this.promise = new KitPromise(problem.demand, counts)
+    this.promise.settle(settling)
+    this.budgetG = problem.ledger.budgetG
+    this.massG = counts.reduce((sum, count, item) => sum + count * this.item(item).massG, 0)
+  }
+
+  get counts(): Int32Array {
+    return this.promise.counts
+  }
+
+  /** What a search makes the most of: hours not lost, less what carrying costs. */
+  get netH(): number {
+    return -this.promise.promiseH - this.massG * this.hoursPerGram
+  }
+
+  /** Hours that it spares, against what everything bare-handed would lose. */
+  get savedH(): number {
+    return this.problem.demand.streams.reduce((sum, { hoursAtStake }) => sum + hoursAtStake, 0) - this.promise.promiseH
+  }
+
+  get hoursPerGram(): number {
+    return this.problem.ledger.hoursPerGram + this.extraHoursPerGram
+  }
+
+  /** How many of an item could be left at home. */
+  spare(item: number): number {
+    return nth(this.counts, item) - this.item(item).min
+  }
+
+  massOf(changes: readonly Change[]): number {
+    return changes.reduce((sum, { item, by }) => sum + by * this.item(item).massG, 0)
+  }
+
+  priceOf(changes: readonly Change[]): number {
+    return this.massOf(changes) * this.hoursPerGram
+  }
+
+  /** Whether a change stays within what there is, the pins and the budget; a kit above the budget may only get lighter. */
+  allows(changes: readonly Change[]): boolean {
+    const isWithin = changes.every(({ item, by }) => {
+      const count = nth(this.counts, item) + by
+      const { min, max } = this.item(item)
+      return count >= min && count <= max
+    })
+    const byG = this.massOf(changes)
+    return isWithin && (this.massG + byG <= this.budgetG || (this.massG > this.budgetG && byG < 0))
+  }
+
+  /** Net hours gained by a change that is then taken back; what was found before holds until what it bears on changes. */
+  gain(changes: readonly Change[]): number {
+    const extraH = this.extraHoursPerGram * this.massOf(changes)
+    const key = keyOf(changes)
+    const known = this.isTrying ? undefined : this.gains.get(key)
+    if (known?.isFresh) return known.gainH - extraH
+    const gainH = this.tryOut(changes, (gained) => gained)
+    if (!this.isTrying) this.remember(changes, gainH)
+    return gainH
+  }
+
+  /** What a change was last seen to gain, however long ago. */
+  guess(changes: readonly Change[]): number | undefined {
+    const known = this.gains.get(keyOf(changes))
+    return known && known.gainH - this.extraHoursPerGram * this.massOf(changes)
+  }
+
+  /** Tries a change, lets something be read off (further changes may be made for that), and takes all back. */
+  tryOut<T>(changes: readonly Change[], read: (gainH: number) => T): T {
+    this.trials++
+    const [before, massG, wasTrying] = [this.netH, this.massG, this.isTrying]
+    this.isTrying = true
+    const result = this.promise.tryOut(changes, () => {
+      this.massG += this.massOf(changes)
+      return read(this.netH - before)
+    })
+    this.massG = massG
+    this.isTrying = wasTrying
+    return result
+  }
+
+  /**
+   * Makes a change. Outside of a trial all is then worked out anew, and a change that proves no gain is taken back.
+   *
+   * @returns whether it was made
+   */
+  apply(changes: readonly Change[]): boolean {
+    if (this.isTrying) {
+      this.promise.apply(changes)
+      this.massG += this.massOf(changes)
+      return true
+    }
+    const before = this.netH
+    const byG = this.massOf(changes)
+    const gainH = this.promise.attempt(
+      changes,
+      () => {
+        this.promise.settle(settling)
+        return this.netH - byG * this.hoursPerGram - before
+      },
+      (gain) => pays(gain),
+    )
+    if (!pays(gainH)) {
+      this.remember(changes, gainH)
+      return false
+    }
+    this.massG += byG
+    this.outdate(changes)
+    return true
+  }
+
+  private remember(changes: readonly Change[], gainH: number): void {
+    const items = changes.map(({ item }) => item)
+    const ownH = gainH + this.extraHoursPerGram * this.massOf(changes)
+    this.gains.set(keyOf(changes), { gainH: ownH, items, isFresh: true })
+  }
+
+  private outdate(changes: readonly Change[]): void {
+    const { meets } = this.problem
+    for (const known of this.gains.values()) {
+      if (!known.isFresh) continue
+      known.isFresh = !changes.some(({ item }) =>
+        known.items.some((other) => other === item || nth(meets, item).has(other)),
+      )
+    }
+  }
+
+  /**
+   * The most that adding something can gain: what the streams that it bears on, and those that share stock with them, lose
+   * beyond what they would lose with everything at hand.
+   */
+  mostGained(changes: readonly Change[]): number {
+    const { streamsOf, demand } = this.problem
+    const near = new Set<number>()
+    for (const { item } of changes) for (const number of nth(streamsOf, item)) near.add(number)
+    const stocks = new Set([...near].flatMap((number) => nth(demand.streams, number).stocks))
+    for (const stock of stocks) {
+      if (this.promise.isCarried(stock)) for (const number of nth(demand.ofStock, stock).streams) near.add(number)
+    }
+    let sum = 0
+    for (const number of near) sum += this.promise.beyondLeast(number)
+    return sum - this.priceOf(changes)
+  }
+
+  private item(item: number) {
+    return nth(this.problem.ledger.items, item)
+  }
+}
+
+/** So many times the stocks are worked out from each other after each change; more where a kit is the answer. */
+const settling = 2
+
+const keyOf = (changes: readonly Change[]) => changes.map(({ item, by }) => `${item}:${by}`).join()

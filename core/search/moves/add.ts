@@ -1,0 +1,64 @@
+import type { Change } from '../../promise'
+import { nth } from '../../validation'
+import type { KitState } from '../kit-state'
+import { pays } from '../slack'
+import { lackingParts } from '../way-to-mend'
+
+/** Everything that may be added at once: a piece, or what a way to mend lacks, for no use more, for one, for two. */
+export function additions(state: KitState): Change[][] {
+  const { problem, counts } = state
+  const found = new Map<string, Change[]>()
+  const consider = (changes: Change[] | undefined) => {
+    if (!changes || changes.length === 0) return
+    const sorted = [...changes].sort((a, b) => a.item - b.item)
+    found.set(sorted.map(({ item, by }) => `${item}:${by}`).join(), sorted)
+  }
+  problem.ledger.items.forEach(({ max }, item) => {
+    if (nth(counts, item) < max) consider([{ item, by: 1 }])
+  })
+  for (const way of problem.ways) {
+    for (const uses of way.uses.length > 0 ? [0, 1, 2] : [0]) consider(lackingParts(problem, counts, way, uses))
+  }
+  return [...found.values()]
+}
+
+/** Additions that may pay at all, were the budget no matter, the most promising first. */
+export function hopefulAdditions(state: KitState): Change[][] {
+  return additions(state)
+    .map((changes) => ({ changes, mostH: state.mostGained(changes) }))
+    .filter(({ mostH }) => pays(mostH))
+    .sort((a, b) => b.mostH - a.mostH)
+    .map(({ changes }) => changes)
+}
+
+/** Adds what pays, until nothing does; each time what gains most for its grams. @returns whether anything was added */
+export function addAll(state: KitState): boolean {
+  let any = false
+  for (;;) {
+    const best = bestAddition(state)
+    if (!best) return any
+    if (state.apply(best)) any = true
+  }
+}
+
+/**
+ * What gained once is a fair guess at what it gains now, and the most that it can gain is a bound: trials stop once neither
+ * beats the best seen.
+ */
+function bestAddition(state: KitState): Change[] | undefined {
+  const perGram = (changes: Change[], gainH: number) => gainH / (state.massOf(changes) + 1)
+  const ranked = hopefulAdditions(state)
+    .filter((changes) => state.allows(changes))
+    .map((changes) => {
+      const [mostH, guessH] = [state.mostGained(changes), state.guess(changes) ?? Infinity]
+      return { changes, score: perGram(changes, Math.min(mostH, Math.max(guessH, 0) * 1.5)) }
+    })
+    .sort((a, b) => b.score - a.score)
+  let [best, most]: [Change[] | undefined, number] = [undefined, 0]
+  for (const { changes, score } of ranked) {
+    if (best && score < most) break
+    const gainH = state.gain(changes)
+    if (pays(gainH) && perGram(changes, gainH) > most) [best, most] = [changes, perGram(changes, gainH)]
+  }
+  return best
+}

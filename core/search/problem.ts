@@ -1,0 +1,55 @@
+import type { IndexedLedger } from '../ledger'
+import { demandOf, type Demand } from '../promise'
+import { nth } from '../validation'
+import { waysToMend, type WayToMend } from './way-to-mend'
+
+/** What a search for the best kit has to know of a ledger, and what it works out once. */
+export interface KitProblem {
+  readonly ledger: IndexedLedger
+  readonly demand: Demand
+  /** For each function, the items that provide it. */
+  readonly providers: readonly (readonly number[])[]
+  /** For each item, the streams of failures that it bears on at first hand. */
+  readonly streamsOf: readonly (readonly number[])[]
+  /** For each item, those that bear on one of the same streams. */
+  readonly meets: readonly ReadonlySet<number>[]
+  /** For each item, those that give some function or stock that it gives as well. */
+  readonly rivals: readonly ReadonlySet<number>[]
+  readonly ways: readonly WayToMend[]
+}
+
+export function kitProblem(ledger: IndexedLedger): KitProblem {
+  const demand = demandOf(ledger)
+  const { items } = ledger
+  const providers = ledger.functions.map((_, name) =>
+    items.flatMap(({ provides }, i) => (provides.includes(name) ? [i] : [])),
+  )
+  const suppliers = demand.ofStock.map((stock) => stock.suppliers.map(({ item }) => item))
+  const streamsOf = items.map(({ provides, units }) => [
+    ...new Set([
+      ...provides.flatMap((name) => nth(demand.streamsOfFunction, name)),
+      ...units.flatMap(({ stock }) => nth(demand.ofStock, stock).streams),
+    ]),
+  ])
+  const itemsOf = demand.streams.map((_, number) =>
+    items.flatMap((__, i) => (nth(streamsOf, i).includes(number) ? [i] : [])),
+  )
+  const others = (groups: readonly (readonly number[])[], i: number) =>
+    new Set(groups.flat().filter((other) => other !== i))
+  return {
+    ledger,
+    demand,
+    providers,
+    streamsOf,
+    meets: items.map((_, i) =>
+      others(
+        nth(streamsOf, i).map((number) => nth(itemsOf, number)),
+        i,
+      ),
+    ),
+    rivals: items.map(({ provides, units }, i) =>
+      others([...provides.map((name) => nth(providers, name)), ...units.map(({ stock }) => nth(suppliers, stock))], i),
+    ),
+    ways: waysToMend(ledger),
+  }
+}

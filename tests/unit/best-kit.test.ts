@@ -1,0 +1,70 @@
+import { bestExactKit, ExactEvaluator } from '#core/exact'
+import { indexLedger, massOf } from '#core/ledger'
+import { bestKit, choiceOf } from '#core/search'
+import { nth } from '#core/validation'
+import { describe, expect, it } from 'vitest'
+import { tinyLedger } from '../tiny-ledgers'
+import { workedExample, workedKits } from '../worked-example'
+
+const named = (ledger: { items: readonly { id: string }[] }, counts: readonly number[]) =>
+  Object.fromEntries(ledger.items.map(({ id }, i) => [id, nth(counts, i)]).filter(([, count]) => count !== 0))
+
+describe('the best kit of the worked example', () => {
+  it.each(workedKits)(
+    'at %d g an hour is the one that every kit followed exactly leads to',
+    (gramsPerHour, kit, savedH) => {
+      const ledger = indexLedger({ ...workedExample(), gramsPerHour })
+      const choice = bestKit(ledger)
+      expect(named(ledger, choice.counts)).toEqual(kit)
+      expect(choice.emptyH).toBeCloseTo(4.7, 6)
+      expect(Math.abs(choice.emptyH - choice.promiseH - savedH)).toBeLessThan(0.01 * savedH + 1e-9)
+    },
+  )
+
+  it('with grams free and 250 g allowed takes what saves most within them', () => {
+    const choice = bestKit(indexLedger({ ...workedExample(), gramsPerHour: null, budgetG: 250 }))
+    expect(named(workedExample(), choice.counts)).toEqual({ pump: 1, levers: 1, patches: 1, link: 2, breaker: 1 })
+    expect(choice.massG).toBe(248)
+  })
+
+  it('keeps to pins, and says so where what is pinned is too heavy', () => {
+    const pins = { hanger: { min: 1, max: 1 }, patches: { min: 0, max: 0 } }
+    const choice = bestKit(indexLedger({ ...workedExample(), gramsPerHour: 300, pins }))
+    expect(named(workedExample(), choice.counts)).toMatchObject({ hanger: 1, tube: expect.any(Number) as number })
+    expect(named(workedExample(), choice.counts)).not.toHaveProperty('patches')
+    const heavy = indexLedger({ ...workedExample(), budgetG: 10 })
+    const pinned = { ...heavy, items: heavy.items.map((item) => ({ ...item, min: 1 })) }
+    expect(() => bestKit(pinned)).toThrow(/10 g; expected at least the \d+ g of what is pinned/)
+  })
+})
+
+it('tiny ledgers: the kit found is near the best of all, and within its budget', () => {
+  const short: number[] = []
+  for (let seed = 1; seed <= 14; seed++) {
+    const document = tinyLedger(seed)
+    const whole = indexLedger(document)
+    const budgetG =
+      seed % 2 === 0
+        ? Infinity
+        : 0.4 *
+          massOf(
+            whole,
+            whole.items.map(({ max }) => max),
+          )
+    const ledger = { ...whole, budgetG }
+    const [best, found] = [bestExactKit(ledger), bestKit(ledger)]
+    expect(found.massG).toBeLessThanOrEqual(budgetG)
+    const { promiseH } = new ExactEvaluator(ledger).evaluate(found.counts)
+    short.push((best.netH - (best.emptyH - promiseH - found.massG * ledger.hoursPerGram)) / best.emptyH)
+  }
+  expect(short.reduce((sum, each) => sum + each, 0) / short.length).toBeLessThan(0.0025)
+  expect(Math.max(...short)).toBeLessThan(0.025)
+  expect(Math.min(...short)).toBeGreaterThan(-1e-9)
+})
+
+it('what is told of a kit adds up', () => {
+  const ledger = indexLedger({ ...workedExample(), gramsPerHour: 500 })
+  const choice = choiceOf(ledger, [1, 1, 1, 0, 0, 0, 0, 0])
+  expect(choice.massG).toBe(320)
+  expect(choice.netH).toBeCloseTo(choice.emptyH - choice.promiseH - 320 / 500, 12)
+})
