@@ -1,5 +1,5 @@
 import { nth, defined, numberAt } from '../validation'
-import { valueAt, type Survey } from './survey'
+import { pointBefore, valueAt, type Survey } from './survey'
 import { levelHours, walkingAlong, type WalkingMethod } from './walking'
 
 /** A place where a failure can be settled, or the ride left. */
@@ -95,4 +95,11 @@ export function pushOut(grid: WalkGrid, helps: readonly Help[], pushFactor: numb
 function emptyWay(grid: WalkGrid): PushOutPath {
   const n = grid.km.length
   return { hours: new Float64Array(n).fill(Infinity), to: new Int32Array(n).fill(-1) }
+}
+
+/** The node of a grid that lies nearest to a place on the road. */
+export function nearestNode({ km }: Pick<WalkGrid, 'km'>, roadKm: number): number {
+  const before = pointBefore(km, roadKm)
+  const after = Math.min(before + 1, km.length - 1)
+  return roadKm - numberAt(km, before) <= numberAt(km, after) - roadKm ? before : after
 }
