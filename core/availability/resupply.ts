@@ -95,6 +95,11 @@ export class Resupply {
     return this.visits.get(service)
   }
 
+  /** What is known of a service without a start: that it is shut for good, or that nobody can read its hours. */
+  protected undatedFinding(service: Service): 'shut' | 'uncertain' | undefined {
+    return this.undated.get(service)
+  }
+
   /** How a class is found at each stop, in their order. */
   found(classId: string): readonly Found[] {
     let found = this.foundOf.get(classId)

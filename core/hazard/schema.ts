@@ -23,6 +23,16 @@ const common = {
   applies: appliesSchema,
   /** Supply class that settles it for good, with the bike's sizes left open: "tube-{bead}". */
   settledBy: z.string(),
+  /** Classes that settle it as well: a patch, a mechanic's hands. */
+  alsoSettledBy: z.array(z.string()).default([]),
+  /** Chance that the bike cannot be ridden with it at all. */
+  stops: z.number().min(0).max(1).default(1),
+  /** How much slower the bike is ridden with it otherwise; by the spokes that are left, where it is one of them. */
+  limpShare: z.union([z.number().min(0).max(5), z.literal('by spokes')]).default(0.15),
+  /** The wheel it strikes, where it is one only. */
+  wheel: z.enum(['front', 'rear']).optional(),
+  /** The role of the fasteners of which one fails, each as likely as the others. */
+  fastener: z.string().optional(),
   /** Share of the push-out that the failure costs: 1 when nobody can ride on. */
   severity: z.number().min(0).max(1),
   onBike: z.array(z.object({ when: bikeTraitSchema, times: z.number().gt(0) })).default([]),

@@ -36,6 +36,29 @@ export class TurningNeeds {
     this.torqueTools = this.tools.map((tool) => ({ ...tool, heads: tool.heads.filter(({ setNm }) => setNm !== null) }))
   }
 
+  /**
+   * What a fix asks for where one fastener has failed: of its role it is that one alone that is turned.
+   *
+   * @param wheels those that are meant where a role leaves it open
+   */
+  forFailed(
+    { turns, torques }: Pick<Fix, 'turns' | 'torques'>,
+    bike: Bike,
+    wheels: readonly ('front' | 'rear')[],
+    failed: Fastener | undefined,
+  ): TurningDemand {
+    const those = (roles: readonly string[]) =>
+      roles.flatMap((role) => (failed && role === failed.role ? [failed] : onWheels(bike, wheels, [role])))
+    const [turned, torqued] = [those(turns), those(torques)]
+    const key = [bike.id, ...turned.map(({ id }) => id), '//', ...torqued.map(({ id }) => id)].join(' ')
+    let turning = this.turningOf.get(key)
+    if (!turning) {
+      turning = this.forFasteners(turned, torqued)
+      this.turningOf.set(key, turning)
+    }
+    return turning
+  }
+
   /** What a fix asks for on a bike; fixes that turn the same are worked out once. */
   forFix({ turns, torques }: Pick<Fix, 'turns' | 'torques'>, bike: Bike, group: WheelGroup): TurningDemand {
     const key = [bike.id, group.label, ...turns, '/', ...torques].join(' ')
@@ -107,7 +130,11 @@ export class TurningNeeds {
 
 /** Fasteners of a bike that go by one of some roles; "axle-{wheel}" by that of each wheel meant. */
 function withRoles(bike: Bike, group: WheelGroup, roles: readonly string[]): Fastener[] {
-  const wanted = roles.flatMap((role) => wheelsOf(group).map((wheel) => role.replace('{wheel}', wheel)))
+  return onWheels(bike, wheelsOf(group), roles)
+}
+
+function onWheels(bike: Bike, wheels: readonly ('front' | 'rear')[], roles: readonly string[]): Fastener[] {
+  const wanted = roles.flatMap((role) => wheels.map((wheel) => role.replace('{wheel}', wheel)))
   return bike.fasteners.filter(({ role }) => role !== '' && wanted.includes(role))
 }
 

@@ -1,0 +1,259 @@
+import { lightLeftH, ridingAlong, sharedOpeningCache, withDaylight, type OpeningCache, type DaylitDay } from '../ride'
+import { nearestNode, pushOut, walkGrid, legEdges, valueAt, type Survey, type WalkGrid } from '../road'
+import type { Reference } from '../reference'
+import { isHelp, readClass, stockChance, type Service, type Stop } from '../supply'
+import type { Trip } from '../trip'
+import { nth, numberAt } from '../validation'
+import { Conditions } from './conditions'
+import { nightsOut, usualLight, type LightLeft } from './nights-out'
+import { Resupply } from './resupply'
+import {
+  emptyAlong,
+  lesserAlong,
+  wayOnFoot,
+  type ChancePlace,
+  type FootAndPriceAlong,
+  type RoadEnd,
+} from './way-on-foot'
+
+/** The chance that a place whose hours nobody knows is open. Planning value. */
+export const openIfUnknown = 0.8
+/** What being stranded is worth, in hours; less where the walk is shorter than so many hours. Planning values. */
+export const stranded = { priceH: 3, fromWalkH: 3 } as const
+
+/** A supply class that is a person: nobody fetches it. */
+const person = 'mechanic'
+
+/**
+ * What failing costs at every place of the road, by what settles the failure: the way out that costs least of walking, a
+ * lift, and a partner who rides for the part; and how far one rides on where the bike still rolls.
+ *
+ * All places count by their chance; nothing is a cliff.
+ */
+export class CostsOfFailing extends Resupply {
+  readonly grid: WalkGrid
+  /** The places that part the road into legs. */
+  readonly edges: readonly number[]
+  readonly conditions: Conditions
+  private readonly rideH: Float64Array
+  private readonly lights: readonly { readonly toKm: number; readonly light: LightLeft }[]
+  private readonly nightFactors: Float64Array
+  private readonly ends: readonly RoadEnd[]
+  private readonly onFootOf = new Map<string, FootAndPriceAlong>()
+  private readonly stuckOf = new Map<string, FootAndPriceAlong>()
+  private readonly ridingOf = new Map<string, Float64Array>()
+  private readonly wrenchOf = new Map<number, Float64Array | null>()
+  private readonly callOf = new Map<number, Float64Array>()
+
+  constructor(
+    protected readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials' | 'bikes'>,
+    survey: Survey,
+    reference: Reference,
+    book: OpeningCache = sharedOpeningCache,
+  ) {
+    super(trip, survey, reference, book)
+    const days = this.timetable?.days ?? []
+    const stopsAt = trip.stops.map(({ roadKm }) => roadKm)
+    const stretchEdges = trip.road.stretches.flatMap(({ fromKm, toKm }) => [fromKm, toKm])
+    this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges, ...days.map(({ toKm }) => toKm)], trip.dials.walking)
+    this.edges = legEdges(stopsAt, survey.lengthKm)
+    this.conditions = new Conditions(this.grid.km, trip.road.stretches, days, trip.forecast)
+    this.nightFactors = this.conditions.nightFactors()
+    const hours = ridingAlong(survey, trip.road.stretches, trip.ride)
+    this.rideH = this.grid.km.map((km) => valueAt(survey.km, hours, km))
+    this.lights = withDaylight(days, trip.road.points, survey, trip.ride).map((day) => ({
+      toKm: day.toKm,
+      light: lightOf(day),
+    }))
+    this.ends = [
+      ...[0, survey.lengthKm].map((roadKm) => ({ roadKm, offRoadM: 0, priceH: 0 })),
+      ...trip.stops
+        .filter(({ exit }) => exit !== null)
+        .map(({ roadKm, offRoadM, exitWaitH }) => ({ roadKm, offRoadM, priceH: exitWaitH + trip.dials.rideOverH })),
+    ]
+  }
+
+  /** The legs of the road, by number. */
+  get legs(): number {
+    return this.edges.length - 1
+  }
+
+  /**
+   * The places where one of some classes may be had.
+   *
+   * A shop that opens later counts too: what one waits beyond what one would wait anyway is its price.
+   */
+  placesWith(classes: readonly string[]): ChancePlace[] {
+    const { waitH } = this.trip.dials
+    return this.trip.stops.flatMap((stop) => {
+      const found = stop.services.map((service) => this.chanceAt(service, classes))
+      const waits = [...new Set(found.map((each) => Math.max(0, each.waitH - waitH)))].sort((a, b) => a - b)
+      let before = 0
+      return waits.flatMap((wait) => {
+        const lacking = found
+          .filter((each) => Math.max(0, each.waitH - waitH) <= wait)
+          .reduce((product, { chance }) => product * (1 - chance), 1)
+        // Who waits for the later one has found nothing at the earlier ones.
+        const chance = before < 1 ? (1 - lacking - before) / (1 - before) : 0
+        before = 1 - lacking
+        return chance > 0 ? [{ roadKm: stop.roadKm, offRoadM: stop.offRoadM, chance, waitH: wait }] : []
+      })
+    })
+  }
+
+  /** The chance that a class is had at each stop in passing, without waiting longer than one would anyway. */
+  refillChance(stop: Stop, classId: string): number {
+    const found = stop.services.map((service) => this.chanceAt(service, [classId]))
+    return (
+      1 - found.reduce((product, { chance, waitH }) => product * (waitH <= this.trip.dials.waitH ? 1 - chance : 1), 1)
+    )
+  }
+
+  private chanceAt(service: Service, classes: readonly string[]): { chance: number; waitH: number } {
+    const { services, families } = this.reference
+    const stocked = Math.max(0, ...classes.map((classId) => stockChance(service, classId, services, families)))
+    const visit = this.visitTo(service)
+    if (!visit) {
+      const undated = this.undatedFinding(service)
+      return { chance: undated === 'shut' ? 0 : stocked * (undated === 'uncertain' ? openIfUnknown : 1), waitH: 0 }
+    }
+    if (visit.waitH === null) return { chance: 0, waitH: 0 }
+    return { chance: stocked * (visit.found === 'uncertain' ? openIfUnknown : 1), waitH: visit.waitH }
+  }
+
+  /**
+   * What a failure costs from each node on a bike that cannot be ridden: the way out that costs least, with its nights out
+   * and what being stranded is worth.
+   */
+  stuck(classes: readonly string[], pushFactor: number): FootAndPriceAlong {
+    const key = keyOf(classes, pushFactor)
+    const known = this.stuckOf.get(key)
+    if (known) return known
+    const onFoot = this.onFoot(classes, pushFactor)
+    const others = [this.withLift(onFoot, pushFactor), this.withPartner(onFoot, classes)]
+    const best = others.reduce<FootAndPriceAlong>(
+      (least, way) => (way ? lesserAlong(least, this.priced(way)) : least),
+      this.priced(onFoot),
+    )
+    this.stuckOf.set(key, best)
+    return best
+  }
+
+  /** Hours in the saddle from each node until what settles a failure is had, or the road ends; in expectation. */
+  ridingUntilSettled(classes: readonly string[]): Float64Array {
+    const key = keyOf(classes, 1)
+    const known = this.ridingOf.get(key)
+    if (known) return known
+    const at = new Map(this.placesWith(classes).map((place) => [nearestNode(this.grid, place.roadKm), place.chance]))
+    const hours = new Float64Array(this.grid.km.length)
+    for (let node = hours.length - 2; node >= 0; node--) {
+      const failing = 1 - (at.get(node + 1) ?? 0)
+      hours[node] = numberAt(this.rideH, node + 1) - numberAt(this.rideH, node) + failing * numberAt(hours, node + 1)
+    }
+    this.ridingOf.set(key, hours)
+    return hours
+  }
+
+  /** Hours of walking from each node to the nearest place that lends a big wrench; null where there is none. */
+  toWrench(pushFactor: number): Float64Array | null {
+    let hours = this.wrenchOf.get(pushFactor)
+    if (hours === undefined) {
+      const places = this.trip.stops
+        .filter(({ bigWrench }) => bigWrench)
+        .map(({ roadKm, offRoadM }) => ({ roadKm, offRoadM, extraH: 0 }))
+      hours = places.length > 0 ? pushOut(this.grid, places, pushFactor).hours : null
+      this.wrenchOf.set(pushFactor, hours)
+    }
+    return hours
+  }
+
+  private onFoot(classes: readonly string[], pushFactor: number): FootAndPriceAlong {
+    const places = this.placesWith(classes)
+    // Classes that are had alike are walked to alike.
+    const key = JSON.stringify([pushFactor, places])
+    const known = this.onFootOf.get(key)
+    if (known) return known
+    const way = wayOnFoot(this.grid, places, this.ends, pushFactor)
+    this.onFootOf.set(key, way)
+    return way
+  }
+
+  /** A lift, where one may be called: it brings the rider to the next place of help, which may or may not settle it. */
+  private withLift(onFoot: FootAndPriceAlong, pushFactor: number): FootAndPriceAlong | undefined {
+    const { liftWaitH } = this.trip.dials
+    if (liftWaitH === null) return undefined
+    const toCall = this.toCall(pushFactor)
+    const helps = this.trip.stops
+      .filter((stop) => isHelp(stop, this.reference.services))
+      .map(({ roadKm }) => nearestNode(this.grid, roadKm))
+    const nodes = [...new Set([0, ...helps, this.grid.km.length - 1])].sort((a, b) => a - b)
+    const way = emptyAlong(this.grid)
+    let next = 0
+    for (let node = 0; node < this.grid.km.length; node++) {
+      while (next < nodes.length - 1 && nth(nodes, next) < node) next++
+      const [behind, ahead] = [nth(nodes, Math.max(0, next - 1)), nth(nodes, next)]
+      const totalAt = (at: number) => numberAt(onFoot.walkH, at) + numberAt(onFoot.priceH, at)
+      const to = totalAt(ahead) <= totalAt(behind) ? ahead : behind
+      way.walkH[node] = numberAt(toCall, node) + numberAt(onFoot.walkH, to)
+      way.priceH[node] = liftWaitH + numberAt(onFoot.priceH, to)
+    }
+    return way
+  }
+
+  private toCall(pushFactor: number): Float64Array {
+    let hours = this.callOf.get(pushFactor)
+    if (!hours) {
+      const calls = this.conditions
+        .signal()
+        .flatMap((signal, node) => (signal ? [{ roadKm: numberAt(this.grid.km, node), offRoadM: 0, extraH: 0 }] : []))
+      hours = pushOut(this.grid, calls, pushFactor).hours
+      this.callOf.set(pushFactor, hours)
+    }
+    return hours
+  }
+
+  /** A partner whose bike rolls rides for the part and back; the hours are waited. */
+  private withPartner(onFoot: FootAndPriceAlong, classes: readonly string[]): FootAndPriceAlong | undefined {
+    if (this.trip.bikes.length < 2) return undefined
+    const parts = classes.filter((classId) => readClass(classId, this.reference.families)?.family.id !== person)
+    const places = this.placesWith(parts).map((place) => ({ ...place, node: nearestNode(this.grid, place.roadKm) }))
+    if (places.length === 0) return undefined
+    const way = emptyAlong(this.grid)
+    for (let node = 0; node < this.grid.km.length; node++) {
+      let least = Infinity
+      for (const { node: at, chance, waitH } of places) {
+        const rideH = 2 * Math.abs(numberAt(this.rideH, at) - numberAt(this.rideH, node)) + waitH
+        const [walkH, priceH] = [numberAt(onFoot.walkH, node), numberAt(onFoot.priceH, node)]
+        const cost = rideH + (1 - chance) * (walkH + priceH)
+        if (cost >= least) continue
+        least = cost
+        way.walkH[node] = (1 - chance) * walkH
+        way.priceH[node] = rideH + (1 - chance) * priceH
+      }
+    }
+    return way
+  }
+
+  /** A way out with its nights, each by the light of that day, and what being stranded is worth. */
+  private priced({ walkH, priceH }: FootAndPriceAlong): FootAndPriceAlong {
+    const { walkHoursPerDay, nightOutH } = this.trip.dials
+    let day = 0
+    return {
+      walkH,
+      priceH: priceH.map((price, node) => {
+        while (day < this.lights.length - 1 && numberAt(this.grid.km, node) >= nth(this.lights, day).toKm) day++
+        const hours = numberAt(walkH, node)
+        const nights = nightsOut(hours, this.lights[day]?.light ?? usualLight, walkHoursPerDay)
+        const night = nights * nightOutH * numberAt(this.nightFactors, node)
+        return price + night + stranded.priceH * Math.min(1, hours / stranded.fromWalkH)
+      }),
+    }
+  }
+}
+
+function lightOf({ startsAt, endsAt, daylight }: DaylitDay): LightLeft {
+  const [early, late] = [lightLeftH(startsAt, daylight), lightLeftH(endsAt, daylight)]
+  return { leastH: Math.min(early, late), mostH: Math.max(early, late) }
+}
+
+const keyOf = (classes: readonly string[], pushFactor: number) => `${pushFactor} ${[...classes].sort().join(' ')}`

@@ -1,0 +1,102 @@
+import type { CostsOfFailing, FootAndPriceAlong } from '../availability'
+import type { Hazard } from '../hazard'
+import { pointBefore } from '../road'
+import { nth, numberAt } from '../validation'
+
+/** What a hazard meets on each leg: how much of it counts, and what failing costs there. */
+export interface Exposure {
+  /** Kilometres, each counted by how hard the road is there. */
+  readonly weightedKm: readonly number[]
+  /** What a failure costs that nothing mends: on foot, in prices, and the chance that it strands. */
+  readonly walkH: readonly number[]
+  readonly priceH: readonly number[]
+  readonly strands: readonly number[]
+  /** Hours in the saddle until it is settled. */
+  readonly ridingH: readonly number[]
+  /** Hours to a big wrench that may be borrowed, on a bike that may or may not roll; null where there is none. */
+  readonly toWrenchH: readonly number[] | null
+  /** How many come by, against a quiet road; the mean over the trip. */
+  readonly passersBy: number
+}
+
+/** From so long a walk one counts as stranded, h. */
+const strandedFromH = 3
+
+/**
+ * A failure that stops the bike with some chance, and else slows it, along the legs of a road: means over the nodes of each,
+ * weighted by how hard the road is there.
+ *
+ * @param settledBy the classes of which one settles it
+ * @param stops the chance that the bike cannot be ridden
+ * @param limpShare how much slower it is ridden otherwise
+ */
+export function exposureOf(
+  costs: CostsOfFailing,
+  hazard: Hazard,
+  settledBy: readonly string[],
+  { stops, limpShare, pushFactor }: { stops: number; limpShare: number; pushFactor: number },
+): Exposure {
+  const stuck = costs.stuck(settledBy, pushFactor)
+  const riding = costs.ridingUntilSettled(settledBy)
+  const wrench = costs.toWrench(pushFactor)
+  const failing = limping(stuck, riding, stops, limpShare)
+  const strands = stuck.walkH.map((hours) => (hours >= strandedFromH ? stops : 0))
+  const toWrench = wrench?.map(
+    (walk, node) => stops * walk + (1 - stops) * Math.min(walk, limpShare * numberAt(riding, node)),
+  )
+
+  const { km } = costs.grid
+  const factors = costs.conditions.factorsOn(hazard)
+  const passersBy = costs.conditions.passersBy()
+  const legs = Array.from({ length: costs.legs }, (_, leg) => {
+    const steps: { step: number; weight: number }[] = []
+    const to = nth(costs.edges, leg + 1)
+    for (
+      let step = pointBefore(km, nth(costs.edges, leg));
+      step < factors.length && numberAt(km, step + 1) <= to;
+      step++
+    ) {
+      steps.push({ step, weight: (numberAt(km, step + 1) - numberAt(km, step)) * numberAt(factors, step) })
+    }
+    const weightedKm = steps.reduce((sum, { weight }) => sum + weight, 0)
+    return { steps, weightedKm }
+  })
+  const meanOn = (values: Float64Array) =>
+    legs.map(({ steps, weightedKm }) => {
+      if (weightedKm === 0) return 0
+      const sum = steps.reduce(
+        (total, { step, weight }) => total + (weight * (numberAt(values, step) + numberAt(values, step + 1))) / 2,
+        0,
+      )
+      return sum / weightedKm
+    })
+  const inAll = legs.reduce((sum, { weightedKm }) => sum + weightedKm, 0)
+  const passing = legs.reduce(
+    (sum, { steps }) => sum + steps.reduce((total, { step, weight }) => total + weight * numberAt(passersBy, step), 0),
+    0,
+  )
+  return {
+    weightedKm: legs.map(({ weightedKm }) => weightedKm),
+    walkH: meanOn(failing.walkH),
+    priceH: meanOn(failing.priceH),
+    strands: meanOn(strands),
+    ridingH: meanOn(riding),
+    toWrenchH: toWrench ? meanOn(toWrench) : null,
+    passersBy: inAll > 0 ? passing / inAll : 0,
+  }
+}
+
+/** A failure that stops the bike with some chance; else one limps to where it is settled, or gets off where that costs less. */
+function limping(stuck: FootAndPriceAlong, riding: Float64Array, stops: number, limpShare: number): FootAndPriceAlong {
+  const limps = riding.map((hours, node) =>
+    hours * limpShare < numberAt(stuck.walkH, node) + numberAt(stuck.priceH, node) ? 1 : 0,
+  )
+  const isStuck = limps.map((limp) => stops + (1 - stops) * (1 - limp))
+  return {
+    walkH: stuck.walkH.map((hours, node) => hours * numberAt(isStuck, node)),
+    priceH: stuck.priceH.map(
+      (price, node) =>
+        price * numberAt(isStuck, node) + (1 - stops) * numberAt(limps, node) * limpShare * numberAt(riding, node),
+    ),
+  }
+}

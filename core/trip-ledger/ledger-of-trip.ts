@@ -1,0 +1,306 @@
+import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre } from '../air'
+import { CostsOfFailing } from '../availability'
+import type { Thing } from '../bench'
+import { expandTemplate, traitsOf, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
+import { bestHands, handSuccess } from '../crew'
+import { gradeCost, type Fix } from '../fix'
+import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
+import { ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
+import type { Reference } from '../reference'
+import type { Survey } from '../road'
+import type { Trip } from '../trip'
+import { defined, nth } from '../validation'
+import { BenchSupply, type Draw } from './bench-supply'
+import { exposureOf, type Exposure } from './exposure'
+import { conditionOf } from './tool-condition'
+import { TurningNeeds } from './turning-needs'
+
+/** Where an event of a ledger comes from, for people to read. */
+export interface EventNote {
+  readonly event: string
+  readonly hazard: string
+  readonly bike: string
+  /** The wheel it strikes; null where it strikes the bike. */
+  readonly wheel: 'front' | 'rear' | null
+  /** The fastener that fails; null where it is none. */
+  readonly fastener: string | null
+  readonly settledBy: readonly string[]
+  /** Failures expected on the whole road. */
+  readonly expected: number
+  readonly exposure: Exposure
+}
+
+/** A fix that this crew would have, were there not a fastener that nothing on the bench turns. */
+export interface StuckFix {
+  readonly fix: string
+  readonly hazard: string
+  readonly bike: string
+  readonly fasteners: readonly Fastener[]
+}
+
+export interface LedgerOfTrip {
+  readonly ledger: Ledger
+  readonly notes: readonly EventNote[]
+  readonly stuck: readonly StuckFix[]
+}
+
+/** A mark of a fix that is done where a big wrench can be borrowed. */
+export const atTheWrench = '@wrench'
+
+/** What a pump draws in with a stroke where nobody has measured, mL. Planning value. */
+const usualStrokeMl = 45
+
+/** Less than this share of what a failure costs is never left over when a fix holds. */
+const mostLeft = 0.95
+
+/**
+ * Writes the ledger of a trip: for each bike and each hazard it is open to, how often it strikes on each leg, what it costs
+ * there when nothing mends it, and every fix that this crew could try with what lies on the bench.
+ *
+ * @param survey the measured road of the trip; it must have a length
+ * @param costs the same trip's road and stops, where they are there already
+ */
+export function ledgerOfTrip(
+  trip: Trip,
+  survey: Survey,
+  reference: Reference,
+  costs = new CostsOfFailing(trip, survey, reference),
+): LedgerOfTrip {
+  return new Writer(trip, reference, costs).write()
+}
+
+/** A hazard where it strikes: one bike, one of its wheels or neither, one of its fasteners or none. */
+interface Strike {
+  readonly hazard: Hazard
+  readonly bike: Bike
+  readonly group: WheelGroup
+  readonly wheel: 'front' | 'rear' | null
+  readonly failed: Fastener | undefined
+  /** Of the hazard's failures on the bike, the share that strikes here. */
+  readonly share: number
+}
+
+class Writer {
+  private readonly supply: BenchSupply
+  private readonly turning: TurningNeeds
+  private readonly events: LedgerEvent[] = []
+  private readonly notes: EventNote[] = []
+  private readonly stuck: StuckFix[] = []
+
+  constructor(
+    private readonly trip: Trip,
+    private readonly reference: Reference,
+    private readonly costs: CostsOfFailing,
+  ) {
+    this.supply = new BenchSupply(trip, reference)
+    this.turning = new TurningNeeds(trip.bench, trip.dials.handMostN)
+  }
+
+  write(): LedgerOfTrip {
+    for (const bike of this.trip.bikes) {
+      for (const hazard of this.reference.hazards) {
+        for (const strike of strikesOn(bike, hazard)) this.writeEvent(strike)
+      }
+    }
+    return { ledger: this.assemble(), notes: this.notes, stuck: this.stuck }
+  }
+
+  private writeEvent(strike: Strike): void {
+    const { hazard, bike, group, wheel, failed, share } = strike
+    const traits = traitsOf(bike, group.tyre)
+    const settledBy = [hazard.settledBy, ...hazard.alsoSettledBy].map((id) => expandTemplate(id, bike, group.tyre))
+    const limpShare = limpShareOf(hazard, bike)
+    const exposure = exposureOf(this.costs, hazard, settledBy, {
+      stops: hazard.stops,
+      limpShare,
+      pushFactor: bike.pushFactor,
+    })
+    const rate = share * bikeFactor(hazard, traits)
+    const lives = exposure.weightedKm.map((km) => (hazard.kind === 'wearing' ? (rate * km) / hazard.lifeKm : 0))
+    const perLeg = exposure.weightedKm.map((km) =>
+      hazard.kind === 'sudden' ? (hazard.per1000km * rate * km) / 1000 : 0,
+    )
+    if ([...lives, ...perLeg].every((value) => value === 0)) return
+    const event = [hazard.id, bike.id, ...(wheel ? [wheel] : []), ...(failed ? [failed.id] : [])].join('/')
+    const fixes = this.reference.fixes
+      .filter((fix) => fix.answers.includes(hazard.id) && appliesTo(fix.applies, traits))
+      .flatMap((fix) => this.fixesOf(fix, strike, exposure))
+    this.events.push({
+      id: event,
+      perLeg,
+      ...(hazard.kind === 'wearing' && {
+        wear: {
+          left: lifeLeft(hazard, bike, group.tyre.treadLeft),
+          spread: hazard.spread,
+          lives,
+          freshAtLegs: this.freshAtLegs(settledBy),
+        },
+      }),
+      lossH: exposure.walkH.map((walkH, leg) => walkH + nth(exposure.priceH, leg)),
+      walkH: [...exposure.walkH],
+      strands: [...exposure.strands],
+      fixes,
+    })
+    this.notes.push({
+      event,
+      hazard: hazard.id,
+      bike: bike.id,
+      wheel,
+      fastener: failed?.id ?? null,
+      settledBy,
+      expected: perLeg.reduce((sum, failures) => sum + failures, 0),
+      exposure,
+    })
+  }
+
+  /** Whoever passes a place that is trusted to have the part fits a fresh one there when it is due. */
+  private freshAtLegs(settledBy: readonly string[]): number[] {
+    const { trust } = this.trip.dials
+    return this.costs.edges.flatMap((km, leg) => {
+      if (leg === 0 || leg >= this.costs.legs) return []
+      const here = this.trip.stops.filter(({ roadKm }) => roadKm === km)
+      const lacking = here.flatMap((stop) => settledBy.map((id) => 1 - this.costs.refillChance(stop, id)))
+      return Math.min(1, ...lacking) <= 1 - trust ? [leg] : []
+    })
+  }
+
+  /** A fix in all the ways this crew could try it: with each stock that serves, each pump, and a wrench borrowed on the way. */
+  private fixesOf(fix: Fix, strike: Strike, exposure: Exposure): LedgerFix[] {
+    const { hazard, bike, group, wheel, failed } = strike
+    const size = (template: string) => expandTemplate(template, bike, group.tyre)
+    const wheels: readonly ('front' | 'rear')[] = wheel ? [wheel] : ['front', 'rear']
+    const { needs, withWrench, stuck } = this.turning.forFailed(fix, bike, wheels, failed)
+    if (stuck.length > 0) this.stuck.push({ fix: fix.id, hazard: hazard.id, bike: bike.id, fasteners: stuck })
+    const technique = defined(
+      this.reference.techniques.find(({ id }) => id === fix.technique),
+      `the technique of "${fix.id}"`,
+    )
+    const { level } = bestHands(this.trip.crew, technique.id)
+    const helper = Math.min(1, this.trip.dials.helper * exposure.passersBy)
+    const { slower, failsAgain } = gradeCost[fix.grade]
+    const residual = (costs: readonly number[], share: (leg: number) => number) =>
+      costs.map((cost, leg) => Math.min(mostLeft * cost, share(leg) + failsAgain * cost))
+    const lossH = exposure.walkH.map((walkH, leg) => walkH + nth(exposure.priceH, leg))
+    const written = {
+      technique: technique.id,
+      hands: handSuccess(level, technique, helper),
+      holds: fix.holds,
+      residualH: residual(lossH, (leg) => slower * nth(exposure.ridingH, leg)),
+      residualWalkH: exposure.walkH.map((walkH) => Math.min(mostLeft, failsAgain) * walkH),
+    }
+    const ways = this.supply
+      .draws(fix, bike, group, size)
+      .flatMap((draw, i): { id: string; draw: Draw }[] => [
+        { id: i === 0 ? fix.id : `${fix.id}@${Object.keys(draw).join('+')}`, draw },
+      ])
+    const functions = fix.needs.map(size)
+    const airs = fix.air === 'pump' ? this.pumpsFor(bike, group, functions) : [{ mark: '', functions, workH: 0 }]
+    return ways.flatMap(({ id, draw }) =>
+      airs.flatMap((air) => {
+        const workH = fix.minutes / 60 + air.workH
+        const plain = { ...written, id: `${id}${air.mark}`, uses: { ...draw } }
+        const borrowed = exposure.toWrenchH
+        return [
+          ...(needs ? [{ ...plain, needs: [...air.functions, ...needs], workH }] : []),
+          ...(withWrench && borrowed
+            ? [
+                {
+                  ...plain,
+                  id: `${plain.id}${atTheWrench}`,
+                  needs: [...air.functions, ...withWrench],
+                  workH: borrowed.map((wayH) => wayH + workH),
+                },
+              ]
+            : []),
+        ]
+      }),
+    )
+  }
+
+  /** Each pump on the bench by itself, as the strokes it takes decide the minutes. */
+  private pumpsFor(
+    bike: Bike,
+    { tyre }: WheelGroup,
+    functions: readonly string[],
+  ): { mark: string; functions: readonly string[]; workH: number }[] {
+    const pumping = this.pumpingFunctions(bike)
+    const others = functions.filter((id) => !pumping.includes(id))
+    return this.trip.bench
+      .filter(({ provides }) => provides.some((id) => pumping.includes(id)))
+      .map((pump) => {
+        const strokes = strokesTo(
+          ridingBarOf(tyre) * rideableShare,
+          volumeOfTyre(tyre),
+          pump.measures.strokeMl ?? usualStrokeMl,
+        )
+        return {
+          mark: `@${pump.id}`,
+          functions: [...others, ...pumping.map((id) => withPump(id, pump))],
+          workH: strokes / strokesPerMinute / 60,
+        }
+      })
+  }
+
+  private pumpingFunctions({ valve }: Bike): string[] {
+    return this.reference.functions.filter(({ pumps }) => pumps === valve).map(({ id }) => id)
+  }
+
+  private assemble(): Ledger {
+    const { bench, stops, dials } = this.trip
+    const pumping = this.reference.functions.filter(({ pumps }) => pumps).map(({ id }) => id)
+    const stocks = new Set(this.supply.classOf.keys())
+    for (const { fixes } of this.events)
+      for (const { uses } of fixes) for (const id of Object.keys(uses)) stocks.add(id)
+    return readLedger({
+      format: ledgerFormat,
+      legs: this.costs.legs,
+      items: bench.map((thing) => ({
+        id: thing.id,
+        massG: thing.massG,
+        max: thing.count,
+        provides: [
+          ...thing.provides,
+          ...thing.provides.filter((id) => pumping.includes(id)).map((id) => withPump(id, thing)),
+          ...this.turning.functionsOf(thing.id),
+        ],
+        units: this.supply.unitsOf(thing),
+        condition: conditionOf(thing),
+      })),
+      stocks: [...stocks].sort().map((id) => ({
+        id,
+        refills: stops.flatMap((stop) => {
+          const leg = this.costs.edges.indexOf(stop.roadKm)
+          const chance = this.costs.refillChance(stop, this.supply.classOf.get(id) ?? id)
+          return leg > 0 && leg < this.costs.legs && chance > 0 ? [{ leg, chance }] : []
+        }),
+      })),
+      events: this.events,
+      budgetG: dials.budgetG,
+      gramsPerHour: dials.gramsPerHour,
+      pins: Object.fromEntries(bench.flatMap(({ id, count, pin }) => (pin && pin.min <= count ? [[id, pin]] : []))),
+    })
+  }
+}
+
+/** The function of one pump. */
+const withPump = (id: string, { id: thing }: Pick<Thing, 'id'>) => `${id} with ${thing}`
+
+/** Where a hazard strikes on a bike; each wheel and each fastener by itself. */
+function strikesOn(bike: Bike, hazard: Hazard): Strike[] {
+  const whole = wholeBike(bike)
+  const wheels =
+    hazard.strikes === 'wheel'
+      ? (['front', 'rear'] as const).map((wheel) => ({
+          wheel,
+          group: { label: wheel, wheels: 1, tyre: bike.tyres[wheel] },
+        }))
+      : [{ wheel: hazard.wheel ?? null, group: whole }]
+  const applies = wheels.filter(({ group }) => appliesTo(hazard.applies, traitsOf(bike, group.tyre)))
+  const fasteners = hazard.fastener ? bike.fasteners.filter(({ role }) => role === hazard.fastener) : []
+  const count = fasteners.reduce((sum, fastener) => sum + fastener.count, 0)
+  const failing: { failed: Fastener | undefined; share: number }[] =
+    fasteners.length > 0
+      ? fasteners.map((failed) => ({ failed, share: failed.count / count }))
+      : [{ failed: undefined, share: 1 }]
+  return applies.flatMap(({ wheel, group }) => failing.map((each) => ({ hazard, bike, group, wheel, ...each })))
+}
