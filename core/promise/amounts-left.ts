@@ -1,5 +1,5 @@
 import { roundingAmount } from '../ledger'
-import { nth, numberAt } from '../validation'
+import { defined, nth, numberAt } from '../validation'
 import type { Drawn } from './failure-walk'
 
 /** More amounts are not told apart. */
@@ -19,65 +19,77 @@ export function amountsLeft(full: number, draws: readonly number[]): Float64Arra
 }
 
 /** Moves of what is left of a stock, each from one of its amounts to another with a chance. */
-export class Moves {
-  private constructor(
-    private readonly from: Int32Array,
-    private readonly to: Int32Array,
-    private readonly chances: Float64Array,
-  ) {}
+export interface Moves {
+  readonly from: Int32Array
+  readonly to: Int32Array
+  readonly chances: Float64Array
+}
 
-  /** The moves that draws make. @param drawnAt what is drawn where so much is left */
-  static drawing(amounts: Float64Array, drawnAt: (left: number) => Drawn): Moves {
-    const [from, to, chances]: [number[], number[], number[]] = [[], [], []]
-    for (let at = 0; at < amounts.length; at++) {
-      const left = numberAt(amounts, at)
-      const drawn = drawnAt(left)
-      for (let i = 0; i < drawn.amounts.length; i++) {
-        from.push(at)
-        to.push(nearest(amounts, at, left - nth(drawn.amounts, i)))
-        chances.push(nth(drawn.chances, i))
-      }
+/** The moves that draws make. @param drawnAt what is drawn where so much is left */
+export function movesDrawing(amounts: Float64Array, drawnAt: (left: number) => Drawn): Moves {
+  const [from, to, chances]: [number[], number[], number[]] = [[], [], []]
+  for (let at = 0; at < amounts.length; at++) {
+    const left = numberAt(amounts, at)
+    const drawn = drawnAt(left)
+    for (let i = 0; i < drawn.amounts.length; i++) {
+      from.push(at)
+      to.push(nearest(amounts, at, left - nth(drawn.amounts, i)))
+      chances.push(nth(drawn.chances, i))
     }
-    return new Moves(Int32Array.from(from), Int32Array.from(to), Float64Array.from(chances))
+  }
+  return { from: Int32Array.from(from), to: Int32Array.from(to), chances: Float64Array.from(chances) }
+}
+
+/** The chances of what is left once moves are made. */
+export function moved(chances: Float64Array, moves: Moves): Float64Array {
+  const next = new Float64Array(chances.length)
+  for (let i = 0; i < moves.from.length; i++) {
+    const to = wholeAt(moves.to, i)
+    next[to] = numberAt(next, to) + numberAt(moves.chances, i) * numberAt(chances, wholeAt(moves.from, i))
+  }
+  return next
+}
+
+/** Moves of several kinds that come each with its share, as one: those from and to the same amounts are added up. */
+export class MixedMoves {
+  private readonly from: Int32Array
+  private readonly to: Int32Array
+  private readonly places = new Map<Moves, Int32Array>()
+
+  /** @param size how many amounts there are */
+  constructor(size: number, kinds: readonly Moves[]) {
+    const placeOf = new Int32Array(size * size).fill(-1)
+    const [allFrom, allTo]: [number[], number[]] = [[], []]
+    for (const moves of kinds) {
+      if (this.places.has(moves)) continue
+      const places = new Int32Array(moves.from.length)
+      for (let i = 0; i < places.length; i++) {
+        const [from, to] = [wholeAt(moves.from, i), wholeAt(moves.to, i)]
+        const at = from * size + to
+        if (wholeAt(placeOf, at) < 0) {
+          placeOf[at] = allFrom.length
+          allFrom.push(from)
+          allTo.push(to)
+        }
+        places[i] = wholeAt(placeOf, at)
+      }
+      this.places.set(moves, places)
+    }
+    this.from = Int32Array.from(allFrom)
+    this.to = Int32Array.from(allTo)
   }
 
-  /** Moves that come each with its share, as one. */
-  static mixed(size: number, shares: readonly { readonly moves: Moves; readonly share: number }[]): Moves {
-    const [only] = shares
-    if (only && shares.length === 1) return only.moves
-    const table = new Float64Array(size * size)
-    let count = 0
+  /** @param shares of the kinds that come; they make up 1 */
+  mix(shares: readonly { readonly moves: Moves; readonly share: number }[]): Moves {
+    const chances = new Float64Array(this.from.length)
     for (const { moves, share } of shares) {
-      for (let i = 0; i < moves.from.length; i++) {
-        const at = wholeAt(moves.from, i) * size + wholeAt(moves.to, i)
-        const before = numberAt(table, at)
-        if (before === 0) count++
-        table[at] = before + share * numberAt(moves.chances, i)
+      const places = defined(this.places.get(moves))
+      for (let i = 0; i < places.length; i++) {
+        const place = wholeAt(places, i)
+        chances[place] = numberAt(chances, place) + share * numberAt(moves.chances, i)
       }
     }
-    const mixed = new Moves(new Int32Array(count), new Int32Array(count), new Float64Array(count))
-    let next = 0
-    for (let from = 0; from < size; from++) {
-      // What is drawn is never more than there is.
-      for (let to = 0; to <= from; to++) {
-        const chance = numberAt(table, from * size + to)
-        if (chance === 0) continue
-        mixed.from[next] = from
-        mixed.to[next] = to
-        mixed.chances[next++] = chance
-      }
-    }
-    return mixed
-  }
-
-  /** The chances of what is left once the moves are made. */
-  make(chances: Float64Array): Float64Array {
-    const next = new Float64Array(chances.length)
-    for (let i = 0; i < this.from.length; i++) {
-      const target = wholeAt(this.to, i)
-      next[target] = numberAt(next, target) + numberAt(this.chances, i) * numberAt(chances, wholeAt(this.from, i))
-    }
-    return next
+    return { from: this.from, to: this.to, chances }
   }
 }
 

@@ -1,6 +1,6 @@
 import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
 import { nth, numberAt } from '../validation'
-import { toolScenarios } from './tool-scenarios'
+import { toolScenarios, type ToolScenario } from './tool-scenarios'
 import { WearLaw } from './wear-law'
 
 /** Legs on which the failures of a stream meet the same fixes in the same order, and their sums over those legs. */
@@ -40,6 +40,8 @@ export class DemandStream {
   readonly hoursAtStake: number
   private readonly tools: readonly number[]
   private readonly facings = new Map<string, Facing>()
+  private readonly scenarios = new Map<string, readonly ToolScenario[]>()
+  private readonly orders = new Map<string, readonly OrderedLegs[]>()
 
   /**
    * @param expected failures on each leg, in the mean
@@ -62,39 +64,42 @@ export class DemandStream {
 
   /** @param conditions of each stock, as it is carried */
   facing(counts: ArrayLike<number>, conditions: Float64Array): Facing {
-    let key = ''
-    for (const i of this.tools) key += `${nth(counts, i)} `
-    for (const s of this.stocks) key += `${numberAt(conditions, s)} `
+    let toolsKey = ''
+    for (const i of this.tools) toolsKey += `${nth(counts, i)} `
+    let stocksKey = ''
+    for (const s of this.stocks) stocksKey += `${numberAt(conditions, s)} `
+    const key = `${toolsKey}/${stocksKey}`
     const known = this.facings.get(key)
     if (known) return known
-    const facing = this.face(counts, conditions)
+    const scenarios = this.scenarios.get(toolsKey) ?? toolScenarios(this.ledger, this.event, counts)
+    const orders = this.orders.get(stocksKey) ?? this.orderedLegs(conditions)
+    this.scenarios.set(toolsKey, scenarios)
+    this.orders.set(stocksKey, orders)
+    const facing = {
+      scenarios: scenarios.map(({ chance }) => chance),
+      groups: orders.map(({ order, ...group }) => ({
+        ...group,
+        tries: scenarios.map(({ doable }) => order.filter(({ fix }) => nth(doable, fix.number))),
+      })),
+    }
     this.facings.set(key, facing)
     return facing
   }
 
-  private face(counts: ArrayLike<number>, conditions: Float64Array): Facing {
-    const scenarios = toolScenarios(this.ledger, this.event, counts)
-    const groups = new Map<string, { legs: number[]; tries: readonly Try[] }>()
+  private orderedLegs(conditions: Float64Array): OrderedLegs[] {
+    const groups = new Map<string, { legs: number[]; order: readonly Try[] }>()
     this.expected.forEach((failures, leg) => {
       if (failures === 0) return
-      const tries = triesOf(this.event, leg, conditions)
-      const key = tries.map(({ fix }) => fix.number).join()
+      const order = triesOf(this.event, leg, conditions)
+      const key = order.map(({ fix }) => fix.number).join()
       const group = groups.get(key)
       if (group) group.legs.push(leg)
-      else groups.set(key, { legs: [leg], tries })
+      else groups.set(key, { legs: [leg], order })
     })
-    return {
-      scenarios: scenarios.map(({ chance }) => chance),
-      groups: [...groups.values()].map(({ legs, tries }) =>
-        this.group(
-          legs,
-          scenarios.map(({ doable }) => tries.filter(({ fix }) => nth(doable, fix.number))),
-        ),
-      ),
-    }
+    return [...groups.values()].map(({ legs, order }) => ({ order, ...this.sumsOver(legs) }))
   }
 
-  private group(legs: readonly number[], tries: readonly (readonly Try[])[]): LegGroup {
+  private sumsOver(legs: readonly number[]): Omit<LegGroup, 'tries'> {
     const { event, expected } = this
     const inAll = (perLeg: Float64Array) =>
       legs.reduce((sum, leg) => sum + numberAt(expected, leg) * numberAt(perLeg, leg), 0)
@@ -111,7 +116,6 @@ export class DemandStream {
       Float64Array.from(event.fixes, (fix) => inAll(perLeg(fix)))
     return {
       legs,
-      tries,
       byFailures,
       byHours,
       workH: ofFixes(({ workH }) => workH),
@@ -122,6 +126,11 @@ export class DemandStream {
       strandings: inAll(event.strands),
     }
   }
+}
+
+/** A group of legs with the order in which all its fixes would be tried. */
+interface OrderedLegs extends Omit<LegGroup, 'tries'> {
+  readonly order: readonly Try[]
 }
 
 /** Every stream of a ledger that expects failures. */

@@ -1,7 +1,7 @@
 import type { KitHours } from '../ledger'
 import { nth, numberAt } from '../validation'
 import { amountsLeft } from './amounts-left'
-import { atHandOver, noneAtHand, type AtHand } from './at-hand'
+import { atHandOver, type AtHand } from './at-hand'
 import type { Demand } from './demand'
 import type { DemandStream, Facing, LegGroup } from './demand-stream'
 import { FailureWalk } from './failure-walk'
@@ -36,6 +36,7 @@ export class KitPromise {
   private readonly conditions: Float64Array
   private readonly facings: Facing[]
   private readonly laws: StockLaw[]
+  private readonly none: StockLaw
   private readonly costs: Cost[]
   /** For each stream, what it draws of each stock that it uses. */
   private readonly draws: Map<number, StreamDraws>[]
@@ -60,7 +61,8 @@ export class KitPromise {
     this.walk = new FailureWalk(limits)
     ledger.stocks.forEach((_, stock) => this.carry(stock))
     this.facings = streams.map((stream) => stream.facing(this.counts, this.conditions))
-    this.laws = ledger.stocks.map(() => nothingCarried(ledger.legs))
+    this.none = nothingCarried(ledger.legs)
+    this.laws = ledger.stocks.map(() => this.none)
     this.draws = streams.map(() => new Map<number, StreamDraws>())
     this.drawsBefore = streams.map(() => new Map<number, Map<Facing, StreamDraws>>())
     this.amountsByFull = ledger.stocks.map(() => new Map<number, Float64Array>())
@@ -200,8 +202,8 @@ export class KitPromise {
     const full = numberAt(this.amounts, stock)
     const { kept, streams: drawing } = nth(ofStock, stock)
     if (full === 0 || drawing.length === 0) {
-      const had = nth(nth(this.laws, stock).sudden, 0) !== noneAtHand
-      if (had) this.write(this.laws, stock, nothingCarried(ledger.legs))
+      const had = nth(this.laws, stock) !== this.none
+      if (had) this.write(this.laws, stock, this.none)
       return had ? 1 : 0
     }
     const known = drawing.map((number) => this.drawsOf(number, stock))
@@ -260,7 +262,9 @@ export class KitPromise {
       hours += unmended * group.lossH
       walkH += unmended * group.walkH
       strandings += unmended * group.strandings
-      const walk = this.follows(facing, group, atHandOver(stream, group, group.byFailures, laws))
+      const walk = this.isSteady(stream, laws)
+        ? this.walk
+        : this.follows(facing, group, atHandOver(stream, group, group.byFailures, laws))
       for (let f = 0; f < stream.event.fixes.length; f++) {
         const held = numberAt(walk.held, f)
         hours += numberAt(walk.tried, f) * numberAt(group.workH, f) + held * numberAt(group.residualH, f)
@@ -268,6 +272,11 @@ export class KitPromise {
       }
     }
     return { hours, walkH, strandings }
+  }
+
+  /** Whether a stream finds the same of its stocks on every leg. */
+  private isSteady({ stocks }: DemandStream, laws: readonly StockLaw[]): boolean {
+    return stocks.every((stock) => nth(nth(laws, stock).sudden, 0).amounts.length === 1)
   }
 
   private follows(facing: Facing, group: LegGroup, atHand: readonly AtHand[]): FailureWalk {

@@ -1,11 +1,11 @@
 import { nth, numberAt } from '../validation'
-import { Moves } from './amounts-left'
+import { MixedMoves, moved, movesDrawing, type Moves } from './amounts-left'
 import { noneAtHand, type AtHand } from './at-hand'
 import type { DemandStream } from './demand-stream'
 import type { StreamDraws } from './stream-draws'
 
 /** Failures of a leg beyond these are less likely than this. */
-const leastTail = 1e-8
+const leastTail = 1e-7
 /** More of them are not told apart: a thousand on a leg, the most that there can be, stay within. */
 const mostFailures = 1500
 /** Ways of wear less likely than this are left out. */
@@ -51,7 +51,12 @@ export function followStock(
     keptPlaces.has(place) && stream.wear ? [{ stream, wear: stream.wear, onLeg }] : [],
   )
   const others = drawing.filter((_, place) => !keptPlaces.has(place))
-  const still = Moves.drawing(amounts, () => ({ amounts: [0], chances: [1] }))
+  const still = movesDrawing(amounts, () => ({ amounts: [0], chances: [1] }))
+
+  const mixed = new MixedMoves(
+    amounts.length,
+    others.flatMap(({ onLeg }) => onLeg.filter((moves) => moves !== undefined)),
+  )
 
   const sudden: AtHand[] = []
   const worn = kept.map((): AtHand[] => [])
@@ -73,7 +78,7 @@ export function followStock(
       return moves && total > 0 ? [{ moves, share: numberAt(stream.expected, leg) / total }] : []
     })
     const found = { sudden: new Float64Array(amounts.length), worn: kept.map(() => new Float64Array(amounts.length)) }
-    const moves = total > 0 ? Moves.mixed(amounts.length, shares) : still
+    const moves = total > 0 ? mixed.mix(shares) : still
     const movesOfKept = kept.map(({ onLeg }) => onLeg[leg] ?? still)
     // What wears out does so in the middle of the leg: half of what comes of a sudden has come before.
     const parts = kept.length > 0 ? 2 : 1
@@ -90,7 +95,7 @@ export function followStock(
         more.forEach((times, w) => {
           for (let i = 0; i < times; i++) {
             accumulate(nth(found.worn, w), left, 1)
-            left = nth(movesOfKept, w).make(left)
+            left = moved(left, nth(movesOfKept, w))
           }
         })
         add(
@@ -141,7 +146,7 @@ function poissonPart(mean: number, moves: Moves, found: Float64Array): (begun: F
     let left = begun
     let more = 1
     for (let count = 0; count < poisson.length; count++) {
-      if (count > 0) left = moves.make(left)
+      if (count > 0) left = moved(left, moves)
       const chance = nth(poisson, count)
       accumulate(ended, left, chance)
       more -= chance

@@ -1,5 +1,5 @@
 import { nth } from '../validation'
-import { Moves } from './amounts-left'
+import { movesDrawing, type Moves } from './amounts-left'
 import { atHandOver, type AtHand } from './at-hand'
 import type { DemandStream, Facing } from './demand-stream'
 import type { Drawn, FailureWalk } from './failure-walk'
@@ -40,7 +40,7 @@ export class StreamDraws {
     if (known) return known
     const onLegs = Array.from(this.stream.expected, (): Moves | undefined => undefined)
     this.facing.groups.forEach(({ legs }, g) => {
-      const moves = Moves.drawing(amounts, (left) => this.drawn(g, left))
+      const moves = movesDrawing(amounts, (left) => this.drawn(g, left))
       for (const leg of legs) onLegs[leg] = moves
     })
     this.movesByAmounts.set(amounts, onLegs)

@@ -8,7 +8,7 @@ export interface ToolScenario {
 }
 
 /** Less likely scenarios are left out, and the others share their chance. */
-const leastChance = 1e-4
+const leastChance = 1e-3
 
 /** What the tools that are carried allow on a trip: each of them works or does not. */
 export function toolScenarios(

@@ -1,7 +1,8 @@
 import { massOf, type IndexedLedger, type KitHours } from '../ledger'
 import { PromiseEvaluator } from '../promise'
 import { Fault } from '../validation'
-import { grow, shrink } from './search'
+import { condense } from './condense'
+import { grow, improve, shrink } from './search'
 import { kitProblem, type KitProblem } from './problem'
 import { KitState } from './kit-state'
 import { pays } from './slack'
@@ -20,7 +21,8 @@ export interface KitChoice extends KitHours {
 
 /**
  * The best kit that a search finds, within pins and budget: one is grown from what is pinned, one shrunk from all there is,
- * both are improved until nothing gains, and the better one is the answer.
+ * both are improved until nothing gains, and the better one is the answer. Long ledgers are condensed for that, and the
+ * answer is then improved on the whole of it.
  *
  * @throws Fault where what is pinned weighs more than the budget
  */
@@ -28,23 +30,36 @@ export function bestKit(ledger: IndexedLedger): KitChoice {
   return choiceOf(ledger, bestState(kitProblem(ledger)).counts)
 }
 
-/** The same, as a state to search on from. */
-export function bestState(problem: KitProblem): KitState {
+function bestState(problem: KitProblem): KitState {
   const { items, budgetG } = problem.ledger
   const pinned = items.map(({ min }) => min)
   if (massOf(problem.ledger, pinned) > budgetG) {
     throw new Fault('budgetG', `${budgetG} g`, `at least the ${massOf(problem.ledger, pinned)} g of what is pinned`)
   }
-  const fromNothing = new KitState(problem, pinned)
+  const near = condensed(problem)
+  const fromNothing = new KitState(near, pinned)
   grow(fromNothing)
   const fromAll = new KitState(
-    problem,
+    near,
     items.map(({ max }) => max),
   )
   fromAll.budgetG = Infinity
   shrink(fromAll)
   if (fromAll.massG > budgetG) squeeze(fromAll, budgetG)
-  return pays(fromAll.netH - fromNothing.netH) ? fromAll : fromNothing
+  const better = pays(fromAll.netH - fromNothing.netH) ? fromAll : fromNothing
+  if (near !== problem) {
+    better.makeSureOn(problem)
+    improve(better)
+  }
+  return better
+}
+
+/** So many legs are enough to search by, before all is made sure of. */
+const fewLegs = 3
+
+function condensed(problem: KitProblem): KitProblem {
+  const ledger = condense(problem.ledger, fewLegs)
+  return ledger === problem.ledger ? problem : kitProblem(ledger)
 }
 
 /** @param counts how many of each item are carried, in their order */

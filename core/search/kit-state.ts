@@ -1,9 +1,15 @@
+import { massOf } from '../ledger'
 import { KitPromise, type Change } from '../promise'
 import { nth } from '../validation'
 import type { KitProblem } from './problem'
-import { pays } from './slack'
+import { pays, slackH } from './slack'
 
-/** A kit that is being searched from: what it promises, weighs and costs to carry. */
+/**
+ * A kit that is being searched from: what it promises, weighs and costs to carry.
+ *
+ * It may be one of a condensed ledger: what seems to gain there, or to lose so little that it may gain, is then made sure of
+ * on the whole ledger before it is done.
+ */
 export class KitState {
   massG = 0
   /** Hours that a gram costs beyond its price: the Lagrangian price of a budget. */
@@ -17,14 +23,17 @@ export class KitState {
   /** Trials so far. */
   trials = 0
 
+  /** The same kit on the whole ledger, where changes are made sure of. */
+  private whole: KitState | undefined
+
   constructor(
     readonly problem: KitProblem,
-    counts: readonly number[],
+    counts: ArrayLike<number>,
   ) {
     this.promise = new KitPromise(problem.demand, counts)
     this.promise.settle(settling)
     this.budgetG = problem.ledger.budgetG
-    this.massG = counts.reduce((sum, count, item) => sum + count * this.item(item).massG, 0)
+    this.massG = massOf(problem.ledger, counts)
   }
 
   get counts(): Int32Array {
@@ -100,6 +109,20 @@ export class KitState {
     return result
   }
 
+  /** From now on changes are made sure of on the whole ledger. */
+  makeSureOn(problem: KitProblem): void {
+    this.whole = new KitState(problem, this.counts)
+  }
+
+  /** What seems to gain more than this may gain, as it will be made sure of. */
+  get leastH(): number {
+    return this.whole && !this.isTrying ? slackH - this.problem.doubtH : slackH
+  }
+
+  mayPay(gainH: number): boolean {
+    return gainH > this.leastH
+  }
+
   /**
    * Makes a change. Outside of a trial all is then worked out anew, and a change that proves no gain is taken back.
    *
@@ -111,6 +134,13 @@ export class KitState {
       this.massG += this.massOf(changes)
       return true
     }
+    if (this.whole) {
+      Object.assign(this.whole, { extraHoursPerGram: this.extraHoursPerGram, budgetG: this.budgetG })
+      if (!this.whole.apply(changes)) {
+        this.remember(changes, -Infinity)
+        return false
+      }
+    }
     const before = this.netH
     const byG = this.massOf(changes)
     const gainH = this.promise.attempt(
@@ -119,9 +149,9 @@ export class KitState {
         this.promise.settle(settling)
         return this.netH - byG * this.hoursPerGram - before
       },
-      (gain) => pays(gain),
+      (gain) => this.whole !== undefined || pays(gain),
     )
-    if (!pays(gainH)) {
+    if (!this.whole && !pays(gainH)) {
       this.remember(changes, gainH)
       return false
     }
@@ -153,14 +183,17 @@ export class KitState {
   mostGained(changes: readonly Change[]): number {
     const { streamsOf, demand } = this.problem
     const near = new Set<number>()
-    for (const { item } of changes) for (const number of nth(streamsOf, item)) near.add(number)
-    const stocks = new Set([...near].flatMap((number) => nth(demand.streams, number).stocks))
-    for (const stock of stocks) {
-      if (this.promise.isCarried(stock)) for (const number of nth(demand.ofStock, stock).streams) near.add(number)
+    for (const { item } of changes) {
+      for (const number of nth(streamsOf, item)) {
+        near.add(number)
+        for (const stock of nth(demand.streams, number).stocks) {
+          if (this.promise.isCarried(stock)) for (const other of nth(demand.ofStock, stock).streams) near.add(other)
+        }
+      }
     }
-    let sum = 0
+    let sum = -this.priceOf(changes)
     for (const number of near) sum += this.promise.beyondLeast(number)
-    return sum - this.priceOf(changes)
+    return sum
   }
 
   private item(item: number) {

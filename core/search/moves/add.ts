@@ -1,7 +1,6 @@
 import type { Change } from '../../promise'
 import { nth } from '../../validation'
 import type { KitState } from '../kit-state'
-import { pays } from '../slack'
 import { lackingParts } from '../way-to-mend'
 
 /** Everything that may be added at once: a piece, or what a way to mend lacks, for no use more, for one, for two. */
@@ -22,13 +21,17 @@ export function additions(state: KitState): Change[][] {
   return [...found.values()]
 }
 
-/** Additions that may pay at all, were the budget no matter, the most promising first. */
-export function hopefulAdditions(state: KitState): Change[][] {
+/** An addition, and the most that it can gain. */
+interface Hope {
+  readonly changes: Change[]
+  readonly mostH: number
+}
+
+/** Additions that may pay at all, were the budget no matter. */
+export function hopefulAdditions(state: KitState): Hope[] {
   return additions(state)
     .map((changes) => ({ changes, mostH: state.mostGained(changes) }))
-    .filter(({ mostH }) => pays(mostH))
-    .sort((a, b) => b.mostH - a.mostH)
-    .map(({ changes }) => changes)
+    .filter(({ mostH }) => state.mayPay(mostH))
 }
 
 /** Adds what pays, until nothing does; each time what gains most for its grams. @returns whether anything was added */
@@ -48,17 +51,20 @@ export function addAll(state: KitState): boolean {
 function bestAddition(state: KitState): Change[] | undefined {
   const perGram = (changes: Change[], gainH: number) => gainH / (state.massOf(changes) + 1)
   const ranked = hopefulAdditions(state)
-    .filter((changes) => state.allows(changes))
-    .map((changes) => {
-      const [mostH, guessH] = [state.mostGained(changes), state.guess(changes) ?? Infinity]
-      return { changes, score: perGram(changes, Math.min(mostH, Math.max(guessH, 0) * 1.5)) }
+    .filter(({ changes }) => state.allows(changes))
+    .map(({ changes, mostH }) => {
+      const guessH = state.guess(changes) ?? Infinity
+      return { changes, score: perGram(changes, Math.min(mostH, guessH > 0 ? guessH * guessing : guessH / guessing)) }
     })
     .sort((a, b) => b.score - a.score)
-  let [best, most]: [Change[] | undefined, number] = [undefined, 0]
+  let [best, most]: [Change[] | undefined, number] = [undefined, -Infinity]
   for (const { changes, score } of ranked) {
     if (best && score < most) break
     const gainH = state.gain(changes)
-    if (pays(gainH) && perGram(changes, gainH) > most) [best, most] = [changes, perGram(changes, gainH)]
+    if (state.mayPay(gainH) && perGram(changes, gainH) > most) [best, most] = [changes, perGram(changes, gainH)]
   }
   return best
 }
+
+/** So many times what an addition gained before it may gain now. */
+const guessing = 1.5

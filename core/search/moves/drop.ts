@@ -1,6 +1,5 @@
 import type { Change } from '../../promise'
 import type { KitState } from '../kit-state'
-import { pays } from '../slack'
 
 /** What may be left off at once: a piece, or all of a kind. */
 export function drops(state: KitState, items: Iterable<number>): Change[][] {
@@ -15,12 +14,12 @@ export function drops(state: KitState, items: Iterable<number>): Change[][] {
 export function dropAll(state: KitState, items: readonly number[]): Change[] {
   const dropped: Change[] = []
   for (;;) {
-    let [best, most]: [Change[] | undefined, number] = [undefined, 0]
+    let [best, most]: [Change[] | undefined, number] = [undefined, -Infinity]
     for (const changes of drops(state, items)) {
       // Left off, a thing gains its price at most.
-      if (state.priceOf(changes) >= -most) continue
+      if (-state.priceOf(changes) <= most) continue
       const gainH = state.gain(changes)
-      if (pays(gainH) && gainH > most) [best, most] = [changes, gainH]
+      if (state.mayPay(gainH) && gainH > most) [best, most] = [changes, gainH]
     }
     if (!best) return dropped
     if (state.apply(best)) dropped.push(...best)

@@ -1,0 +1,69 @@
+import type { IndexedEvent, IndexedFix, IndexedLedger } from '../ledger'
+import { numberAt } from '../validation'
+
+/**
+ * A ledger with fewer legs, nearly the same and quicker to search by: legs that follow each other are joined where least is
+ * refilled between them, and tools always work.
+ *
+ * Failures add up; hours are means, by the failures; a refill inside of joined legs comes at the nearer end of them, or is
+ * lost.
+ */
+export function condense(ledger: IndexedLedger, most: number): IndexedLedger {
+  if (ledger.legs <= most) return ledger
+  const starts = startsOf(ledger, most)
+  const groupOf = (leg: number) => starts.filter((start) => start <= leg).length - 1
+  const sums = (perLeg: Float64Array) => {
+    const joined = new Float64Array(starts.length)
+    perLeg.forEach((value, leg) => (joined[groupOf(leg)] = numberAt(joined, groupOf(leg)) + value))
+    return joined
+  }
+  const joinEvent = (event: IndexedEvent): IndexedEvent => {
+    const weights = event.wear
+      ? Float64Array.from(event.wear.lives, (lives, leg) => lives + numberAt(event.perLeg, leg))
+      : event.perLeg
+    const means = (perLeg: Float64Array) => {
+      const weighted = sums(perLeg.map((value, leg) => value * numberAt(weights, leg)))
+      const total = sums(weights)
+      const count = sums(perLeg.map(() => 1))
+      const plain = sums(perLeg)
+      return weighted.map((value, group) =>
+        numberAt(total, group) > 0 ? value / numberAt(total, group) : numberAt(plain, group) / numberAt(count, group),
+      )
+    }
+    return {
+      ...event,
+      perLeg: sums(event.perLeg),
+      wear: event.wear && {
+        ...event.wear,
+        lives: [...sums(Float64Array.from(event.wear.lives))],
+        freshAtLegs: event.wear.freshAtLegs.flatMap((leg) => (starts.includes(leg) ? [groupOf(leg)] : [])),
+      },
+      lossH: means(event.lossH),
+      walkH: means(event.walkH),
+      strands: means(event.strands),
+      fixes: event.fixes.map((fix): IndexedFix => ({
+        ...fix,
+        workH: means(fix.workH),
+        residualH: means(fix.residualH),
+        residualWalkH: means(fix.residualWalkH),
+      })),
+    }
+  }
+  return {
+    ...ledger,
+    legs: starts.length,
+    items: ledger.items.map((item) => (item.provides.length > 0 ? { ...item, condition: 1 } : item)),
+    refillChance: ledger.refillChance.map((chances) => Float64Array.from(starts, (leg) => numberAt(chances, leg))),
+    events: ledger.events.map(joinEvent),
+  }
+}
+
+/** The legs at which joined ones start: where most is refilled. */
+function startsOf({ legs, refillChance }: IndexedLedger, most: number): number[] {
+  const refilled = (leg: number) => refillChance.reduce((sum, chances) => sum + numberAt(chances, leg), 0)
+  return Array.from({ length: legs - 1 }, (_, i) => i + 1)
+    .sort((a, b) => refilled(b) - refilled(a))
+    .slice(0, most - 1)
+    .concat(0)
+    .sort((a, b) => a - b)
+}
