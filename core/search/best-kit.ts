@@ -2,7 +2,7 @@ import { massOf, type IndexedLedger, type KitHours } from '../ledger'
 import { PromiseEvaluator } from '../promise'
 import { Fault } from '../validation'
 import { condense } from './condense'
-import { grow, improve, shrink } from './search'
+import { grow, makeSure, shrink } from './search'
 import { kitProblem, type KitProblem } from './problem'
 import { KitState } from './kit-state'
 import { pays } from './slack'
@@ -47,15 +47,12 @@ function bestState(problem: KitProblem): KitState {
   shrink(fromAll)
   if (fromAll.massG > budgetG) squeeze(fromAll, budgetG)
   const better = pays(fromAll.netH - fromNothing.netH) ? fromAll : fromNothing
-  if (near !== problem) {
-    better.makeSureOn(problem)
-    improve(better)
-  }
+  if (near !== problem) makeSure(better, problem)
   return better
 }
 
 /** So many legs are enough to search by, before all is made sure of. */
-const fewLegs = 3
+const fewLegs = 6
 
 function condensed(problem: KitProblem): KitProblem {
   const ledger = condense(problem.ledger, fewLegs)

@@ -58,9 +58,11 @@ export function condense(ledger: IndexedLedger, most: number): IndexedLedger {
   }
 }
 
-/** The legs at which joined ones start: where most is refilled. */
-function startsOf({ legs, refillChance }: IndexedLedger, most: number): number[] {
-  const refilled = (leg: number) => refillChance.reduce((sum, chances) => sum + numberAt(chances, leg), 0)
+/** The legs at which joined ones start: where most is refilled or fitted anew. */
+function startsOf({ legs, refillChance, events }: IndexedLedger, most: number): number[] {
+  const refilled = (leg: number) =>
+    refillChance.reduce((sum, chances) => sum + numberAt(chances, leg), 0) +
+    refillChance.length * events.filter(({ wear }) => wear?.freshAtLegs.includes(leg)).length
   return Array.from({ length: legs - 1 }, (_, i) => i + 1)
     .sort((a, b) => refilled(b) - refilled(a))
     .slice(0, most - 1)

@@ -16,12 +16,9 @@ export interface KitProblem {
   /** For each item, those that give some function or stock that it gives as well. */
   readonly rivals: readonly ReadonlySet<number>[]
   readonly ways: readonly WayToMend[]
-  /** Hours within which a condensed ledger may be mistaken about a gain. */
-  readonly doubtH: number
+  /** What everything bare-handed would lose, in hours. */
+  readonly hoursAtStake: number
 }
-
-/** The same as a share of what everything bare-handed would lose. Found by trying. */
-const doubtShare = 0.0005
 
 export function kitProblem(ledger: IndexedLedger): KitProblem {
   const demand = demandOf(ledger)
@@ -56,6 +53,6 @@ export function kitProblem(ledger: IndexedLedger): KitProblem {
       others([...provides.map((name) => nth(providers, name)), ...units.map(({ stock }) => nth(suppliers, stock))], i),
     ),
     ways: waysToMend(ledger),
-    doubtH: doubtShare * demand.streams.reduce((sum, { hoursAtStake }) => sum + hoursAtStake, 0),
+    hoursAtStake: demand.streams.reduce((sum, stream) => sum + stream.hoursAtStake, 0),
   }
 }

@@ -1,7 +1,8 @@
 import type { KitState } from './kit-state'
-import { addAll } from './moves/add'
+import { addAll, hopefulAdditions } from './moves/add'
 import { addThenDrop, dropThenAdd } from './moves/compound'
-import { dropAll } from './moves/drop'
+import { dropAll, drops } from './moves/drop'
+import type { KitProblem } from './problem'
 
 /** Enough for any search seen to come to rest. */
 const mostRounds = 60
@@ -21,6 +22,22 @@ export function improve(state: KitState): void {
 export function grow(state: KitState): void {
   addAll(state)
   improve(state)
+}
+
+/**
+ * Goes over to the whole ledger from a condensed one: whatever gains there, or may be mistaken not to, is tried on the whole
+ * ledger, and done where it gains.
+ */
+export function makeSure(state: KitState, problem: KitProblem): void {
+  state.makeSureOn(problem)
+  for (let round = 0; round < mostRounds; round++) {
+    const candidates = [...drops(state, allItems(state)), ...hopefulAdditions(state).map(({ changes }) => changes)]
+      .filter((changes) => state.allows(changes))
+      .map((changes) => ({ changes, gainH: state.gain(changes) }))
+      .filter(({ changes, gainH }) => state.mayPay(gainH, changes))
+      .sort((a, b) => b.gainH - a.gainH)
+    if (!candidates.some(({ changes }) => state.apply(changes)) && !addThenDrop(state) && !dropThenAdd(state)) return
+  }
 }
 
 /** Leaves off what does not pay, and improves what is left. */

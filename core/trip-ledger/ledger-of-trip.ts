@@ -16,7 +16,7 @@ import { conditionOf } from './tool-condition'
 import { TurningNeeds } from './turning-needs'
 
 /** Where an event of a ledger comes from, for people to read. */
-export interface EventNote {
+interface EventNote {
   readonly event: string
   readonly hazard: string
   readonly bike: string
@@ -31,21 +31,21 @@ export interface EventNote {
 }
 
 /** A fix that this crew would have, were there not a fastener that nothing on the bench turns. */
-export interface StuckFix {
+interface StuckFix {
   readonly fix: string
   readonly hazard: string
   readonly bike: string
   readonly fasteners: readonly Fastener[]
 }
 
-export interface LedgerOfTrip {
+interface LedgerOfTrip {
   readonly ledger: Ledger
   readonly notes: readonly EventNote[]
   readonly stuck: readonly StuckFix[]
 }
 
 /** A mark of a fix that is done where a big wrench can be borrowed. */
-export const atTheWrench = '@wrench'
+const atTheWrench = '@wrench'
 
 /** What a pump draws in with a stroke where nobody has measured, mL. Planning value. */
 const usualStrokeMl = 45

@@ -1,6 +1,7 @@
 import type { Change } from '../../promise'
 import { nth } from '../../validation'
 import type { KitState } from '../kit-state'
+import { pays } from '../slack'
 import { lackingParts } from '../way-to-mend'
 
 /** Everything that may be added at once: a piece, or what a way to mend lacks, for no use more, for one, for two. */
@@ -31,7 +32,7 @@ interface Hope {
 export function hopefulAdditions(state: KitState): Hope[] {
   return additions(state)
     .map((changes) => ({ changes, mostH: state.mostGained(changes) }))
-    .filter(({ mostH }) => state.mayPay(mostH))
+    .filter(({ changes, mostH }) => state.mayPay(mostH, changes))
 }
 
 /** Adds what pays, until nothing does; each time what gains most for its grams. @returns whether anything was added */
@@ -61,7 +62,7 @@ function bestAddition(state: KitState): Change[] | undefined {
   for (const { changes, score } of ranked) {
     if (best && score < most) break
     const gainH = state.gain(changes)
-    if (state.mayPay(gainH) && perGram(changes, gainH) > most) [best, most] = [changes, perGram(changes, gainH)]
+    if (pays(gainH) && perGram(changes, gainH) > most) [best, most] = [changes, perGram(changes, gainH)]
   }
   return best
 }

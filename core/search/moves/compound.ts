@@ -1,6 +1,7 @@
 import type { Change } from '../../promise'
 import { nth } from '../../validation'
 import type { KitState } from '../kit-state'
+import { pays } from '../slack'
 import { additions, hopefulAdditions } from './add'
 import { dropAll, drops, dropToFit } from './drop'
 
@@ -16,21 +17,14 @@ function nearlyPaying(state: KitState): Change[][] {
     .map(({ changes }) => changes)
 }
 
-/** Whether a gain seen in a trial is to be made sure of. */
-const leaveTo = (state: KitState) => {
-  const leastH = state.leastH
-  return (gainH: number) => gainH > leastH
-}
-
 /** Takes something that does not pay by itself, and leaves off what it makes superfluous. */
 export function addThenDrop(state: KitState): boolean {
-  const mayPay = leaveTo(state)
   const { meets } = state.problem
   for (const changes of nearlyPaying(state)) {
     const near = [...new Set(changes.flatMap(({ item }) => [...nth(meets, item)]))]
     const candidates = near.filter((item) => state.spare(item) > 0 && !changes.some((change) => change.item === item))
     const roomH = candidates.reduce((sum, item) => sum + state.priceOf([{ item, by: state.spare(item) }]), 0)
-    if (!state.mayPay(state.gain(changes) + roomH)) continue
+    if (!pays(state.gain(changes) + roomH)) continue
     const before = state.netH
     const others = state.problem.ledger.items.map((_, item) => item)
     const all = state.tryOut(changes, () => {
@@ -40,7 +34,7 @@ export function addThenDrop(state: KitState): boolean {
         others.filter((item) => !changes.some((change) => change.item === item)),
       )
       const isFit = state.massG <= state.budgetG
-      return isFit && mayPay(state.netH - before) ? [...changes, ...idle, ...tooMuch] : undefined
+      return isFit && pays(state.netH - before) ? [...changes, ...idle, ...tooMuch] : undefined
     })
     if (all && state.apply(all)) return true
   }
@@ -49,7 +43,6 @@ export function addThenDrop(state: KitState): boolean {
 
 /** Leaves something off and takes what then gains most instead, or leaves off what only it made worth carrying. */
 export function dropThenAdd(state: KitState): boolean {
-  const mayPay = leaveTo(state)
   const { rivals, meets } = state.problem
   const items = state.problem.ledger.items.map((_, item) => item)
   const extras = nearlyPaying(state)
@@ -64,7 +57,7 @@ export function dropThenAdd(state: KitState): boolean {
       (extra) =>
         !extra.some((change) => change.item === item) &&
         // What it makes good is what the drop loses, so that an exchange gains at most what the dropped weighs.
-        state.mayPay(state.gain(extra) - state.priceOf(changes) - (isTight ? state.gain(changes) : 0)),
+        pays(state.gain(extra) - state.priceOf(changes) - (isTight ? state.gain(changes) : 0)),
     )
     const isIdleAfter = [...nth(meets, item)].filter((other) => state.spare(other) > 0)
     const all = state.tryOut(changes, (gainH) => {
@@ -75,14 +68,14 @@ export function dropThenAdd(state: KitState): boolean {
         const gained = state.gain(extra)
         if (gained > most) [best, most] = [extra, gained]
       }
-      if (best && mayPay(most + gainH)) return [...changes, ...best]
+      if (best && pays(most + gainH)) return [...changes, ...best]
       const roomH = isIdleAfter.reduce(
         (sum, other) => sum + state.priceOf([{ item: other, by: state.spare(other) }]),
         0,
       )
-      if (!mayPay(gainH + roomH)) return undefined
+      if (!pays(gainH + roomH)) return undefined
       const dropped = dropAll(state, isIdleAfter)
-      return mayPay(state.netH - before) ? [...changes, ...dropped] : undefined
+      return pays(state.netH - before) ? [...changes, ...dropped] : undefined
     })
     if (all && state.apply(all)) return true
   }

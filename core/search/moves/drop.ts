@@ -1,5 +1,6 @@
 import type { Change } from '../../promise'
 import type { KitState } from '../kit-state'
+import { pays } from '../slack'
 
 /** What may be left off at once: a piece, or all of a kind. */
 export function drops(state: KitState, items: Iterable<number>): Change[][] {
@@ -19,7 +20,7 @@ export function dropAll(state: KitState, items: readonly number[]): Change[] {
       // Left off, a thing gains its price at most.
       if (-state.priceOf(changes) <= most) continue
       const gainH = state.gain(changes)
-      if (state.mayPay(gainH) && gainH > most) [best, most] = [changes, gainH]
+      if (pays(gainH) && gainH > most) [best, most] = [changes, gainH]
     }
     if (!best) return dropped
     if (state.apply(best)) dropped.push(...best)
