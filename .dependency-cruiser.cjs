@@ -7,6 +7,7 @@ const rooms = [
   'exact',
   'promise',
   'search',
+  'bound',
   'simulate',
   'road',
   'ride',

@@ -1,3 +1,4 @@
 export * from './demand'
 export * from './evaluate'
 export * from './kit-promise'
+export * from './demand-stream'

@@ -1,0 +1,79 @@
+import { programOf } from '../../core/bound/program'
+import { servedAtMost, timesFull } from '../../core/bound/pooled-demand'
+import { prove } from '#core/bound'
+import { bestExactKit } from '#core/exact'
+import { indexLedger, ledgerFormat, readLedger } from '#core/ledger'
+import { choiceOf } from '#core/search'
+import { nth } from '#core/validation'
+import loadHighs from 'highs'
+import { describe, expect, it } from 'vitest'
+import { workedExample } from '../worked-example'
+
+const highs = await loadHighs()
+
+describe('the pooled demand of a stock', () => {
+  it('without refills is E[min(N, n)] of the whole trip: Σ min(k, n)·e^−λ·λ^k/k!', () => {
+    const mean = 1.7
+    const byHand = (n: number) => {
+      let [sum, chance] = [0, Math.exp(-mean)]
+      for (let k = 1; k < 60; k++) {
+        chance *= mean / k
+        sum += Math.min(k, n) * chance
+      }
+      return sum
+    }
+    servedAtMost([0.5, 1.2], 0, new Float64Array(2), 5).forEach((served, n) =>
+      expect(served).toBeCloseTo(byHand(n), 12),
+    )
+  })
+  it('with a refill by chance is each stretch by itself, or both as one', () => {
+    const whole = servedAtMost([2], 0, new Float64Array(1), 3)
+    const parts = [0.5, 1.5].map((mean) => servedAtMost([mean], 0, new Float64Array(1), 3))
+    const served = servedAtMost([0.5, 1.5], 0, Float64Array.of(0, 0.7), 3)
+    served.forEach((each, n) => {
+      expect(each).toBeCloseTo(0.3 * nth(whole, n) + 0.7 * (nth(nth(parts, 0), n) + nth(nth(parts, 1), n)), 12)
+    })
+    expect(timesFull(Float64Array.of(0, 0.7, 0.2))).toBeCloseTo(1.9, 12)
+  })
+})
+
+describe('the bound', () => {
+  it.each([50, 300, 1000, 4000])(
+    'at %d g an hour lies above the best kit of the worked example, and near',
+    (gramsPerHour) => {
+      const ledger = indexLedger({ ...workedExample(), gramsPerHour })
+      const best = bestExactKit(ledger)
+      const { boundNetH, gap } = prove(ledger, choiceOf(ledger, best.counts), highs)
+      expect(boundNetH).toBeGreaterThan(best.netH - 1e-6)
+      // Of two ways to mend a flat it grants the better one to every failure.
+      expect(boundNetH - best.netH).toBeLessThan(0.15 * best.emptyH)
+      expect(gap).toBeGreaterThanOrEqual(0)
+    },
+  )
+  it('is exact for one failure, one fix and one piece: saving · Pr(N ≥ 1), less its grams', () => {
+    const ledger = indexLedger(
+      readLedger({
+        format: ledgerFormat,
+        legs: 1,
+        items: [{ id: 'spare', massG: 100, max: 1, units: { spare: 1 } }],
+        stocks: [{ id: 'spare' }],
+        events: [
+          { id: 'broken', perLeg: [0.5], lossH: 6, fixes: [{ id: 'fit', uses: { spare: 1 }, hands: 1, workH: 1 }] },
+        ],
+        gramsPerHour: 1000,
+      }),
+    )
+    const { boundNetH, gap } = prove(ledger, choiceOf(ledger, [1]), highs)
+    expect(boundNetH).toBeCloseTo(5 * (1 - Math.exp(-0.5)) - 0.1, 6)
+    expect(gap).toBeLessThan(1e-4)
+  })
+  it('grants nothing without a tool, beyond a budget or against a pin', () => {
+    const ledger = (change: object) => indexLedger({ ...workedExample(), gramsPerHour: 1000, ...change })
+    const boundOf = (change: object) =>
+      prove(ledger(change), choiceOf(ledger(change), new Int32Array(8)), highs).boundNetH
+    expect(boundOf({ budgetG: 0 })).toBeCloseTo(0, 6)
+    expect(boundOf({ budgetG: 149 })).toBeLessThan(0.2)
+    expect(boundOf({ pins: { levers: { min: 0, max: 0 } } })).toBeLessThan(0.2)
+    expect(programOf(ledger({})).columns.filter(({ isWhole }) => isWhole)).toHaveLength(8 + 4)
+  })
+})
