@@ -20,6 +20,7 @@ const chapters: Readonly<Record<string, string>> = {
   memory: 'Ten minutes',
   solvers: 'Solvers',
   promises: 'Promises and drawn trips',
+  roads: 'Roads as riders pack for them',
 }
 
 /** Tries everything that is seeded and long, and writes down what came of it. */

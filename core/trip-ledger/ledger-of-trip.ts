@@ -1,7 +1,7 @@
 import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre } from '../air'
 import { CostsOfFailing } from '../availability'
 import type { Thing } from '../bench'
-import { expandTemplate, traitsOf, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
+import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { bestHands, handSuccess } from '../crew'
 import { gradeCost, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
@@ -189,7 +189,7 @@ class Writer {
       residualWalkH: exposure.walkH.map((walkH) => Math.min(mostLeft, failsAgain) * walkH),
     }
     const ways = this.supply
-      .draws(fix, bike, group, size)
+      .draws(fix, bike, suppliedAs(bike, group), size)
       .flatMap((draw, i): { id: string; draw: Draw }[] => [
         { id: i === 0 ? fix.id : `${fix.id}@${Object.keys(draw).join('+')}`, draw },
       ])
@@ -284,6 +284,12 @@ class Writer {
 
 /** The function of one pump. */
 const withPump = (id: string, { id: thing }: Pick<Thing, 'id'>) => `${id} with ${thing}`
+
+/** Wheels that are alike are supplied as one group. */
+function suppliedAs(bike: Bike, group: WheelGroup): WheelGroup {
+  if (group.label === '') return group
+  return wheelGroups(bike).find(({ label }) => label === group.label) ?? { ...group, label: '' }
+}
 
 /** Where a hazard strikes on a bike; each wheel and each fastener by itself. */
 function strikesOn(bike: Bike, hazard: Hazard): Strike[] {

@@ -141,9 +141,10 @@ describe('the ledger of a trip worked out by hand', () => {
 
   it('strikes each wheel by itself', () => {
     const { ledger } = write({}, { strikes: 'wheel' })
-    expect(ledger.events.map(({ id, perLeg }) => [id, nth(perLeg, 0).toFixed(3)])).toEqual([
-      ['flat/b/front', '0.040'],
-      ['flat/b/rear', '0.040'],
+    const drawn = ledger.events.map(({ id, perLeg, fixes }) => [id, nth(perLeg, 0).toFixed(3), nth(fixes, 0).uses])
+    expect(drawn).toEqual([
+      ['flat/b/front', '0.040', { 'tube-622': 1 }],
+      ['flat/b/rear', '0.040', { 'tube-622': 1 }],
     ])
   })
 
