@@ -1,7 +1,7 @@
 import { catalogue } from '#catalogue'
 import { indexLedger } from '#core/ledger'
 import { surveyRoad } from '#core/road'
-import { bestKit } from '#core/search'
+import { bestKit, usualGramsPerHour } from '#core/search'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { nth } from '#core/validation'
 import { expect, it } from 'vitest'
@@ -17,7 +17,8 @@ const leastShare = 0.7
 function packedFor(road: RoadSketch): PackedKit {
   const trip = tripOn(road)
   const { ledger } = ledgerOfTrip(trip, surveyRoad(trip.road.points), catalogue)
-  const { counts, massG, stranded } = bestKit(indexLedger(ledger))
+  const gramsPerHour = usualGramsPerHour(indexLedger(ledger))
+  const { counts, massG, stranded } = bestKit(indexLedger({ ...ledger, gramsPerHour }))
   const counted = new Map(ledger.items.map(({ id }, i) => [id, nth(counts, i)]))
   return { count: (id) => counted.get(id) ?? 0, massG, stranded }
 }

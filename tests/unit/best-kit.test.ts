@@ -1,5 +1,5 @@
 import { indexLedger } from '#core/ledger'
-import { bestKit, choiceOf } from '#core/search'
+import { bestKit, choiceOf, usualGramsPerHour } from '#core/search'
 import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 import { workedExample, workedKits } from '../worked-example'
@@ -41,4 +41,14 @@ it('what is told of a kit adds up', () => {
   const choice = choiceOf(ledger, [1, 1, 1, 0, 0, 0, 0, 0])
   expect(choice.massG).toBe(320)
   expect(choice.netH).toBeCloseTo(choice.emptyH - choice.promiseH - 320 / 500, 12)
+})
+
+it('the dial begins where 100 g spare a hundredth of what all could spare', () => {
+  const ledger = indexLedger(workedExample())
+  const everything = choiceOf(
+    ledger,
+    ledger.items.map(({ max }) => max),
+  )
+  expect(usualGramsPerHour(ledger)).toBeCloseTo(10_000 / (everything.emptyH - everything.promiseH), 9)
+  expect(usualGramsPerHour({ ...ledger, items: [] })).toBe(Infinity)
 })
