@@ -5,7 +5,7 @@ import type { DemandStream } from './demand-stream'
 import type { StreamDraws } from './stream-draws'
 
 /** Failures of a leg beyond these are less likely than this. */
-const leastTail = 1e-7
+const leastTail = 1e-9
 /** More of them are not told apart: a thousand on a leg, the most that there can be, stay within. */
 const mostFailures = 1500
 /** Ways of wear less likely than this are left out. */
