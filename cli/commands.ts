@@ -6,8 +6,10 @@ import { gaps } from './gaps'
 import { gpx } from './gpx'
 import { kit } from './kit'
 import { ledger } from './ledger'
+import { promise } from './promise'
 import { road } from './road'
 import { schema } from './schema'
+import { simulate } from './simulate'
 import { solve } from './solve'
 import { UsageError } from './usage'
 
@@ -20,7 +22,9 @@ const commands: Record<string, { run: Command; usage: string }> = {
   road: { run: road, usage: 'road TRIP [--text]' },
   gaps: { run: gaps, usage: 'gaps TRIP [--text]' },
   ledger: { run: ledger, usage: 'ledger TRIP' },
-  solve: { run: solve, usage: 'solve LEDGER [--proof] [--brute]' },
+  solve: { run: solve, usage: 'solve LEDGER [--proof] [--exact]' },
+  promise: { run: promise, usage: 'promise LEDGER --kit FILE' },
+  simulate: { run: simulate, usage: 'simulate LEDGER|TRIP [--kit FILE] [--trips 20000] [--seed 1]' },
   kit: { run: kit, usage: 'kit TRIP' },
   fits: { run: fits, usage: 'fits TRIP [--text]' },
   fit: {

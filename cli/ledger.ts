@@ -1,6 +1,9 @@
-import { ledgerFrom } from './trip'
+import { catalogue } from '#catalogue'
+import { ledgerOfTrip } from '#core/trip-ledger'
+import { tripFrom } from './trip'
 
-/** A trip's ledger, in the format rag-tin.ledger/1. */
+/** A trip's ledger, in the format rag-tin.ledger/2. */
 export function ledger(args: string[]): unknown {
-  return ledgerFrom(args).ledger
+  const { trip, survey } = tripFrom(args)
+  return ledgerOfTrip(trip, survey, catalogue).ledger
 }

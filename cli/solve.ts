@@ -1,32 +1,27 @@
-import { chooseBrute, chooseFast, prove } from '#core/choose'
-import { readLedger } from '#core/trip-ledger'
-import { Fault } from '#core/validation'
+import { prove } from '#core/bound'
+import { bestExactKit } from '#core/exact'
+import { indexLedger, readLedger } from '#core/ledger'
+import { bestKit, type KitChoice } from '#core/search'
 import loadHighs from 'highs'
-import { fileText, UsageError, parsedArgs } from './usage'
+import { jsonFile } from './json-file'
+import { namedCounts } from './kit-file'
+import { onePath, parsedArgs, UsageError } from './usage'
 
-function parsed(text: string): unknown {
-  try {
-    return JSON.parse(text)
-  } catch (error) {
-    throw new Fault(
-      'the file',
-      `not JSON (${error instanceof Error ? error.message : 'unreadable'})`,
-      'a ledger document',
-    )
-  }
-}
-
-/** The best kit for a ledger: fast, with a proof, or by trying everything. */
+/** The best kit for a ledger: as the search finds it, with a proof where asked, or by following every kit exactly. */
 export async function solve(args: string[]): Promise<unknown> {
   const { positionals, values } = parsedArgs(args, {
     proof: { type: 'boolean' },
-    brute: { type: 'boolean' },
+    exact: { type: 'boolean' },
   } as const)
-  if (values.proof && values.brute) throw new UsageError('--brute is exact and needs no --proof')
-  const ledger = readLedger(parsed(fileText(positionals)))
-  if (values.brute) return chooseBrute(ledger)
-  const choice = chooseFast(ledger)
-  if (!values.proof) return choice
-  const { boundNetH, gap, seconds } = prove(ledger, choice, await loadHighs())
-  return { ...choice, proof: { boundNetH, gap, seconds } }
+  if (values.proof && values.exact) throw new UsageError('--exact tries every kit and needs no --proof')
+  const ledger = readLedger(jsonFile(onePath(positionals), 'a ledger document'))
+  const indexed = indexLedger(ledger)
+  const said = ({ counts, promiseH, walkH, emptyH, massG, netH, stranded }: KitChoice) => ({
+    counts: namedCounts(ledger, counts),
+    ...{ promiseH, walkH, emptyH, massG, netH, stranded },
+  })
+  if (values.exact) return said(bestExactKit(indexed))
+  const kit = bestKit(indexed)
+  if (!values.proof) return said(kit)
+  return { ...said(kit), proof: prove(indexed, kit, await loadHighs()) }
 }

@@ -1,5 +1,4 @@
 import { catalogue } from '#catalogue'
-import { buildLedger, type BuiltLedger } from '#core/trip-ledger'
 import { surveyRoad, type Survey } from '#core/road'
 import { readTripText, type Trip } from '#core/trip'
 import { Fault } from '#core/validation'
@@ -27,10 +26,4 @@ export function tripFrom(args: string[]): SurveyedTrip {
   const survey = surveyRoad(trip.road.points)
   if (survey.lengthKm <= 0) throw new Fault('road.points', 'no road', 'a road of some length; import a GPX file first')
   return { trip, survey, text }
-}
-
-/** Its ledger. */
-export function ledgerFrom(args: string[]): BuiltLedger {
-  const { trip, survey } = tripFrom(args)
-  return buildLedger(trip, survey, catalogue)
 }

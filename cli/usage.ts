@@ -25,10 +25,15 @@ function withNumbersBelowZero(args: string[]): string[] {
   }, [])
 }
 
-/** The single file a command works on, as text. */
-export function fileText(positionals: string[]): string {
+/** The single file a command works on. */
+export function onePath(positionals: string[]): string {
   if (positionals.length !== 1) throw new UsageError(`one file is needed, not ${positionals.length}`)
-  const path = nth(positionals, 0)
+  return nth(positionals, 0)
+}
+
+/** The same, as text. */
+export function fileText(positionals: string[]): string {
+  const path = onePath(positionals)
   try {
     if (path === '-') return readFileSync(0, 'utf8')
     const { size } = statSync(path)

@@ -3,6 +3,7 @@ import { PromiseEvaluator } from '../promise'
 import { Fault } from '../validation'
 import { condense } from './condense'
 import { grow, makeSure, shrink } from './search'
+import { areFew, bestOfAll } from './every-kit'
 import { kitProblem, type KitProblem } from './problem'
 import { KitState } from './kit-state'
 import { pays } from './slack'
@@ -22,7 +23,7 @@ export interface KitChoice extends KitHours {
 /**
  * The best kit that a search finds, within pins and budget: one is grown from what is pinned, one shrunk from all there is,
  * both are improved until nothing gains, and the better one is the answer. Long ledgers are condensed for that, and the
- * answer is then improved on the whole of it.
+ * answer is then improved on the whole of it. Where there are few kits, all are tried.
  *
  * @throws Fault where what is pinned weighs more than the budget
  */
@@ -36,6 +37,7 @@ function bestState(problem: KitProblem): KitState {
   if (massOf(problem.ledger, pinned) > budgetG) {
     throw new Fault('budgetG', `${budgetG} g`, `at least the ${massOf(problem.ledger, pinned)} g of what is pinned`)
   }
+  if (areFew(problem)) return bestOfAll(problem)
   const near = condensed(problem)
   const fromNothing = new KitState(near, pinned)
   grow(fromNothing)

@@ -109,6 +109,14 @@ export class KitState {
     return result
   }
 
+  /** Makes a change whether it gains or not. */
+  set(changes: readonly Change[]): void {
+    this.promise.apply(changes)
+    this.promise.settle(settling)
+    this.massG += this.massOf(changes)
+    this.outdate(changes)
+  }
+
   /** From now on changes are made sure of on the whole ledger. */
   makeSureOn(problem: KitProblem): void {
     this.whole = new KitState(problem, this.counts)
