@@ -3,7 +3,7 @@ import { nth } from '../validation'
 import { demandStreams, type DemandStream } from './demand-stream'
 
 /** What wears less often than this on a trip draws as if it came of a sudden. */
-const leastWorn = 0.25
+const leastWorn = 0.05
 /** For one stock, how often each of so many things has worn out is kept in mind; of others it is their mean. */
 const mostKept = 2
 
