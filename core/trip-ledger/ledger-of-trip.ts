@@ -86,6 +86,7 @@ class Writer {
   private readonly events: LedgerEvent[] = []
   private readonly notes: EventNote[] = []
   private readonly stuck: StuckFix[] = []
+  private readonly exposures = new Map<string, Exposure>()
 
   constructor(
     private readonly trip: Trip,
@@ -110,11 +111,7 @@ class Writer {
     const traits = traitsOf(bike, group.tyre)
     const settledBy = [hazard.settledBy, ...hazard.alsoSettledBy].map((id) => expandTemplate(id, bike, group.tyre))
     const limpShare = limpShareOf(hazard, bike)
-    const exposure = exposureOf(this.costs, hazard, settledBy, {
-      stops: hazard.stops,
-      limpShare,
-      pushFactor: bike.pushFactor,
-    })
+    const exposure = this.exposure(hazard, settledBy, limpShare, bike.pushFactor)
     const rate = share * bikeFactor(hazard, traits)
     const lives = exposure.weightedKm.map((km) => (hazard.kind === 'wearing' ? (rate * km) / hazard.lifeKm : 0))
     const perLeg = exposure.weightedKm.map((km) =>
@@ -151,6 +148,17 @@ class Writer {
       expected: perLeg.reduce((sum, failures) => sum + failures, 0),
       exposure,
     })
+  }
+
+  /** Many hazards, and both wheels, meet the same. */
+  private exposure(hazard: Hazard, settledBy: readonly string[], limpShare: number, pushFactor: number): Exposure {
+    const { stops, onRoad } = hazard
+    const key = JSON.stringify([settledBy, stops, limpShare, pushFactor, onRoad])
+    const known = this.exposures.get(key)
+    if (known) return known
+    const exposure = exposureOf(this.costs, hazard, settledBy, { stops, limpShare, pushFactor })
+    this.exposures.set(key, exposure)
+    return exposure
   }
 
   /** Whoever passes a place that is trusted to have the part fits a fresh one there when it is due. */
