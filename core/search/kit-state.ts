@@ -20,8 +20,6 @@ export class KitState {
   private readonly gains = new Map<string, { gainH: number; items: readonly number[]; isFresh: boolean }>()
   /** Whether what is changed will be taken back. */
   private isTrying = false
-  /** Trials so far. */
-  trials = 0
 
   /** The same kit on the whole ledger, where changes are made sure of. */
   private whole: KitState | undefined
@@ -97,7 +95,6 @@ export class KitState {
 
   /** Tries a change, lets something be read off (further changes may be made for that), and takes all back. */
   tryOut<T>(changes: readonly Change[], read: (gainH: number) => T): T {
-    this.trials++
     const [before, massG, wasTrying] = [this.netH, this.massG, this.isTrying]
     this.isTrying = true
     const result = this.promise.tryOut(changes, () => {

@@ -1,7 +1,8 @@
 import type { KitState } from './kit-state'
 import { addAll, hopefulAdditions } from './moves/add'
-import { addThenDrop, dropThenAdd } from './moves/compound'
+import { addThenDrop } from './moves/add-then-drop'
 import { dropAll, drops } from './moves/drop'
+import { dropThenAdd } from './moves/drop-then-add'
 import type { KitProblem } from './problem'
 
 /** Enough for any search seen to come to rest. */

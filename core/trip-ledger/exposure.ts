@@ -1,4 +1,4 @@
-import type { CostsOfFailing, FootAndPriceAlong } from '../availability'
+import { stranded, type CostsOfFailing, type FootAndPriceAlong } from '../availability'
 import type { Hazard } from '../hazard'
 import { pointBefore } from '../road'
 import { nth, numberAt } from '../validation'
@@ -19,9 +19,6 @@ export interface Exposure {
   readonly passersBy: number
 }
 
-/** From so long a walk one counts as stranded, h. */
-const strandedFromH = 3
-
 /**
  * A failure that stops the bike with some chance, and else slows it, along the legs of a road: means over the nodes of each,
  * weighted by how hard the road is there.
@@ -40,7 +37,7 @@ export function exposureOf(
   const riding = costs.ridingUntilSettled(settledBy)
   const wrench = costs.toWrench(pushFactor)
   const failing = limping(stuck, riding, stops, limpShare)
-  const strands = stuck.walkH.map((hours) => (hours >= strandedFromH ? stops : 0))
+  const strands = stuck.walkH.map((hours) => (hours >= stranded.fromWalkH ? stops : 0))
   const toWrench = wrench?.map(
     (walk, node) => stops * walk + (1 - stops) * Math.min(walk, limpShare * numberAt(riding, node)),
   )

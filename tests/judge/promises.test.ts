@@ -89,8 +89,7 @@ it('the kit found by the promise is near the best of all, on tiny ledgers, with 
   const mean = short.reduce((sum, each) => sum + each, 0) / short.length
   const worst = Math.max(...short)
   expect(mean).toBeLessThan(0.0025)
-  // 0.025 is wanted: one in 300 has a fix that draws on two scarce stocks at once.
-  expect(worst).toBeLessThan(0.03)
+  expect(worst).toBeLessThan(0.025)
   said.push(
     `Their kits as the search finds them, one of three within a budget of four tenths of all there is: followed exactly, they fall short of the best of all by ${(100 * mean).toFixed(3)} % of bare-handed hours on average, ${(100 * worst).toFixed(2)} % at worst. The bound of HiGHS is never below the best.`,
   )

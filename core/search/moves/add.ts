@@ -69,3 +69,15 @@ function bestAddition(state: KitState): Change[] | undefined {
 
 /** So many times what an addition gained before it may gain now. */
 const guessing = 1.5
+
+/** So many additions that nearly pay are tried with what they would make superfluous, or in exchange for something. */
+const mostNearlyPaying = 12
+
+/** Additions by what they gain, the best first; those that cannot pay even if what they replace were to go are left out. */
+export function nearlyPaying(state: KitState): Change[][] {
+  return hopefulAdditions(state)
+    .map(({ changes }) => ({ changes, gainH: state.gain(changes) }))
+    .sort((a, b) => b.gainH - a.gainH)
+    .slice(0, mostNearlyPaying)
+    .map(({ changes }) => changes)
+}
