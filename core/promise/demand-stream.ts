@@ -40,7 +40,8 @@ export class DemandStream {
   readonly hoursAtStake: number
   private readonly tools: readonly number[]
   private readonly facings = new Map<string, Facing>()
-  private readonly scenarios = new Map<string, readonly ToolScenario[]>()
+  /** By the tools that are carried: what they allow, and a key that is one for all tools that allow the same. */
+  private readonly scenarios = new Map<string, { readonly key: string; readonly list: readonly ToolScenario[] }>()
   private readonly orders = new Map<string, readonly OrderedLegs[]>()
 
   /**
@@ -68,22 +69,27 @@ export class DemandStream {
     for (const i of this.tools) toolsKey += `${nth(counts, i)} `
     let stocksKey = ''
     for (const s of this.stocks) stocksKey += `${numberAt(conditions, s)} `
-    const key = `${toolsKey}/${stocksKey}`
+    const scenarios = this.scenarios.get(toolsKey) ?? this.scenariosWith(counts)
+    this.scenarios.set(toolsKey, scenarios)
+    const key = `${scenarios.key}/${stocksKey}`
     const known = this.facings.get(key)
     if (known) return known
-    const scenarios = this.scenarios.get(toolsKey) ?? toolScenarios(this.ledger, this.event, counts)
     const orders = this.orders.get(stocksKey) ?? this.orderedLegs(conditions)
-    this.scenarios.set(toolsKey, scenarios)
     this.orders.set(stocksKey, orders)
     const facing = {
-      scenarios: scenarios.map(({ chance }) => chance),
+      scenarios: scenarios.list.map(({ chance }) => chance),
       groups: orders.map(({ order, ...group }) => ({
         ...group,
-        tries: scenarios.map(({ doable }) => order.filter(({ fix }) => nth(doable, fix.number))),
+        tries: scenarios.list.map(({ doable }) => order.filter(({ fix }) => nth(doable, fix.number))),
       })),
     }
     this.facings.set(key, facing)
     return facing
+  }
+
+  private scenariosWith(counts: ArrayLike<number>) {
+    const list = toolScenarios(this.ledger, this.event, counts)
+    return { key: list.map(({ doable, chance }) => `${doable.map(Number).join('')} ${chance}`).join(), list }
   }
 
   private orderedLegs(conditions: Float64Array): OrderedLegs[] {

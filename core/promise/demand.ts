@@ -1,6 +1,7 @@
 import type { IndexedLedger } from '../ledger'
 import { nth } from '../validation'
 import { demandStreams, type DemandStream } from './demand-stream'
+import { WorkedOut } from './worked-out'
 
 /** What wears less often than this on a trip draws as if it came of a sudden. */
 const leastWorn = 0.05
@@ -27,6 +28,7 @@ export interface Demand {
   /** For each function, the streams that need it. */
   readonly streamsOfFunction: readonly (readonly number[])[]
   readonly limits: { readonly stocks: number; readonly fixes: number; readonly techniques: number }
+  readonly workedOut: WorkedOut
 }
 
 export function demandOf(ledger: IndexedLedger): Demand {
@@ -59,6 +61,7 @@ export function demandOf(ledger: IndexedLedger): Demand {
       fixes: most(({ event }) => event.fixes.length),
       techniques: most(({ event }) => event.techniques),
     },
+    workedOut: new WorkedOut(),
   }
 }
 

@@ -7,11 +7,11 @@ const rounds = 3
 
 /** Works out what kits promise: fast and near the truth. */
 export class PromiseEvaluator {
-  private readonly demand: Demand
-
-  constructor(ledger: IndexedLedger) {
-    this.demand = demandOf(ledger)
-  }
+  /** @param demand of the ledger, where it is there already */
+  constructor(
+    ledger: IndexedLedger,
+    private readonly demand: Demand = demandOf(ledger),
+  ) {}
 
   /** @param counts how many of each item are carried, in their order */
   evaluate(counts: ArrayLike<number>): KitHours {

@@ -21,9 +21,6 @@ interface Cost {
   readonly strandings: number
 }
 
-/** So many laws of a stock are kept in mind. */
-const mostLaws = 500
-
 /**
  * What a kit promises, kept in step with changes of the kit one item at a time.
  *
@@ -40,11 +37,6 @@ export class KitPromise {
   private readonly costs: Cost[]
   /** For each stream, what it draws of each stock that it uses. */
   private readonly draws: Map<number, StreamDraws>[]
-  /** What has been worked out before: draws by stream, stock and what is carried against the stream; laws by their draws. */
-  private readonly drawsBefore: Map<number, Map<Facing, StreamDraws>>[]
-  private readonly lawsBefore: Map<string, StockLaw>[]
-  private readonly amountsByFull: Map<number, Float64Array>[]
-  private drawsWorkedOut = 0
   private leastCosts: readonly number[] | undefined
   private readonly walk: FailureWalk
   /** How what is tried is taken back; undefined while changes are for good. */
@@ -64,9 +56,6 @@ export class KitPromise {
     this.none = nothingCarried(ledger.legs)
     this.laws = ledger.stocks.map(() => this.none)
     this.draws = streams.map(() => new Map<number, StreamDraws>())
-    this.drawsBefore = streams.map(() => new Map<number, Map<Facing, StreamDraws>>())
-    this.amountsByFull = ledger.stocks.map(() => new Map<number, Float64Array>())
-    this.lawsBefore = ledger.stocks.map(() => new Map<string, StockLaw>())
     ledger.stocks.forEach((_, stock) => this.follow(stock))
     this.costs = streams.map((_, number) => this.costOf(number))
   }
@@ -85,6 +74,11 @@ export class KitPromise {
     let sum = 0
     for (const { hours } of this.costs) sum += hours
     return sum
+  }
+
+  /** Hours that each stream of failures costs, by their numbers. */
+  hoursByStream(): Float64Array {
+    return Float64Array.from(this.costs, ({ hours }) => hours)
   }
 
   isCarried(stock: number): boolean {
@@ -198,7 +192,7 @@ export class KitPromise {
 
   /** @returns by how much a chance of what is at hand has changed at most */
   private follow(stock: number): number {
-    const { ledger, ofStock } = this.demand
+    const { ledger, ofStock, workedOut } = this.demand
     const full = numberAt(this.amounts, stock)
     const { kept, streams: drawing } = nth(ofStock, stock)
     if (full === 0 || drawing.length === 0) {
@@ -207,22 +201,17 @@ export class KitPromise {
       return had ? 1 : 0
     }
     const known = drawing.map((number) => this.drawsOf(number, stock))
-    const before = nth(this.lawsBefore, stock)
-    const key = `${full} ${known.map(({ number }) => number).join(' ')}`
-    const law =
-      before.get(key) ?? followStock(this.amountsOf(stock, full), nth(ledger.refillChance, stock), known, kept)
-    if (before.size > mostLaws) before.clear()
-    before.set(key, law)
+    const law = workedOut.law(stock, full, known, () =>
+      followStock(this.amountsOf(stock, full), nth(ledger.refillChance, stock), known, kept),
+    )
     const moved = distance(nth(this.laws, stock), law)
     this.write(this.laws, stock, law)
     return moved
   }
 
   private amountsOf(stock: number, full: number): Float64Array {
-    const known = nth(this.amountsByFull, stock)
-    const amounts = known.get(full) ?? amountsLeft(full, nth(this.demand.ofStock, stock).draws)
-    known.set(full, amounts)
-    return amounts
+    const { ofStock, workedOut } = this.demand
+    return workedOut.amounts(stock, full, () => amountsLeft(full, nth(ofStock, stock).draws))
   }
 
   private drawsOf(number: number, stock: number): StreamDraws {
@@ -230,24 +219,18 @@ export class KitPromise {
     const inForce = nth(this.draws, number)
     const now = inForce.get(stock)
     if (now?.facing === facing) return now
-    const ofStream = nth(this.drawsBefore, number)
-    const byFacing = ofStream.get(stock) ?? new Map<Facing, StreamDraws>()
-    ofStream.set(stock, byFacing)
-    const before = byFacing.get(facing)
-    const draws =
-      before && [...before.others].every(([other, law]) => nth(this.laws, other) === law)
-        ? before
-        : this.freshDraws(number, stock, facing)
-    byFacing.set(facing, draws)
+    const draws = this.demand.workedOut.draws(facing, stock, this.laws, (drawsNumber) =>
+      this.freshDraws(drawsNumber, number, stock, facing),
+    )
     this.set(inForce, stock, draws)
     return draws
   }
 
-  private freshDraws(number: number, stock: number, facing: Facing): StreamDraws {
+  private freshDraws(drawsNumber: number, number: number, stock: number, facing: Facing): StreamDraws {
     const stream = nth(this.demand.streams, number)
     const others = stream.stocks.filter((other) => other !== stock)
     const laws = new Map(others.map((other) => [other, nth(this.laws, other)]))
-    return new StreamDraws(this.drawsWorkedOut++, stream, facing, stock, laws, this.walk)
+    return new StreamDraws(drawsNumber, stream, facing, stock, laws, this.walk)
   }
 
   private costOf(number: number): Cost {

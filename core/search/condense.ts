@@ -1,5 +1,5 @@
 import type { IndexedEvent, IndexedFix, IndexedLedger } from '../ledger'
-import { numberAt } from '../validation'
+import { nth, numberAt } from '../validation'
 
 /**
  * A ledger with fewer legs, nearly the same and quicker to search by: legs that follow each other are joined where least is
@@ -54,7 +54,45 @@ export function condense(ledger: IndexedLedger, most: number): IndexedLedger {
     legs: starts.length,
     items: ledger.items.map((item) => (item.provides.length > 0 ? { ...item, condition: 1 } : item)),
     refillChance: ledger.refillChance.map((chances) => Float64Array.from(starts, (leg) => numberAt(chances, leg))),
-    events: ledger.events.map(joinEvent),
+    events: poolAlike(ledger.events.map(joinEvent)),
+  }
+}
+
+/** Failures of a sudden that are mended in the same ways are pooled: they add up, and hours are means, by the failures. */
+function poolAlike(events: readonly IndexedEvent[]): IndexedEvent[] {
+  const alike = new Map<string, IndexedEvent[]>()
+  for (const event of events) {
+    const ways = event.fixes.map(({ needs, uses, technique, hands, holds }) => [needs, uses, technique, hands, holds])
+    const key = event.wear ? event.id : JSON.stringify(ways)
+    alike.set(key, [...(alike.get(key) ?? []), event])
+  }
+  return [...alike.values()].map(pool)
+}
+
+function pool(events: readonly IndexedEvent[]): IndexedEvent {
+  const first = nth(events, 0)
+  if (events.length === 1) return first
+  const perLeg = first.perLeg.map((_, leg) => events.reduce((sum, event) => sum + numberAt(event.perLeg, leg), 0))
+  const means = (hours: (event: IndexedEvent) => Float64Array) =>
+    perLeg.map((failures, leg) => {
+      const weighted = events.reduce(
+        (sum, event) => sum + numberAt(event.perLeg, leg) * numberAt(hours(event), leg),
+        0,
+      )
+      return failures > 0 ? weighted / failures : numberAt(hours(first), leg)
+    })
+  return {
+    ...first,
+    perLeg,
+    lossH: means(({ lossH }) => lossH),
+    walkH: means(({ walkH }) => walkH),
+    strands: means(({ strands }) => strands),
+    fixes: first.fixes.map((fix, f) => ({
+      ...fix,
+      workH: means(({ fixes }) => nth(fixes, f).workH),
+      residualH: means(({ fixes }) => nth(fixes, f).residualH),
+      residualWalkH: means(({ fixes }) => nth(fixes, f).residualWalkH),
+    })),
   }
 }
 

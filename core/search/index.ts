@@ -1,4 +1,5 @@
 export * from './best-kit'
+export * from './kit-search'
 export * from './kit-state'
 export * from './problem'
 export * from './search'

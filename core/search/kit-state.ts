@@ -1,6 +1,6 @@
 import { massOf } from '../ledger'
 import { KitPromise, type Change } from '../promise'
-import { nth } from '../validation'
+import { nth, numberAt } from '../validation'
 import type { KitProblem } from './problem'
 import { pays } from './slack'
 
@@ -18,6 +18,8 @@ export class KitState {
   budgetG: number
   private readonly promise: KitPromise
   private readonly gains = new Map<string, { gainH: number; items: readonly number[]; isFresh: boolean }>()
+  /** For each item, hours that each stream of failures costs more without one piece of it. */
+  private readonly losses = new Map<number, Float64Array>()
   /** Whether what is changed will be taken back. */
   private isTrying = false
 
@@ -175,6 +177,9 @@ export class KitState {
 
   private outdate(changes: readonly Change[]): void {
     const { meets } = this.problem
+    for (const known of this.losses.keys()) {
+      if (changes.some(({ item }) => item === known || nth(meets, item).has(known))) this.losses.delete(known)
+    }
     for (const known of this.gains.values()) {
       if (!known.isFresh) continue
       known.isFresh = !changes.some(({ item }) =>
@@ -184,10 +189,31 @@ export class KitState {
   }
 
   /**
-   * The most that adding something can gain: what the streams that it bears on, and those that share stock with them, lose
-   * beyond what they would lose with everything at hand.
+   * Hours lost without one piece of an item by failures on which a change does not bear: what the change cannot make
+   * superfluous. Nothing but a change of the kit makes them be worked out anew.
    */
-  mostGained(changes: readonly Change[]): number {
+  lostElsewhere(item: number, changes: readonly Change[]): number {
+    const losses = this.lossesWithout(item)
+    let sum = 0
+    const near = this.streamsNear(changes)
+    losses.forEach((lostH, number) => {
+      if (!near.has(number)) sum += lostH
+    })
+    return sum
+  }
+
+  private lossesWithout(item: number): Float64Array {
+    const known = this.losses.get(item)
+    if (known) return known
+    const before = this.promise.hoursByStream()
+    const after = this.promise.tryOut([{ item, by: -1 }], () => this.promise.hoursByStream())
+    const losses = after.map((hours, number) => hours - numberAt(before, number))
+    this.losses.set(item, losses)
+    return losses
+  }
+
+  /** The streams of failures that a change bears on, and those that share stock with them. */
+  private streamsNear(changes: readonly Change[]): Set<number> {
     const { streamsOf, demand } = this.problem
     const near = new Set<number>()
     for (const { item } of changes) {
@@ -198,8 +224,16 @@ export class KitState {
         }
       }
     }
+    return near
+  }
+
+  /**
+   * The most that adding something can gain: what the streams that it bears on, and those that share stock with them, lose
+   * beyond what they would lose with everything at hand.
+   */
+  mostGained(changes: readonly Change[]): number {
     let sum = -this.priceOf(changes)
-    for (const number of near) sum += this.promise.beyondLeast(number)
+    for (const number of this.streamsNear(changes)) sum += this.promise.beyondLeast(number)
     return sum
   }
 

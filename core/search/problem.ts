@@ -56,3 +56,14 @@ export function kitProblem(ledger: IndexedLedger): KitProblem {
     hoursAtStake: demand.streams.reduce((sum, stream) => sum + stream.hoursAtStake, 0),
   }
 }
+
+/** The same problem where the prices, pins or budget of its ledger are others; all else must be the same. */
+export function repriced(problem: KitProblem, { items, budgetG, hoursPerGram }: IndexedLedger): KitProblem {
+  const ledger = {
+    ...problem.ledger,
+    budgetG,
+    hoursPerGram,
+    items: problem.ledger.items.map((item, i) => ({ ...item, min: nth(items, i).min, max: nth(items, i).max })),
+  }
+  return { ...problem, ledger, demand: { ...problem.demand, ledger } }
+}

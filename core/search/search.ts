@@ -22,7 +22,6 @@ export function improve(state: KitState): void {
 /** Adds what gains, and improves what comes of it. */
 export function grow(state: KitState): void {
   addAll(state)
-  improve(state)
 }
 
 /**
@@ -44,5 +43,4 @@ export function makeSure(state: KitState, problem: KitProblem): void {
 /** Leaves off what does not pay, and improves what is left. */
 export function shrink(state: KitState): void {
   dropAll(state, allItems(state))
-  improve(state)
 }

@@ -9,7 +9,12 @@ export function addThenDrop(state: KitState): boolean {
   const { meets } = state.problem
   for (const changes of nearlyPaying(state)) {
     const near = [...new Set(changes.flatMap(({ item }) => [...nth(meets, item)]))]
-    const candidates = near.filter((item) => state.spare(item) > 0 && !changes.some((change) => change.item === item))
+    const candidates = near.filter(
+      (item) =>
+        state.spare(item) > 0 &&
+        !changes.some((change) => change.item === item) &&
+        pays(-state.priceOf([{ item, by: -1 }]) - state.lostElsewhere(item, changes)),
+    )
     const roomH = candidates.reduce((sum, item) => sum + state.priceOf([{ item, by: state.spare(item) }]), 0)
     if (!pays(state.gain(changes) + roomH)) continue
     const before = state.netH

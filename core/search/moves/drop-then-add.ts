@@ -23,7 +23,7 @@ export function dropThenAdd(state: KitState): boolean {
         // What it makes good is what the drop loses, so that an exchange gains at most what the dropped weighs.
         pays(state.gain(extra) - state.priceOf(changes) - (isTight ? state.gain(changes) : 0)),
     )
-    const isIdleAfter = [...nth(meets, item)].filter((other) => state.spare(other) > 0)
+    const isIdleAfter = idleTogether(state, changes, [...nth(meets, item)])
     const all = state.tryOut(changes, (gainH) => {
       // The most that can be made good is what the drop has lost.
       let [best, most]: [Change[] | undefined, number] = [undefined, -Infinity]
@@ -33,15 +33,29 @@ export function dropThenAdd(state: KitState): boolean {
         if (gained > most) [best, most] = [extra, gained]
       }
       if (best && pays(most + gainH)) return [...changes, ...best]
-      const roomH = isIdleAfter.reduce(
-        (sum, other) => sum + state.priceOf([{ item: other, by: state.spare(other) }]),
-        0,
-      )
-      if (!pays(gainH + roomH)) return undefined
+      if (isIdleAfter.length === 0) return undefined
       const dropped = dropAll(state, isIdleAfter)
       return pays(state.netH - before) ? [...changes, ...dropped] : undefined
     })
     if (all && state.apply(all)) return true
   }
   return false
+}
+
+/**
+ * The items that may be left off together with a change, for what carrying them all costs: whoever leaves off many things
+ * loses at least what leaving off each of them by itself loses.
+ */
+function idleTogether(state: KitState, changes: readonly Change[], items: readonly number[]): number[] {
+  const all = items.filter((item) => state.spare(item) > 0)
+  const priceOf = (item: number) => state.priceOf([{ item, by: state.spare(item) }])
+  const lostWithout = (dropped: readonly Change[]) => -state.priceOf(dropped) - state.gain(dropped)
+  let [idle, roomH] = [all, 0]
+  for (;;) {
+    roomH = idle.reduce((sum, item) => sum + priceOf(item), -state.priceOf(changes))
+    const fewer = idle.filter((item) => pays(roomH - lostWithout([{ item, by: -1 }])))
+    if (fewer.length === idle.length) break
+    idle = fewer
+  }
+  return pays(roomH - lostWithout(changes)) ? idle : []
 }

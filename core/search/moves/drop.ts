@@ -1,4 +1,5 @@
 import type { Change } from '../../promise'
+import { nth } from '../../validation'
 import type { KitState } from '../kit-state'
 import { pays } from '../slack'
 
@@ -11,31 +12,53 @@ export function drops(state: KitState, items: Iterable<number>): Change[][] {
   })
 }
 
-/** Leaves off what does not pay its grams, the most idle first, until everything left does. @returns what was left off */
+/**
+ * Leaves off what does not pay its grams until everything left does: one sweep after another, each by what was last seen to
+ * be gained, the most idle first.
+ *
+ * @returns what was left off
+ */
 export function dropAll(state: KitState, items: readonly number[]): Change[] {
   const dropped: Change[] = []
-  for (;;) {
-    let [best, most]: [Change[] | undefined, number] = [undefined, -Infinity]
-    for (const changes of drops(state, items)) {
-      // Left off, a thing gains its price at most.
-      if (-state.priceOf(changes) <= most) continue
-      const gainH = state.gain(changes)
-      if (pays(gainH) && gainH > most) [best, most] = [changes, gainH]
-    }
-    if (!best) return dropped
-    if (state.apply(best)) dropped.push(...best)
+  let candidates = items
+  while (candidates.length > 0) {
+    const left = sweep(state, candidates)
+    dropped.push(...left)
+    // Left off, a thing changes only what others of the same failures are worth.
+    const near = new Set(left.flatMap(({ item }) => [item, ...nth(state.problem.meets, item)]))
+    candidates = candidates.filter((item) => near.has(item))
   }
+  return dropped
+}
+
+function sweep(state: KitState, items: readonly number[]): Change[] {
+  const dropped: Change[] = []
+  const guessH = (changes: readonly Change[]) => state.guess(changes) ?? -state.priceOf(changes)
+  const candidates = drops(state, items).sort((a, b) => guessH(b) - guessH(a))
+  for (const changes of candidates) {
+    // Left off, a thing gains its price at most.
+    if (!state.allows(changes) || !pays(-state.priceOf(changes))) continue
+    if (pays(state.gain(changes)) && state.apply(changes)) dropped.push(...changes)
+  }
+  return dropped
 }
 
 /** Leaves off, of some items, what is missed least for its grams, until the budget holds. @returns what was left off */
 export function dropToFit(state: KitState, items: readonly number[]): Change[] {
   const dropped: Change[] = []
   while (state.massG > state.budgetG) {
+    const overG = state.massG - state.budgetG
+    const candidates = drops(state, items)
+      .filter((changes) => state.massOf(changes) < 0)
+      .map((changes) => {
+        const usefulG = Math.min(-state.massOf(changes), overG)
+        return { changes, usefulG, guess: (state.guess(changes) ?? -state.priceOf(changes)) / usefulG }
+      })
+      .sort((a, b) => b.guess - a.guess)
+    // Of what was missed least when last seen, a few are seen again.
     let [best, most]: [Change[] | undefined, number] = [undefined, -Infinity]
-    for (const changes of drops(state, items)) {
-      const overG = Math.min(-state.massOf(changes), state.massG - state.budgetG)
-      if (overG <= 0) continue
-      const perGram = state.gain(changes) / overG
+    for (const { changes, usefulG } of candidates.slice(0, seenAgain)) {
+      const perGram = state.gain(changes) / usefulG
       if (perGram > most) [best, most] = [changes, perGram]
     }
     if (!best) return dropped
@@ -44,3 +67,5 @@ export function dropToFit(state: KitState, items: readonly number[]): Change[] {
   }
   return dropped
 }
+
+const seenAgain = 4
