@@ -1,6 +1,7 @@
 import type { IndexedLedger } from '../ledger'
 import { nth } from '../validation'
 import { demandStreams, type DemandStream } from './demand-stream'
+import { nothingCarried, type StockLaw } from './stock-law'
 import { WorkedOut } from './worked-out'
 
 /** What wears less often than this on a trip draws as if it came of a sudden. */
@@ -28,6 +29,8 @@ export interface Demand {
   /** For each function, the streams that need it. */
   readonly streamsOfFunction: readonly (readonly number[])[]
   readonly limits: { readonly stocks: number; readonly fixes: number; readonly techniques: number }
+  /** The law of a stock of which nothing is carried. */
+  readonly none: StockLaw
   readonly workedOut: WorkedOut
 }
 
@@ -61,6 +64,7 @@ export function demandOf(ledger: IndexedLedger): Demand {
       fixes: most(({ event }) => event.fixes.length),
       techniques: most(({ event }) => event.techniques),
     },
+    none: nothingCarried(ledger.legs),
     workedOut: new WorkedOut(),
   }
 }

@@ -5,20 +5,14 @@ import { atHandOver, type AtHand } from './at-hand'
 import type { Demand } from './demand'
 import type { DemandStream, Facing, LegGroup } from './demand-stream'
 import { FailureWalk } from './failure-walk'
-import { followStock, nothingCarried, plenty, type StockLaw } from './stock-law'
+import { followStock, plenty, type StockLaw } from './stock-law'
 import { StreamDraws } from './stream-draws'
+import type { StreamCost } from './worked-out'
 
 /** A change of a kit: so many more (or fewer) of an item. */
 export interface Change {
   readonly item: number
   readonly by: number
-}
-
-/** What one stream of failures costs with the kit as it is. */
-interface Cost {
-  readonly hours: number
-  readonly walkH: number
-  readonly strandings: number
 }
 
 /**
@@ -33,8 +27,7 @@ export class KitPromise {
   private readonly conditions: Float64Array
   private readonly facings: Facing[]
   private readonly laws: StockLaw[]
-  private readonly none: StockLaw
-  private readonly costs: Cost[]
+  private readonly costs: StreamCost[]
   /** For each stream, what it draws of each stock that it uses. */
   private readonly draws: Map<number, StreamDraws>[]
   private leastCosts: readonly number[] | undefined
@@ -53,8 +46,7 @@ export class KitPromise {
     this.walk = new FailureWalk(limits)
     ledger.stocks.forEach((_, stock) => this.carry(stock))
     this.facings = streams.map((stream) => stream.facing(this.counts, this.conditions))
-    this.none = nothingCarried(ledger.legs)
-    this.laws = ledger.stocks.map(() => this.none)
+    this.laws = ledger.stocks.map(() => demand.none)
     this.draws = streams.map(() => new Map<number, StreamDraws>())
     ledger.stocks.forEach((_, stock) => this.follow(stock))
     this.costs = streams.map((_, number) => this.costOf(number))
@@ -192,12 +184,12 @@ export class KitPromise {
 
   /** @returns by how much a chance of what is at hand has changed at most */
   private follow(stock: number): number {
-    const { ledger, ofStock, workedOut } = this.demand
+    const { ledger, none, ofStock, workedOut } = this.demand
     const full = numberAt(this.amounts, stock)
     const { kept, streams: drawing } = nth(ofStock, stock)
     if (full === 0 || drawing.length === 0) {
-      const had = nth(this.laws, stock) !== this.none
-      if (had) this.write(this.laws, stock, this.none)
+      const had = nth(this.laws, stock) !== none
+      if (had) this.write(this.laws, stock, none)
       return had ? 1 : 0
     }
     const known = drawing.map((number) => this.drawsOf(number, stock))
@@ -219,25 +211,32 @@ export class KitPromise {
     const inForce = nth(this.draws, number)
     const now = inForce.get(stock)
     if (now?.facing === facing) return now
-    const draws = this.demand.workedOut.draws(facing, stock, this.laws, (drawsNumber) =>
-      this.freshDraws(drawsNumber, number, stock, facing),
+    const others = nth(this.demand.streams, number).stocks.filter((other) => other !== stock)
+    const draws = this.demand.workedOut.draws(facing, stock, others, this.laws, (drawsNumber) =>
+      this.freshDraws(drawsNumber, number, stock, facing, others),
     )
     this.set(inForce, stock, draws)
     return draws
   }
 
-  private freshDraws(drawsNumber: number, number: number, stock: number, facing: Facing): StreamDraws {
+  private freshDraws(
+    drawsNumber: number,
+    number: number,
+    stock: number,
+    facing: Facing,
+    others: readonly number[],
+  ): StreamDraws {
     const stream = nth(this.demand.streams, number)
-    const others = stream.stocks.filter((other) => other !== stock)
     const laws = new Map(others.map((other) => [other, nth(this.laws, other)]))
     return new StreamDraws(drawsNumber, stream, facing, stock, laws, this.walk)
   }
 
-  private costOf(number: number): Cost {
-    return this.cost(nth(this.demand.streams, number), nth(this.facings, number), this.laws)
+  private costOf(number: number): StreamCost {
+    const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
+    return this.demand.workedOut.cost(facing, stream.stocks, this.laws, () => this.cost(stream, facing, this.laws))
   }
 
-  private cost(stream: DemandStream, facing: Facing, laws: readonly StockLaw[]): Cost {
+  private cost(stream: DemandStream, facing: Facing, laws: readonly StockLaw[]): StreamCost {
     let [hours, walkH, strandings] = [0, 0, 0]
     for (const group of facing.groups) {
       // What nothing mends counts by the hours at stake on each leg, what is tried by how often.

@@ -75,10 +75,7 @@ function pool(events: readonly IndexedEvent[]): IndexedEvent {
   const perLeg = first.perLeg.map((_, leg) => events.reduce((sum, event) => sum + numberAt(event.perLeg, leg), 0))
   const means = (hours: (event: IndexedEvent) => Float64Array) =>
     perLeg.map((failures, leg) => {
-      const weighted = events.reduce(
-        (sum, event) => sum + numberAt(event.perLeg, leg) * numberAt(hours(event), leg),
-        0,
-      )
+      const weighted = events.reduce((sum, event) => sum + numberAt(event.perLeg, leg) * numberAt(hours(event), leg), 0)
       return failures > 0 ? weighted / failures : numberAt(hours(first), leg)
     })
   return {
