@@ -3,7 +3,7 @@ import { demandOf, type Demand } from './demand'
 import { KitPromise } from './kit-promise'
 
 /** So many times what is left of each stock is worked out anew from what is left of the others, at most. */
-const rounds = 3
+export const settlingRounds = 3
 
 /** Works out what kits promise: fast and near the truth. */
 export class PromiseEvaluator {
@@ -15,8 +15,12 @@ export class PromiseEvaluator {
 
   /** @param counts how many of each item are carried, in their order */
   evaluate(counts: ArrayLike<number>): KitHours {
+    return this.settled(counts).hours
+  }
+
+  settled(counts: ArrayLike<number>): KitPromise {
     const promise = new KitPromise(this.demand, counts)
-    promise.settle(rounds)
-    return promise.hours
+    promise.settle(settlingRounds)
+    return promise
   }
 }

@@ -1,13 +1,13 @@
 import type { KitHours } from '../ledger'
 import { nth, numberAt } from '../validation'
 import { amountsLeft } from './amounts-left'
-import { atHandOver, type AtHand } from './at-hand'
+import type { AtHand } from './at-hand'
 import type { Demand } from './demand'
-import type { DemandStream, Facing, LegGroup } from './demand-stream'
+import type { DemandStream, Facing } from './demand-stream'
 import { FailureWalk } from './failure-walk'
 import { followStock, plenty, type StockLaw } from './stock-law'
 import { StreamDraws } from './stream-draws'
-import type { StreamCost } from './worked-out'
+import { accountOfStream, costOfStream, type StreamAccount, type StreamCost } from './stream-cost'
 
 /** A change of a kit: so many more (or fewer) of an item. */
 export interface Change {
@@ -73,6 +73,12 @@ export class KitPromise {
     return Float64Array.from(this.costs, ({ hours }) => hours)
   }
 
+  /** What becomes of the failures of a stream, by its number. */
+  account(number: number): StreamAccount {
+    const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
+    return accountOfStream(stream, facing, this.laws, this.walk, (stock) => this.isCarried(stock))
+  }
+
   isCarried(stock: number): boolean {
     return numberAt(this.amounts, stock) > 0
   }
@@ -88,7 +94,7 @@ export class KitPromise {
     const all = ledger.items.map(({ max }) => max)
     const good = new Float64Array(ledger.stocks.length).fill(1)
     const laws = ledger.stocks.map(() => plenty(ledger.legs))
-    return streams.map((stream) => this.cost(stream, stream.facing(all, good), laws).hours)
+    return streams.map((stream) => costOfStream(stream, stream.facing(all, good), laws, this.walk).hours)
   }
 
   /** Makes a change: for good, or until what is being tried is taken back. */
@@ -233,38 +239,9 @@ export class KitPromise {
 
   private costOf(number: number): StreamCost {
     const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
-    return this.demand.workedOut.cost(facing, stream.stocks, this.laws, () => this.cost(stream, facing, this.laws))
-  }
-
-  private cost(stream: DemandStream, facing: Facing, laws: readonly StockLaw[]): StreamCost {
-    let [hours, walkH, strandings] = [0, 0, 0]
-    for (const group of facing.groups) {
-      // What nothing mends counts by the hours at stake on each leg, what is tried by how often.
-      const unmended = this.follows(facing, group, atHandOver(stream, group, group.byHours, laws)).unmended
-      hours += unmended * group.lossH
-      walkH += unmended * group.walkH
-      strandings += unmended * group.strandings
-      const walk = this.isSteady(stream, laws)
-        ? this.walk
-        : this.follows(facing, group, atHandOver(stream, group, group.byFailures, laws))
-      for (let f = 0; f < stream.event.fixes.length; f++) {
-        const held = numberAt(walk.held, f)
-        hours += numberAt(walk.tried, f) * numberAt(group.workH, f) + held * numberAt(group.residualH, f)
-        walkH += held * numberAt(group.residualWalkH, f)
-      }
-    }
-    return { hours, walkH, strandings }
-  }
-
-  /** Whether a stream finds the same of its stocks on every leg. */
-  private isSteady({ stocks }: DemandStream, laws: readonly StockLaw[]): boolean {
-    return stocks.every((stock) => nth(nth(laws, stock).sudden, 0).amounts.length === 1)
-  }
-
-  private follows(facing: Facing, group: LegGroup, atHand: readonly AtHand[]): FailureWalk {
-    this.walk.begin()
-    facing.scenarios.forEach((chance, s) => this.walk.follow(nth(group.tries, s), atHand, chance))
-    return this.walk
+    return this.demand.workedOut.cost(facing, stream.stocks, this.laws, () =>
+      costOfStream(stream, facing, this.laws, this.walk),
+    )
   }
 
   private write<T>(list: { [index: number]: T }, index: number, value: T): void {

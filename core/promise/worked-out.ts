@@ -1,6 +1,7 @@
 import { nth } from '../validation'
 import type { Facing } from './demand-stream'
 import type { StockLaw } from './stock-law'
+import type { StreamCost } from './stream-cost'
 import type { StreamDraws } from './stream-draws'
 
 /** So many laws of a stock are kept in mind. */
@@ -56,13 +57,6 @@ export class WorkedOut {
     for (const stock of stocks) key += `${entry(this.numbers, nth(laws, stock), () => this.lawsCount++)} `
     return key
   }
-}
-
-/** What one stream of failures costs a kit: in hours, on foot, and in failures that strand. */
-export interface StreamCost {
-  readonly hours: number
-  readonly walkH: number
-  readonly strandings: number
 }
 
 function entry<K, V>(map: { get(key: K): V | undefined; set(key: K, value: V): unknown }, key: K, workOut: () => V): V {

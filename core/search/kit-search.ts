@@ -1,5 +1,5 @@
 import { massOf, type IndexedLedger, type KitHours } from '../ledger'
-import { PromiseEvaluator } from '../promise'
+import { PromiseEvaluator, type KitPromise } from '../promise'
 import { Fault } from '../validation'
 import { condense } from './condense'
 import { areFew, bestOfAll } from './every-kit'
@@ -29,12 +29,12 @@ export class KitSearch {
   private readonly emptyH: number
 
   private constructor(
-    private readonly whole: KitProblem,
+    readonly problem: KitProblem,
     /** The ledger with fewer legs, to search by; the same where it has few. */
     private readonly near: KitProblem,
   ) {
-    this.evaluator = new PromiseEvaluator(whole.ledger, whole.demand)
-    this.emptyH = this.evaluator.evaluate(new Int32Array(whole.ledger.items.length)).promiseH
+    this.evaluator = new PromiseEvaluator(problem.ledger, problem.demand)
+    this.emptyH = this.evaluator.evaluate(new Int32Array(problem.ledger.items.length)).promiseH
   }
 
   static of(ledger: IndexedLedger): KitSearch {
@@ -47,8 +47,8 @@ export class KitSearch {
    * failures is kept.
    */
   under(ledger: IndexedLedger): KitSearch {
-    const whole = repriced(this.whole, ledger)
-    return new KitSearch(whole, this.near === this.whole ? whole : repriced(this.near, ledger))
+    const whole = repriced(this.problem, ledger)
+    return new KitSearch(whole, this.near === this.problem ? whole : repriced(this.near, ledger))
   }
 
   /**
@@ -64,8 +64,8 @@ export class KitSearch {
 
   /** @param counts how many of each item are carried, in their order */
   choice(counts: ArrayLike<number>): KitChoice {
-    const { ledger } = this.whole
-    const hours = this.evaluator.evaluate(counts)
+    const { ledger } = this.problem
+    const { hours } = this.settled(counts)
     const massG = massOf(ledger, counts)
     return {
       ...hours,
@@ -76,17 +76,22 @@ export class KitSearch {
     }
   }
 
+  /** The promise of a kit, settled. */
+  settled(counts: ArrayLike<number>): KitPromise {
+    return this.evaluator.settled(counts)
+  }
+
   private bestState(): KitState {
-    const { items, budgetG } = this.whole.ledger
+    const { items, budgetG } = this.problem.ledger
     const pinned = items.map(({ min }) => min)
-    const pinnedG = massOf(this.whole.ledger, pinned)
+    const pinnedG = massOf(this.problem.ledger, pinned)
     if (pinnedG > budgetG) {
       throw new Fault('budgetG', `${budgetG} g`, `at least the ${pinnedG} g of what is pinned`)
     }
-    if (areFew(this.whole)) return bestOfAll(this.whole)
+    if (areFew(this.problem)) return bestOfAll(this.problem)
     const state = start(this.near, pinned)
     improve(state)
-    if (this.near !== this.whole) makeSure(state, this.whole)
+    if (this.near !== this.problem) makeSure(state, this.problem)
     return state
   }
 }

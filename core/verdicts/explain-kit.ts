@@ -1,0 +1,28 @@
+import { indexLedger, type Ledger } from '../ledger'
+import type { KitChoice, KitSearch } from '../search'
+import { balanceOf, type Balance } from './balance'
+import { verdictOf, type Verdict } from './verdict'
+import { Weighing } from './weighing'
+
+/** The chosen kit, with its why. */
+export interface Kit extends KitChoice {
+  readonly verdicts: Verdict[]
+  readonly balance: Balance
+}
+
+/**
+ * Chooses the kit and explains it: every item with its verdict, and how the hours come about.
+ *
+ * @param search of the ledger
+ * @throws Fault where what is pinned weighs more than the budget
+ */
+export function explainKit(ledger: Ledger, search: KitSearch): Kit {
+  const kit = search.best()
+  const weighing = new Weighing(search, kit)
+  const free = search.under(indexLedger({ ...ledger, pins: {} })).problem
+  return {
+    ...kit,
+    verdicts: ledger.items.map(({ id }, item) => verdictOf(weighing, free, item, ledger.pins[id] !== undefined)),
+    balance: balanceOf(weighing),
+  }
+}
