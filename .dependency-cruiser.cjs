@@ -7,6 +7,7 @@ const rooms = [
   'exact',
   'promise',
   'search',
+  'verdicts',
   'bound',
   'simulate',
   'road',
@@ -27,7 +28,7 @@ const rooms = [
   'trip',
   'availability',
   'trip-ledger',
-  'choose',
+  'unlock',
   'calculators',
 ]
 

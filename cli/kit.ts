@@ -1,28 +1,23 @@
 import { catalogue } from '#catalogue'
-import { explainKit, missingTools } from '#core/choose'
-import { Landscape } from '#core/availability'
-import { buildLedger } from '#core/trip-ledger'
+import { CostsOfFailing } from '#core/availability'
+import { indexLedger } from '#core/ledger'
+import { KitSearch } from '#core/search'
+import { ledgerOfTrip } from '#core/trip-ledger'
+import { whatIsLacking } from '#core/unlock'
+import { explainKit } from '#core/verdicts'
+import { namedCounts } from './kit-file'
 import { rounded } from './text'
 import { tripFrom } from './trip'
 
-/** What to take and what to leave, with the claims behind each verdict; and what a missing tool would be worth. */
+/** What to take and what to leave, with the failures behind each verdict and how the hours add up; and what the bench lacks. */
 export function kit(args: string[]): unknown {
   const { trip, survey } = tripFrom(args)
-  const landscape = new Landscape(trip, survey, catalogue)
-  const built = buildLedger(trip, survey, catalogue, landscape)
-  const { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough } = explainKit(built.ledger)
-  const missing = missingTools(trip, survey, catalogue, landscape, built).map(
-    ({ item, massG: itemG, worthH, fixes }) => ({
-      item,
-      massG: itemG,
-      worthH: rounded(worthH, 4),
-      fixes: fixes.map(({ fix, bike, hazard, fasteners }) => ({
-        fix,
-        bike,
-        hazard,
-        turns: fasteners.map(({ id }) => id),
-      })),
-    }),
-  )
-  return { verdicts, counts, massG, savedH, netH, expectedH, emptyH, rideThrough, missing }
+  const costs = new CostsOfFailing(trip, survey, catalogue)
+  const { ledger } = ledgerOfTrip(trip, survey, catalogue, costs)
+  const { counts, ...kit } = explainKit(ledger, KitSearch.forLedger(indexLedger(ledger)))
+  const named = namedCounts(ledger, counts)
+  const lacking = whatIsLacking(trip, survey, catalogue, costs, named)
+    .filter(({ worthH }) => worthH > 0)
+    .map((each) => ({ ...each, savedH: rounded(each.savedH, 4), worthH: rounded(each.worthH, 4) }))
+  return { counts: named, gramsPerHour: ledger.gramsPerHour, ...kit, lacking }
 }

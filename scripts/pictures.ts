@@ -14,11 +14,11 @@ interface Picture {
 async function demo(page: Page, key: 'r' | 'k' | 'b' | 'w'): Promise<void> {
   await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
   await page.getByRole('link', { name: /Across the Quern, June/ }).click()
-  await page.getByText('no hour on foot').filter({ visible: true }).waitFor()
+  await page.getByText('stranded').filter({ visible: true }).waitFor()
   await page.keyboard.press(key)
 }
 
-const proved = (page: Page) => page.getByText('from the best kit there is').waitFor()
+const proved = (page: Page) => page.getByText('short of the best kit at most, proved').waitFor()
 
 /** Scrolls something to the top of the stage, under what stays there. */
 async function toTop(wanted: Locator): Promise<void> {
@@ -135,7 +135,7 @@ const pictures: Picture[] = [
     arrange: async (page) => {
       await demo(page, 'w')
       await page.locator('[data-row]').filter({ hasText: 'Tube 622 × 28' }).click()
-      await page.getByText(/less than about|worth about/).waitFor()
+      await page.getByText(/With the rest of the kit as it is/).waitFor()
       await proved(page)
     },
   },

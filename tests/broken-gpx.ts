@@ -1,5 +1,5 @@
 import { defined } from '#core/validation'
-import { seeded } from './ledgers'
+import { seeded } from './seeded'
 
 /** A small file with everything that is read: names, tracks, routes, waypoints, heights, times. */
 const sound = `<?xml version="1.0" encoding="UTF-8"?>

@@ -1,6 +1,6 @@
 import { ledgerFormat, readLedger, type Ledger } from '#core/ledger'
 import { nth } from '#core/validation'
-import { seeded } from './ledgers'
+import { seeded } from './seeded'
 
 /**
  * A ledger so small that every kit can be followed through everything that can come, drawn so that it bites: 0.5 to 6

@@ -1,6 +1,6 @@
 import { ledgerFormat, readLedger, type Ledger } from '#core/ledger'
 import { nth } from '#core/validation'
-import { seeded } from './ledgers'
+import { seeded } from './seeded'
 
 /**
  * A ledger as long as that of a trip: 6 to 18 legs, 55 items, 60 kinds of failure, some of them wearing; things that many

@@ -1,15 +1,16 @@
-import type { Choice, BreakEven, Proof, MissingTool } from '#core/choose'
+import type { Proof } from '#core/bound'
+import type { KitChoice } from '#core/search'
+import type { Lacking } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { RoadPoint } from '#core/road'
 import { type Trip, partNames } from '#core/trip'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { nextTask } from '../timing/next-task'
 import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from '../workers/packed-line'
-import type { BreakEvenService } from '../workers/break-even.worker'
 import type { ProveService } from '../workers/proof.worker'
-import type { HoursReading, Analysis, AnalysisService, RoadReading, RoadReshaping } from '../workers/analyser'
+import type { Analysis, AnalysisService, HoursReading, RoadReading, RoadReshaping, Weighed } from '../workers/analyser'
 
 /** How the proof stands. */
 export type ProofState =
@@ -36,6 +37,9 @@ const calmMs = 700
 /** The analysis of the trip on the bench, done in workers so that the page never waits. */
 export const useKitStore = defineStore('kit', () => {
   const analysis = shallowRef<Analysis>()
+  /** The kit, and the ledger it was chosen for: while a trip is weighed anew, as it was before. */
+  const weighed = shallowRef<Weighed | null>(null)
+  const kit = computed(() => weighed.value?.kit ?? null)
   const busy = ref(false)
   const failure = ref('')
   const proof = shallowRef<ProofState>({ stage: 'none' })
@@ -44,7 +48,6 @@ export const useKitStore = defineStore('kit', () => {
   let analysisWorker: Worker | undefined
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
-  let seeking: { worker: Worker; service: Remote<BreakEvenService> } | undefined
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
   let analysed: Promise<void> = Promise.resolve()
@@ -70,10 +73,11 @@ export const useKitStore = defineStore('kit', () => {
     if (partNames.every((part) => part === 'name' || last[part] === trip[part])) return analysed
     waiting = trip
     stopProof()
-    stopBreakEven()
     if (!busy.value) analysed = analyseWaiting()
     return analysed
   }
+
+  const isOvertaken = () => waiting !== undefined
 
   async function analyseWaiting(): Promise<void> {
     busy.value = true
@@ -84,6 +88,9 @@ export const useKitStore = defineStore('kit', () => {
       sent = next
       try {
         analysis.value = await sendChanged(before, next)
+        const answer = isOvertaken() ? undefined : await analysisService().weigh()
+        // A trip that has changed meanwhile is weighed in its turn.
+        if (answer !== undefined && !isOvertaken()) weighed.value = answer
         failure.value = ''
       } catch (error) {
         failure.value = error instanceof Error ? error.message : String(error)
@@ -91,7 +98,7 @@ export const useKitStore = defineStore('kit', () => {
       }
     }
     busy.value = false
-    if (analysis.value?.kit) calm = setTimeout(startProof, calmMs)
+    if (kit.value) calm = setTimeout(startProof, calmMs)
   }
 
   /** Sends what changed, and the line of the road only when the worker does not have it. */
@@ -136,9 +143,8 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   function startProof(): void {
-    const built = analysis.value?.built
-    const kit = analysis.value?.kit
-    if (!built || !kit) return
+    if (!weighed.value || !kit.value) return
+    const { built } = weighed.value
     stopProof()
     const worker = new Worker(new URL('../workers/proof.worker.ts', import.meta.url), { type: 'module' })
     const prover = wrap<ProveService>(worker)
@@ -152,8 +158,9 @@ export const useKitStore = defineStore('kit', () => {
     }
     const failed = (message: string) => ended({ stage: 'failed', message })
     worker.onerror = (event) => failed(event.message || 'The proof could not be started.')
-    const { counts, answers, savedH, massG, priceH, netH } = kit
-    const shown: Choice = { counts, answers, savedH, massG, priceH, netH }
+    const { counts, promiseH, walkH, stranded, massG, emptyH, netH } = kit.value
+    const shown: KitChoice = { counts, promiseH, walkH, stranded, massG, emptyH, netH }
+    const savedH = emptyH - promiseH
     prover
       .proveKit(
         built.ledger,
@@ -162,7 +169,7 @@ export const useKitStore = defineStore('kit', () => {
           if (proving?.worker !== worker) return
           proof.value = {
             stage: 'running',
-            gap: boundNetH > 0 && Number.isFinite(boundNetH) ? Math.max(0, boundNetH - netH) / boundNetH : null,
+            gap: savedH > 0 && Number.isFinite(boundNetH) ? Math.max(0, boundNetH - netH) / savedH : null,
             seconds,
           }
         }),
@@ -182,26 +189,8 @@ export const useKitStore = defineStore('kit', () => {
     proof.value = { stage: 'none' }
   }
 
-  /** Where an item changes sides; null where there is no kit. Given up, and never answered, when the trip changes or another is asked about. */
-  async function breakEven(itemId: string): Promise<BreakEven | null> {
-    stopBreakEven()
-    const built = analysis.value?.built
-    if (!built) return null
-    const worker = new Worker(new URL('../workers/break-even.worker.ts', import.meta.url), { type: 'module' })
-    const service = wrap<BreakEvenService>(worker)
-    seeking = { worker, service }
-    const found = await service.breakEvenOf(built.ledger, itemId)
-    if (seeking.worker === worker) stopBreakEven()
-    return found
-  }
-
-  function stopBreakEven(): void {
-    seeking?.worker.terminate()
-    seeking = undefined
-  }
-
-  function missingTools(): Promise<MissingTool[]> {
-    return analysisService().missingTools()
+  function whatIsLacking(): Promise<Lacking[]> {
+    return analysisService().whatIsLacking()
   }
 
   function remedies(classId: string): Promise<Remedy[]> {
@@ -227,7 +216,6 @@ export const useKitStore = defineStore('kit', () => {
   /** Lets go of a trip. */
   function clear(): void {
     stopProof()
-    stopBreakEven()
     analysisWorker?.terminate()
     analysisWorker = undefined
     analyser = undefined
@@ -237,18 +225,20 @@ export const useKitStore = defineStore('kit', () => {
     analysed = asked = Promise.resolve()
     busy.value = false
     analysis.value = undefined
+    weighed.value = null
   }
 
   return {
     analysis,
+    weighed,
+    kit,
     busy,
     failure,
     proof,
     analyse,
     startProof,
     stopProof,
-    breakEven,
-    missingTools,
+    whatIsLacking,
     remedies,
     readPlace,
     readHours,

@@ -1,8 +1,9 @@
 import { defined, nth, Fault } from '#core/validation'
-import { explainKit, eachMissingTool, worthMostFirst, type Kit, type MissingTool } from '#core/choose'
 import { fitView, type FitView } from '#core/fit'
+import { indexLedger } from '#core/ledger'
 import {
   classesOf,
+  CostsOfFailing,
   Landscape,
   availabilitiesOf,
   placeReportAt,
@@ -15,7 +16,17 @@ import {
   type RideView,
   type RoadView,
 } from '#core/availability'
-import { buildLedger, hoursAtRisk, type BuiltLedger, type WearOnRoad, wearOnRoad } from '#core/trip-ledger'
+import {
+  hoursAtStake,
+  ledgerOfTrip,
+  underPrices,
+  wearOnRoad,
+  type LedgerOfTrip,
+  type WearOnRoad,
+} from '#core/trip-ledger'
+import { eachLacking, worthMostFirst, type Lacking } from '#core/unlock'
+import { explainKit, type Kit } from '#core/verdicts'
+import { KitSearch } from '#core/search'
 import { OpeningCache, readOpening, parseWallClock, weekOf, type OpenDay } from '#core/ride'
 import {
   projectPlan,
@@ -54,17 +65,21 @@ export interface Analysis {
   readonly plan: PlanProjection | null
   /** Where each class can be had, the class first on which most hours hang. */
   readonly availability: readonly ClassAvailability[]
-  /** Expected hours of walking that hang on each class when nothing is carried. */
-  readonly hoursAtRisk: Readonly<Record<string, number>>
+  /** Hours that hang on each class when nothing is carried, in expectation. */
+  readonly hoursAtStake: Readonly<Record<string, number>>
   /** The ride by date and clock; null while its start is unknown. */
   readonly ride: RideView | null
-  readonly kit: Kit | null
-  readonly built: BuiltLedger | null
   /** How each bike wears on this road; none without a road. */
   readonly wear: Readonly<Record<string, readonly WearOnRoad[]>>
   /** Which tool turns what. */
   readonly fit: FitView
-  readonly problems: string[]
+}
+
+/** The kit for a ledger; none where the trip asks for what cannot be, with the reasons. */
+export interface Weighed {
+  readonly built: LedgerOfTrip
+  readonly kit: Kit | null
+  readonly problems: readonly string[]
 }
 
 /** One line of a file that was read, for choosing. */
@@ -132,7 +147,10 @@ export function createAnalyser() {
   let line: Measured = measured('', [])
   let plan: PlanProjection | null = null
   let landscape: Landscape | undefined
-  let built: BuiltLedger | undefined
+  let costs: CostsOfFailing | undefined
+  let built: LedgerOfTrip | undefined
+  let search: KitSearch | undefined
+  let weighed: Weighed | undefined
   /** The file that was read last, and the trip it was read for. */
   let read: { id: string; file: GpxRoad; before: Pick<Trip, 'road' | 'stops'> } | undefined
   const book = new OpeningCache()
@@ -166,50 +184,58 @@ export function createAnalyser() {
       plan,
       fit: fitNow(parts),
     }
+    weighed = undefined
     if (survey.lengthKm <= 0) {
       built = undefined
       landscape = undefined
-      return {
-        ...seen,
-        view: null,
-        wear: {},
-        availability: [],
-        hoursAtRisk: {},
-        ride: null,
-        kit: null,
-        built: null,
-        problems: [],
-      }
+      return { ...seen, view: null, wear: {}, availability: [], hoursAtStake: {}, ride: null }
     }
     const isRoadSame = !lineless && !parts.ride && !parts.forecast && !parts.stops
-    const isLandscapeSame = isRoadSame && isSameBut(before, trip, ['gramsPerHour', 'budgetG', 'handMostN', 'helper'])
+    const isLandscapeSame = isRoadSame && isSameBut(before, trip, [...prices, 'handMostN', 'helper'])
+    if (!landscape || !costs || !isLandscapeSame) {
+      landscape = new Landscape(trip, survey, catalogue, book)
+      costs = new CostsOfFailing(trip, survey, catalogue, book)
+    }
     const isLedgerSame =
       isLandscapeSame &&
-      !parts.bikes &&
-      !parts.crew &&
-      !parts.bench &&
-      isSameBut(before, trip, ['gramsPerHour', 'budgetG'])
-    if (!landscape || !isLandscapeSame) landscape = new Landscape(trip, survey, catalogue, book)
+      before?.bikes === trip.bikes &&
+      before.crew === trip.crew &&
+      isSameButPins(before.bench, trip.bench) &&
+      isSameBut(before, trip, prices)
     if (built && isLedgerSame) {
-      const { gramsPerHour, budgetG } = trip.dials
-      built = { ...built, ledger: { ...built.ledger, gramsPerHour, budgetG } }
-    } else built = buildLedger(trip, survey, catalogue, landscape)
-    const atRisk = hoursAtRisk(built)
+      built = { ...built, ledger: underPrices(built.ledger, trip) }
+      search = search?.under(indexLedger(built.ledger))
+    } else {
+      built = ledgerOfTrip(trip, survey, catalogue, costs)
+      search = undefined
+    }
+    const atStake = hoursAtStake(built)
     const availability = availabilitiesOf(landscape, trip, classesOf(trip, catalogue))
-    const road = {
+    return {
       ...seen,
       view: roadView(landscape, trip, catalogue),
       wear: wearNow(trip, landscape),
-      availability: availability.sort((a, b) => (atRisk[b.classId] ?? 0) - (atRisk[a.classId] ?? 0)),
-      hoursAtRisk: atRisk,
+      availability: availability.sort((a, b) => (atStake[b.classId] ?? 0) - (atStake[a.classId] ?? 0)),
+      hoursAtStake: atStake,
       ride: rideView(landscape, trip, survey) ?? null,
     }
+  }
+
+  /** Chooses the kit for the trip as it was analysed last; none without a road. */
+  function weigh(): Weighed | null {
+    if (!built) return null
+    weighed ??= weighedOf(built)
+    return weighed
+  }
+
+  function weighedOf(built: LedgerOfTrip): Weighed {
     try {
-      return { ...road, built, kit: explainKit(built.ledger), problems: [] }
+      search ??= KitSearch.forLedger(indexLedger(built.ledger))
+      return { built, kit: explainKit(built.ledger, search), problems: [] }
     } catch (error) {
       const lines = faultLines(error)
       if (!lines) throw error
-      return { ...road, built, kit: null, problems: lines }
+      return { built, kit: null, problems: lines }
     }
   }
 
@@ -249,13 +275,15 @@ export function createAnalyser() {
     return { km: Float64Array.from(kept, (i) => nth(km, i)), eleM: Float64Array.from(kept, (i) => nth(eleM, i)) }
   }
 
-  /** What a missing tool would be worth; given up where the trip changes meanwhile, for then it is asked anew. */
-  async function missingTools(): Promise<MissingTool[]> {
-    if (!trip || !landscape || !built) return []
+  /** What the bench lacks; given up where the trip changes meanwhile, for then it is asked anew. */
+  async function whatIsLacking(): Promise<Lacking[]> {
+    const kit = weigh()?.kit
+    if (!trip || !costs || !built || !kit) return []
     const current = built
-    const tried: MissingTool[] = []
-    for (const unlock of eachMissingTool(trip, line.survey, catalogue, landscape, current)) {
-      tried.push(unlock)
+    const counts = Object.fromEntries(kit.verdicts.map(({ item, n }) => [item, n]))
+    const tried: (Lacking | undefined)[] = []
+    for (const lacking of eachLacking(trip, line.survey, catalogue, costs, counts)) {
+      tried.push(lacking)
       // Lets a change of the trip in before the next is tried.
       await new Promise((resolve) => setTimeout(resolve))
       if (built !== current) return []
@@ -340,8 +368,9 @@ export function createAnalyser() {
 
   return {
     analyse,
+    weigh,
     remedies,
-    missingTools,
+    whatIsLacking,
     readPlace,
     readHours,
     readRoad,
@@ -352,6 +381,15 @@ export function createAnalyser() {
   }
 }
 export type AnalysisService = ReturnType<typeof createAnalyser>
+
+/** What a ledger stands under without any of its failures being others. */
+const prices = ['gramsPerHour', 'budgetG'] as const satisfies readonly (keyof Dials)[]
+
+/** Whether the same things lie on two benches, pinned alike or not. */
+function isSameButPins(a: Trip['bench'], b: Trip['bench']): boolean {
+  const plain = (bench: Trip['bench']) => JSON.stringify(bench.map((thing) => ({ ...thing, pin: null })))
+  return a === b || (a.length === b.length && plain(a) === plain(b))
+}
 
 /** Whether the dials of two trips are alike but for some of them. */
 function isSameBut(

@@ -107,7 +107,7 @@ export function demoTrip(): Trip {
     bikes,
     crew,
     bench: demoBench,
-    dials: dialsSchema.parse({ gramsPerHour: 450 }),
+    dials: dialsSchema.parse({ gramsPerHour: 970 }),
   }
 }
 

@@ -1,2 +1,3 @@
 export * from './gamma'
 export * from './set-cover'
+export * from './add-up'

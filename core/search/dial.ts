@@ -4,15 +4,19 @@ import { PromiseEvaluator } from '../promise'
 /** By default so many grams must spare so great a share of what everything on the bench together could. Planning value. */
 const worthwhile = { massG: 100, share: 0.01 } as const
 
+/** The price has so many digits that mean anything. */
+const digits = 2
+
 /**
  * The grams that an hour is worth on a road, while nobody has said: what riders take follows no one price of a gram in hours,
  * but the share that it spares of what could be spared at all.
  *
- * @returns grams for an hour; Infinity where nothing on the bench spares anything
+ * @param ledger without pins
+ * @returns grams for an hour; null where nothing on the bench spares anything
  */
-export function usualGramsPerHour(ledger: IndexedLedger): number {
+export function usualGramsPerHour(ledger: IndexedLedger): number | null {
   const promise = new PromiseEvaluator(ledger)
   const everything = ledger.items.map(({ max }) => max)
   const sparedH = promise.evaluate(new Int32Array(ledger.items.length)).promiseH - promise.evaluate(everything).promiseH
-  return sparedH > 0 ? worthwhile.massG / (worthwhile.share * sparedH) : Infinity
+  return sparedH > 0 ? Number((worthwhile.massG / (worthwhile.share * sparedH)).toPrecision(digits)) : null
 }

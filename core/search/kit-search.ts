@@ -37,7 +37,7 @@ export class KitSearch {
     this.emptyH = this.evaluator.evaluate(new Int32Array(problem.ledger.items.length)).promiseH
   }
 
-  static of(ledger: IndexedLedger): KitSearch {
+  static forLedger(ledger: IndexedLedger): KitSearch {
     const [whole, condensed] = [kitProblem(ledger), condense(ledger, fewLegs)]
     return new KitSearch(whole, condensed === ledger ? whole : kitProblem(condensed))
   }

@@ -1,5 +1,3 @@
-export * from './schema'
-export * from './build'
-export * from './hours-at-risk'
 export * from './wear-on-road'
-export { ledgerOfTrip } from './ledger-of-trip'
+export * from './ledger-of-trip'
+export * from './where'

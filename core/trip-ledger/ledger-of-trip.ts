@@ -5,9 +5,10 @@ import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Faste
 import { bestHands, handSuccess } from '../crew'
 import { gradeCost, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
-import { ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
+import { indexLedger, ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
 import type { Reference } from '../reference'
 import type { Survey } from '../road'
+import { usualGramsPerHour } from '../search'
 import type { Trip } from '../trip'
 import { defined, nth } from '../validation'
 import { BenchSupply, type Draw } from './bench-supply'
@@ -16,7 +17,7 @@ import { conditionOf } from './tool-condition'
 import { TurningNeeds } from './turning-needs'
 
 /** Where an event of a ledger comes from, for people to read. */
-interface EventNote {
+export interface EventNote {
   readonly event: string
   readonly hazard: string
   readonly bike: string
@@ -31,21 +32,23 @@ interface EventNote {
 }
 
 /** A fix that this crew would have, were there not a fastener that nothing on the bench turns. */
-interface StuckFix {
+export interface StuckFix {
   readonly fix: string
   readonly hazard: string
   readonly bike: string
   readonly fasteners: readonly Fastener[]
 }
 
-interface LedgerOfTrip {
+export interface LedgerOfTrip {
   readonly ledger: Ledger
   readonly notes: readonly EventNote[]
   readonly stuck: readonly StuckFix[]
+  /** The places of the road that part its legs, km. */
+  readonly edges: readonly number[]
 }
 
 /** A mark of a fix that is done where a big wrench can be borrowed. */
-const atTheWrench = '@wrench'
+export const atTheWrench = '@wrench'
 
 /** What a pump draws in with a stroke where nobody has measured, mL. Planning value. */
 const usualStrokeMl = 45
@@ -103,7 +106,7 @@ class Writer {
         for (const strike of strikesOn(bike, hazard)) this.writeEvent(strike)
       }
     }
-    return { ledger: this.assemble(), notes: this.notes, stuck: this.stuck }
+    return { ledger: this.assemble(), notes: this.notes, stuck: this.stuck, edges: this.costs.edges }
   }
 
   private writeEvent(strike: Strike): void {
@@ -254,12 +257,12 @@ class Writer {
   }
 
   private assemble(): Ledger {
-    const { bench, stops, dials } = this.trip
+    const { bench, stops } = this.trip
     const pumping = this.reference.functions.filter(({ pumps }) => pumps).map(({ id }) => id)
     const stocks = new Set(this.supply.classOf.keys())
     for (const { fixes } of this.events)
       for (const { uses } of fixes) for (const id of Object.keys(uses)) stocks.add(id)
-    return readLedger({
+    const ledger = readLedger({
       format: ledgerFormat,
       legs: this.costs.legs,
       items: bench.map((thing) => ({
@@ -283,10 +286,21 @@ class Writer {
         }),
       })),
       events: this.events,
-      budgetG: dials.budgetG,
-      gramsPerHour: dials.gramsPerHour,
-      pins: Object.fromEntries(bench.flatMap(({ id, count, pin }) => (pin && pin.min <= count ? [[id, pin]] : []))),
     })
+    return underPrices(ledger, this.trip)
+  }
+}
+
+/**
+ * A ledger under the prices, the limit and the pins of a trip. Where the trip has no price of a gram yet, it is the usual one
+ * of the road; where nothing on the bench spares anything, grams have none.
+ */
+export function underPrices(ledger: Ledger, { bench, dials }: Pick<Trip, 'bench' | 'dials'>): Ledger {
+  return {
+    ...ledger,
+    budgetG: dials.budgetG,
+    gramsPerHour: dials.gramsPerHour ?? usualGramsPerHour(indexLedger({ ...ledger, pins: {} })),
+    pins: Object.fromEntries(bench.flatMap(({ id, count, pin }) => (pin && pin.min <= count ? [[id, pin]] : []))),
   }
 }
 

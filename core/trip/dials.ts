@@ -4,8 +4,8 @@ import { walkingMethods } from '../road'
 
 /** The settings a school of thought differs in. Every default is a planning value. */
 export const dialsSchema = z.object({
-  /** What an hour of walking is worth, in grams carried. */
-  gramsPerHour: z.number().gt(0).max(100_000).default(400),
+  /** What an hour lost is worth, in grams carried; null until a bench is first weighed, when the road says where to begin. */
+  gramsPerHour: z.number().gt(0).max(100_000).nullable().default(null),
   /** The most the kit may weigh; null for no limit. */
   budgetG: z.number().min(0).max(100_000).nullable().default(null),
   /** The least chance of having a part for a shop to be counted on. */

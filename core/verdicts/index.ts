@@ -1,3 +1,3 @@
 export * from './explain-kit'
 export * from './balance'
-export type { FailureAnswer, Flip, Verdict } from './verdict'
+export type { FailureAnswer, Verdict } from './verdict'

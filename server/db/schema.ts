@@ -352,7 +352,7 @@ export const dials = mysqlTable('dials', {
   tripId: char('trip_id', { length: 36 })
     .primaryKey()
     .references(() => trips.id, { onDelete: 'cascade' }),
-  gramsPerHour: double('grams_per_hour').notNull(),
+  gramsPerHour: double('grams_per_hour'),
   budgetG: double('budget_g'),
   trust: double('trust').notNull(),
   waitH: double('wait_h').notNull().default(3),

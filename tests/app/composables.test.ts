@@ -1,7 +1,9 @@
 import { defined, nth } from '#core/validation'
-import { explainKit } from '#core/choose'
 import { fitView } from '#core/fit'
-import { buildLedger } from '#core/trip-ledger'
+import { indexLedger } from '#core/ledger'
+import { KitSearch } from '#core/search'
+import { ledgerOfTrip } from '#core/trip-ledger'
+import { explainKit } from '#core/verdicts'
 import { surveyRoad } from '#core/road'
 import type { Trip } from '#core/trip'
 import { catalogue } from '#catalogue'
@@ -197,8 +199,9 @@ describe('stages', () => {
 describe('weighed things', () => {
   const trip = demoTrip()
   const survey = surveyRoad(trip.road.points)
-  const built = buildLedger(trip, survey, catalogue)
-  const kit = explainKit(built.ledger)
+  const built = ledgerOfTrip(trip, survey, catalogue)
+  const kit = explainKit(built.ledger, KitSearch.forLedger(indexLedger(built.ledger)))
+  const counts = new Map(built.ledger.items.map(({ id }, i) => [id, kit.counts[i]]))
 
   beforeEach(async () => {
     await open(trip)
@@ -209,21 +212,19 @@ describe('weighed things', () => {
       view: null,
       plan: null,
       availability: [],
-      hoursAtRisk: {},
+      hoursAtStake: {},
       ride: null,
-      kit,
-      built,
       wear: {},
       fit: fitView(trip.bikes, trip.bench, catalogue.items, trip.dials.handMostN),
-      problems: [],
     }
+    useKitStore().weighed = { built, kit, problems: [] }
   })
 
   it('are all of the bench, those that come along apart from those that stay', () => {
     const { taken, left } = useVerdicts()
     expect(taken.value.length + left.value.length).toBe(trip.bench.length)
-    for (const { thing } of taken.value) expect(kit.counts[thing.id]).toBeGreaterThan(0)
-    for (const { thing } of left.value) expect(kit.counts[thing.id]).toBe(0)
+    for (const { thing } of taken.value) expect(counts.get(thing.id)).toBeGreaterThan(0)
+    for (const { thing } of left.value) expect(counts.get(thing.id)).toBe(0)
   })
 
   it('stand in the order of the hours at risk', () => {
@@ -237,8 +238,7 @@ describe('weighed things', () => {
     const selection = useSelection()
     const { taken } = useVerdicts()
     const all = new Map(taken.value.map(({ thing, hours }) => [thing.id, hours]))
-    const note = defined(built.notes.find(({ gap }) => gap.km < survey.lengthKm))
-    selection.showClass(note.settledBy, note.gap)
+    selection.showClass('tube-622', { fromKm: 71, toKm: 311, km: 240 })
     for (const { thing, hours } of taken.value) expect(hours).toBeLessThanOrEqual(defined(all.get(thing.id)) + 1e-9)
     expect(taken.value.some(({ thing, hours }) => hours < defined(all.get(thing.id)) - 1e-6)).toBe(true)
     selection.clear()

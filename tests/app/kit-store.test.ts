@@ -1,14 +1,16 @@
 import { defined, nth } from '#core/validation'
-import { explainKit } from '#core/choose'
 import { fitView } from '#core/fit'
-import { buildLedger } from '#core/trip-ledger'
+import { indexLedger } from '#core/ledger'
+import { KitSearch } from '#core/search'
+import { ledgerOfTrip } from '#core/trip-ledger'
+import { explainKit } from '#core/verdicts'
 import { surveyRoad } from '#core/road'
 import type { Trip } from '#core/trip'
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { packLine, type LineId, type PackedLine } from '../../app/workers/packed-line'
-import type { ChangedParts, Analysis, RoadReshaping } from '../../app/workers/analyser'
+import type { Analysis, ChangedParts, RoadReshaping, Weighed } from '../../app/workers/analyser'
 
 /** Workers that answer when the test says so; Comlink hands their service over as it would a real one's. */
 interface FakeWorker {
@@ -37,6 +39,7 @@ vi.mock('comlink', () => ({
   wrap: () => ({
     analyse: (parts: ChangedParts, lineId: LineId, line: PackedLine | undefined) =>
       new Promise<Analysis | undefined>((answer, fail) => analyses.push({ parts, lineId, line, answer, fail })),
+    weigh: () => Promise.resolve(weighed),
     cutRoad: () => new Promise<RoadReshaping>((answer) => cuts.push(answer)),
     proveKit: (_ledger: unknown, _shown: unknown, onBound: (boundNetH: number, seconds: number) => void) =>
       new Promise((answer, fail) => proofs.push({ answer, fail, onBound })),
@@ -45,8 +48,10 @@ vi.mock('comlink', () => ({
 
 const trip = demoTrip()
 const survey = surveyRoad(trip.road.points)
-const built = buildLedger(trip, survey, catalogue)
-const kit = explainKit(built.ledger)
+const built = ledgerOfTrip(trip, survey, catalogue)
+const kit = explainKit(built.ledger, KitSearch.forLedger(indexLedger(built.ledger)))
+/** What weighing answers. */
+let weighed: Weighed | null
 const analysis = (change: Partial<Analysis> = {}): Analysis => ({
   lengthKm: survey.lengthKm,
   climbM: survey.climbM,
@@ -54,13 +59,10 @@ const analysis = (change: Partial<Analysis> = {}): Analysis => ({
   view: null,
   plan: null,
   availability: [],
-  hoursAtRisk: {},
+  hoursAtStake: {},
   ride: null,
-  kit,
-  built,
   wear: {},
   fit: fitView(trip.bikes, trip.bench, catalogue.items, trip.dials.handMostN),
-  problems: [],
   ...change,
 })
 
@@ -68,6 +70,7 @@ type Kit = typeof import('../../app/stores/kit')
 let store: ReturnType<Kit['useKitStore']>
 beforeEach(async () => {
   vi.useFakeTimers()
+  weighed = { built, kit, problems: [] }
   for (const list of [workers, analyses, cuts, proofs]) list.length = 0
   vi.stubGlobal('Worker', function Worker(this: object, url: URL) {
     const worker: FakeWorker = { file: defined(url.pathname.split('/').at(-1)), terminated: false }
@@ -106,10 +109,10 @@ describe('the analysis', () => {
     await pass(0)
     expect(analyses).toHaveLength(2)
     expect(defined(nth(analyses, 1).parts.dials).gramsPerHour).toBe(30)
-    nth(analyses, 1).answer(analysis({ problems: ['newest'] }))
+    nth(analyses, 1).answer(analysis({ lengthKm: 42 }))
     await pass(0)
     expect(store.busy).toBe(false)
-    expect(defined(store.analysis).problems).toEqual(['newest'])
+    expect(defined(store.analysis).lengthKm).toBe(42)
   })
 
   it('that failed says so, and sends everything the next time', async () => {
@@ -131,9 +134,9 @@ describe('the analysis', () => {
     await pass(0)
     expect(analyses).toHaveLength(2)
     expect(Object.keys(nth(analyses, 1).parts)).toContain('bench')
-    nth(analyses, 1).answer(analysis({ problems: ['newest'] }))
+    nth(analyses, 1).answer(analysis({ lengthKm: 42 }))
     await pass(0)
-    expect(store).toMatchObject({ busy: false, failure: '', analysis: { problems: ['newest'] } })
+    expect(store).toMatchObject({ busy: false, failure: '', analysis: { lengthKm: 42 } })
   })
 
   it('a worker that cannot be started is told of', () => {
@@ -240,7 +243,8 @@ describe('the proof', () => {
 
   it('does not start without a kit', async () => {
     void store.analyse(trip)
-    nth(analyses, 0).answer(analysis({ kit: null }))
+    weighed = { built, kit: null, problems: ['the pins weigh too much'] }
+    nth(analyses, 0).answer(analysis())
     await pass(calm)
     expect(store.proof.stage).toBe('none')
   })
@@ -250,7 +254,7 @@ describe('the proof', () => {
     await pass(calm)
     nth(proofs, 0).onBound(Infinity, 0.2)
     expect((store.proof as { gap: number | null }).gap).toBeNull()
-    nth(proofs, 0).onBound(kit.netH * 1.25, 0.4)
+    nth(proofs, 0).onBound(kit.netH + (kit.emptyH - kit.promiseH) / 5, 0.4)
     expect(store.proof).toMatchObject({ stage: 'running', seconds: 0.4 })
     expect((store.proof as { gap: number }).gap).toBeCloseTo(0.2, 9)
     nth(proofs, 0).answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })

@@ -87,7 +87,7 @@ export async function openOwnDemo(
 
 /** The balance has been analysed. */
 export async function analysed(page: Page): Promise<void> {
-  await expect(page.getByText('no hour on foot').filter({ visible: true })).toHaveCount(1)
+  await expect(page.getByText('stranded').filter({ visible: true })).toHaveCount(1)
 }
 
 /** Everything has reached the server. */

@@ -1,7 +1,7 @@
 import { nth } from '#core/validation'
 import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, expect, it } from 'vitest'
-import { seeded } from '../ledgers'
+import { seeded } from '../seeded'
 import { Setting, type Person } from '../server/setting'
 import { judged, tries } from './judged'
 

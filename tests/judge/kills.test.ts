@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { smallTrip } from '../fake-world'
-import { seeded } from '../ledgers'
+import { seeded } from '../seeded'
 import { Setting, type Person } from '../server/setting'
 import { goTo, newDevice } from './device'
 import { judged, seed, tries } from './judged'

@@ -1,7 +1,7 @@
 import { geodesicM, stepM } from '#core/road'
 import LatLon from 'geodesy/latlon-ellipsoidal-vincenty.js'
 import { describe, expect, it } from 'vitest'
-import { seeded } from '../ledgers'
+import { seeded } from '../seeded'
 
 const degrees = (d: number, m: number, s: number) => Math.sign(d) * (Math.abs(d) + m / 60 + s / 3600)
 

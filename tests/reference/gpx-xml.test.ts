@@ -2,7 +2,7 @@ import { demoGpx } from '#catalogue/demo'
 import { readGpx } from '#core/road'
 import { XMLParser } from 'fast-xml-parser'
 import { describe, expect, it } from 'vitest'
-import { seeded } from '../ledgers'
+import { seeded } from '../seeded'
 
 /**
  * Reference: fast-xml-parser, a general XML library that builds a whole tree;

@@ -8,7 +8,7 @@ import {
   withChanges,
   type Remedy,
 } from '#core/availability'
-import { buildLedger, hoursAtRisk } from '#core/trip-ledger'
+import { hoursAtStake, ledgerOfTrip, shareWithin, stakesOf } from '#core/trip-ledger'
 import { OpeningCache } from '#core/ride'
 import { surveyRoad, type RoadPoint } from '#core/road'
 import { serviceSchema, stopSchema } from '#core/supply'
@@ -177,14 +177,34 @@ describe('what would shorten a gap', () => {
   })
 })
 
-describe('the hours that hang on a class', () => {
-  it('are those of its claims, and together all there are', () => {
-    const demo = demoTrip()
-    const built = buildLedger(demo, surveyRoad(demo.road.points), catalogue)
-    const stakes = hoursAtRisk(built)
-    const all = built.ledger.claims.reduce((sum, claim) => sum + claim.probability * claim.lossH, 0)
-    expect(Object.values(stakes).reduce((sum, hours) => sum + hours, 0)).toBeCloseTo(all, 9)
-    expect(stakes['tube-622']).toBeGreaterThan(stakes['zip-tie'] ?? 0)
+describe('the hours at stake', () => {
+  const demo = demoTrip()
+  const built = ledgerOfTrip(demo, surveyRoad(demo.road.points), catalogue)
+
+  it('on a class are those of the failures that it settles', () => {
+    const atStake = hoursAtStake(built)
+    const ofHangers = built.ledger.events.flatMap((event, i) =>
+      nth(built.notes, i).settledBy.includes('hanger-k3') ? stakesOf(event, built) : [],
+    )
+    expect(ofHangers.length).toBeGreaterThan(0)
+    expect(atStake['hanger-k3']).toBeCloseTo(
+      ofHangers.reduce((sum, { hours }) => sum + hours, 0),
+      12,
+    )
+    expect(atStake['tube-622']).toBeGreaterThan(atStake['zip-tie'] ?? 0)
+  })
+
+  it('of a failure lie along the road: gaps that make it up share them out', () => {
+    const stakes = [
+      { fromKm: 0, toKm: 40, hours: 1 },
+      { fromKm: 40, toKm: 100, hours: 3 },
+    ]
+    const gap = (fromKm: number, toKm: number) => ({ fromKm, toKm, km: toKm - fromKm })
+    expect(shareWithin(stakes, undefined)).toBe(1)
+    // Half of the first leg, a third of the second: (0.5 · 1 + 1/3 · 3) / 4.
+    expect(shareWithin(stakes, gap(20, 60))).toBeCloseTo(1.5 / 4, 12)
+    expect(shareWithin(stakes, gap(0, 20)) + shareWithin(stakes, gap(60, 100))).toBeCloseTo(2.5 / 4, 12)
+    expect(shareWithin([], gap(0, 20))).toBe(0)
   })
 })
 

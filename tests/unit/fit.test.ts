@@ -16,7 +16,7 @@ import {
   waysTo,
   type Tool,
 } from '#core/fit'
-import { buildLedger } from '#core/trip-ledger'
+import { ledgerOfTrip } from '#core/trip-ledger'
 import { surveyRoad } from '#core/road'
 import { spareFitsOf, requirementsOf, wheelWarnings } from '#core/spares'
 import { spareReasonInWords, headInWords, headsInWords, driveInWords } from '#wording'
@@ -251,10 +251,10 @@ describe('in the ledger', () => {
   const demo = demoTrip()
   const survey = surveyRoad(demo.road.points)
   const build = (bench: readonly Thing[], bikes = demo.bikes) =>
-    buildLedger({ ...demo, bench: [...bench], bikes }, survey, catalogue)
-  const roleOf = (fix: (typeof catalogue.fixes)[number]) =>
+    ledgerOfTrip({ ...demo, bench: [...bench], bikes }, survey, catalogue)
+  const roleOf = (fix: (typeof catalogue.fixes)[number], wheel: 'front' | 'rear' | null) =>
     [...fix.turns, ...fix.torques].flatMap((role) =>
-      role.includes('{wheel}') ? [role.replace('{wheel}', 'front'), role.replace('{wheel}', 'rear')] : [role],
+      (wheel ? [wheel] : ['front', 'rear']).map((end) => role.replace('{wheel}', end)),
     )
 
   it('a fix is there exactly when each of its fasteners turns', () => {
@@ -262,13 +262,21 @@ describe('in the ledger', () => {
     fc.assert(
       fc.property(fc.subarray(tools), (kept) => {
         const bench = demo.bench.filter((thing) => thing.heads.length === 0 || kept.includes(thing))
-        const { ledger, stuck } = build(bench)
+        const { ledger, notes, stuck } = build(bench)
         for (const bike of demo.bikes) {
-          for (const claim of ledger.claims.filter(({ id }) => nth(id.split('/'), 1).startsWith(bike.id))) {
-            for (const fix of claim.fixes.filter(({ id }) => !id.includes('@wrench'))) {
+          for (const event of ledger.events.filter(({ id }) => nth(id.split('/'), 1) === bike.id)) {
+            const note = defined(notes.find((each) => each.event === event.id))
+            const failed = bike.fasteners.find(({ id }) => id === note.fastener)
+            for (const fix of event.fixes.filter(({ id }) => !id.includes('@wrench'))) {
               const known = defined(catalogue.fixes.find(({ id }) => id === fix.id.split('@')[0]))
               if (known.torques.length > 0) continue
-              const wanted = bike.fasteners.filter(({ role }) => role !== '' && roleOf(known).includes(role))
+              // Of the role of the fastener that failed, it alone is turned.
+              const wanted = bike.fasteners.filter(
+                (fastener) =>
+                  fastener.role !== '' &&
+                  roleOf(known, note.wheel).includes(fastener.role) &&
+                  (failed?.role !== fastener.role || fastener === failed),
+              )
               expect(
                 wanted.every((fastener) => turnsWith(fastener, kept)),
                 fix.id,
@@ -287,14 +295,14 @@ describe('in the ledger', () => {
   })
   it('a big wrench to borrow counts where it can be borrowed, and costs the walk there', () => {
     const { ledger } = build(demo.bench)
-    const claims = ledger.claims.filter(({ id }) => id.startsWith('headset-loose/mule'))
-    const fixes = claims.flatMap((claim) => claim.fixes.map((fix) => ({ claim, fix })))
-    const borrowed = fixes.filter(({ fix }) => fix.id === 'tighten-headset-nut@wrench')
+    const { fixes } = defined(ledger.events.find(({ id }) => id.startsWith('headset-loose/mule')))
+    const borrowed = fixes.filter(({ id }) => id === 'tighten-headset-nut@wrench')
     expect(borrowed.length).toBeGreaterThan(0)
-    expect(fixes.some(({ fix }) => fix.id === 'tighten-headset-nut')).toBe(false)
-    for (const { claim, fix } of borrowed) expect(fix.residualH).toBeLessThan(claim.lossH)
+    expect(fixes.some(({ id }) => id === 'tighten-headset-nut')).toBe(false)
+    const { minutes } = defined(catalogue.fixes.find(({ id }) => id === 'tighten-headset-nut'))
+    for (const { workH } of borrowed) for (const hours of [workH].flat()) expect(hours).toBeGreaterThan(minutes / 60)
     const nowhere = { ...demo, stops: demo.stops.map((stop) => ({ ...stop, bigWrench: false })) }
-    const without = buildLedger(nowhere, survey, catalogue).ledger.claims.flatMap(({ fixes: list }) => list)
+    const without = ledgerOfTrip(nowhere, survey, catalogue).ledger.events.flatMap((event) => event.fixes)
     expect(without.some(({ id }) => id.includes('@wrench'))).toBe(false)
   })
   it('a tube too narrow for a tyre is no stock for it', () => {
@@ -308,7 +316,7 @@ describe('in the ledger', () => {
     const { ledger } = build(bench, [wide, mule])
     const stockOfLight = Object.keys(defined(ledger.items.find(({ id }) => id === light.id)).units)
     const drawnBy = (bike: string) =>
-      ledger.claims
+      ledger.events
         .filter(({ id }) => nth(id.split('/'), 1).startsWith(bike))
         .flatMap(({ fixes }) => fixes.flatMap(({ uses }) => Object.keys(uses)))
     expect(drawnBy('mule')).toEqual(expect.arrayContaining(stockOfLight))
@@ -323,7 +331,7 @@ describe('in the ledger', () => {
     const gas = thingSchema.parse({ ...item('co2-16'), id: 'gas', count: 4 })
     const { ledger } = build([...demo.bench.filter(({ id }) => id !== 'co2-25'), gas], [fox, fat])
     const cartridges = (bike: string, fix: string) =>
-      ledger.claims
+      ledger.events
         .filter(({ id }) => nth(id.split('/'), 1).startsWith(bike))
         .flatMap(({ fixes }) => fixes.filter(({ id }) => id.startsWith(fix)).map(({ uses }) => uses.cartridge))
     expect(new Set(cartridges('mule', 'swap-tube-gas'))).toEqual(new Set([2]))
@@ -331,18 +339,18 @@ describe('in the ledger', () => {
   })
   it('a bolt too tight for the hands of the crew keeps its fix away', () => {
     const cranks = ({ ledger }: ReturnType<typeof build>) =>
-      ledger.claims
+      ledger.events
         .filter(({ id }) => id.startsWith('crank-loose/mule'))
         .flatMap(({ fixes }) => fixes.map(({ id }) => id))
     expect(cranks(build(demo.bench))).toContain('tighten-crank')
     const weak = { ...demo, dials: { ...demo.dials, handMostN: 150 } }
-    const built = buildLedger(weak, survey, catalogue)
+    const built = ledgerOfTrip(weak, survey, catalogue)
     expect(cranks(built)).not.toContain('tighten-crank')
     expect(built.stuck.some(({ fix, bike }) => fix === 'tighten-crank' && bike === 'mule')).toBe(true)
   })
   it('a fastener nobody turns keeps its fix away, and says so', () => {
     const { ledger, stuck } = build(demo.bench.filter(({ heads }) => heads.length === 0))
-    expect(ledger.claims.flatMap(({ fixes }) => fixes).some(({ id }) => id === 'change-hanger')).toBe(false)
+    expect(ledger.events.flatMap(({ fixes }) => fixes).some(({ id }) => id === 'change-hanger')).toBe(false)
     const hanger = defined(stuck.find(({ fix, bike }) => fix === 'change-hanger' && bike === 'fox'))
     expect(hanger.fasteners.map(({ role }: Fastener) => role).sort()).toEqual(['derailleur-bolt', 'hanger-bolt'])
     expect(isTurned(defined(waysTo(nth(hanger.fasteners, 0), [item('folding-17')]).best))).toBe(true)

@@ -23,7 +23,7 @@ import {
 } from '#core/road'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { seeded } from '../ledgers'
+import { seeded } from '../seeded'
 
 /** A road due east along the equator, a point a kilometre, at the given heights. */
 const kmOfDegree = (Math.PI * 6378.137) / 180

@@ -1,7 +1,8 @@
 import { defined, nth } from '#core/validation'
-import { explainKit } from '#core/choose'
 import { availabilityOf, Landscape, placeReportAt, rideView, roadView, worstPushOut } from '#core/availability'
-import { buildLedger } from '#core/trip-ledger'
+import { indexLedger } from '#core/ledger'
+import { bestKit } from '#core/search'
+import { ledgerOfTrip } from '#core/trip-ledger'
 import { projectPlan, surveyRoad, type RoadPoint } from '#core/road'
 import { stopSchema } from '#core/supply'
 import { tripSchema, waypointStops, type Trip } from '#core/trip'
@@ -151,8 +152,8 @@ describe('a road of three kilometres', () => {
     const worst = worstPushOut(landscape, trip)
     expect(worst.atKm).toBeCloseTo(1.5, 1)
     expect(worst.worstH).toBeLessThan(0.5)
-    const kit = explainKit(buildLedger(trip, survey, catalogue, landscape).ledger)
-    expect(kit.massG).toBeLessThan(200)
+    const { ledger } = ledgerOfTrip({ ...trip, dials: { ...trip.dials, gramsPerHour: 400 } }, survey, catalogue)
+    expect(bestKit(indexLedger(ledger)).massG).toBeLessThan(200)
   })
 })
 

@@ -1,6 +1,6 @@
 import { defined, nth } from '#core/validation'
 import { Landscape, rideView } from '#core/availability'
-import { buildLedger } from '#core/trip-ledger'
+import { ledgerOfTrip, stakesOf } from '#core/trip-ledger'
 import {
   hoursOfTime,
   withDaylight,
@@ -156,11 +156,11 @@ describe('gaps on the day', () => {
     expect(gapsOf(planned(null))).toEqual(gapsOf(planned('2026-06-12T08:30')))
   })
   it('make walking dearer: the ledger of the day on which a shop is shut expects more', () => {
-    const emptyH = (trip: Trip) =>
-      buildLedger(trip, survey, catalogue).ledger.claims.reduce(
-        (sum, { probability, lossH }) => sum + probability * lossH,
-        0,
-      )
+    const emptyH = (trip: Trip) => {
+      const built = ledgerOfTrip(trip, survey, catalogue)
+      const stakes = built.ledger.events.flatMap((event) => stakesOf(event, built))
+      return stakes.reduce((sum, { hours }) => sum + hours, 0)
+    }
     expect(emptyH(planned('2026-06-13T08:30'))).toBeGreaterThan(emptyH(planned('2026-06-12T08:30')) * 1.1)
   })
   it('are told stop by stop', () => {

@@ -2,7 +2,7 @@ import { wayOnFoot, type ChancePlace, type RoadEnd } from '#core/availability'
 import { levelHours, nearestNode, type WalkGrid } from '#core/road'
 import { nth, numberAt } from '#core/validation'
 import { describe, expect, it } from 'vitest'
-import { seeded } from '../ledgers'
+import { seeded } from '../seeded'
 
 /** A road with a node each km, uphill on the way out: an hour for 4 km ahead, for 5 km back. */
 const road: WalkGrid = {

@@ -2,9 +2,10 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { catalogue } from '#catalogue'
 import { navigateTo } from '#imports'
-import { driveInWords, claimInWords, classInWords } from '#wording'
+import { classInWords, driveInWords, failureInWords } from '#wording'
 import { computed, ref } from 'vue'
 import { focusWhenMounted } from '../../composables/focusWhenMounted'
+import { useVerdicts } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
@@ -24,7 +25,9 @@ interface Found {
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { km, stretch } = useView()
+const { km } = useView()
+const { failures, showFailure } = useVerdicts()
+const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id
 const asked = ref('')
 
 const everything = computed<Found[]>(() => {
@@ -66,20 +69,18 @@ const everything = computed<Found[]>(() => {
     what: 'gaps on the road',
     go: () => selection.showClass(id),
   }))
-  const claims = (kit.analysis?.built?.notes ?? []).map((note) => ({
-    key: `claim ${note.claim}`,
-    name: claimInWords(note, catalogue),
-    what: `claim, ${stretch(note.gap.fromKm, note.gap.toKm)}`,
+  const likely = [...failures.value].map(([event, { note }]) => ({
+    key: `failure ${event}`,
+    name: failureInWords(note, catalogue, store.openTrip.bikes),
+    what: `what may fail, ${bikeName(note.bike)}`,
     go: () => {
-      const verdict = kit.analysis?.kit?.verdicts.find(({ claims: list }) =>
-        list.some(({ claim }) => claim === note.claim),
-      )
+      const verdict = kit.kit?.verdicts.find(({ answers }) => answers.some((answer) => answer.event === event))
       if (verdict) selection.thingId = verdict.item
-      selection.showClass(note.settledBy, note.gap)
+      showFailure(event)
       stage('weigh')
     },
   }))
-  return [...things, ...stops, ...fasteners, ...classes, ...claims]
+  return [...things, ...stops, ...fasteners, ...classes, ...likely]
 })
 const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)

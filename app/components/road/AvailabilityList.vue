@@ -32,7 +32,7 @@ const shown = computed(() =>
       </p>
       <p class="ml-auto flex gap-3 text-right text-xs text-soft">
         <span class="w-18 max-md:hidden">longest</span>
-        <span class="w-18 max-md:hidden" title="Hours on foot to be expected for want of it when nothing is carried"
+        <span class="w-18 max-md:hidden" title="Hours that hang on it when nothing is carried, in the mean of all trips"
           >at risk</span
         >
       </p>
@@ -41,7 +41,7 @@ const shown = computed(() =>
       <li v-for="availability in shown" :key="availability.classId" class="border-b border-line last:border-0">
         <AvailabilityRow
           :availability="availability"
-          :at-risk-h="defined(kit.analysis).hoursAtRisk[availability.classId] ?? 0"
+          :at-risk-h="defined(kit.analysis).hoursAtStake[availability.classId] ?? 0"
           :length-km="defined(kit.analysis).lengthKm"
           :open="selection.classId === availability.classId"
           @toggle="selection.showClass(selection.classId === availability.classId ? '' : availability.classId)"

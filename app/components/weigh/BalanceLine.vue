@@ -7,7 +7,7 @@ import { useKitStore } from '../../stores/kit'
 /** The balance in one line, for screens too narrow for its panel. */
 const kitStore = useKitStore()
 const { grams } = useView()
-const kit = computed(() => kitStore.analysis?.kit)
+const kit = computed(() => kitStore.kit)
 </script>
 
 <template>
@@ -20,10 +20,10 @@ const kit = computed(() => kitStore.analysis?.kit)
       ><strong class="figures">{{ grams(kit.massG) }}</strong> carried</span
     >
     <span
-      ><strong class="figures">{{ hoursInWords(kit.expectedH) }}</strong> on foot</span
+      ><strong class="figures">{{ hoursInWords(kit.walkH) }}</strong> on foot</span
     >
     <span
-      ><strong class="figures">{{ chanceInWords(kit.rideThrough) }}</strong> no hour on foot</span
+      ><strong class="figures">{{ chanceInWords(kit.stranded) }}</strong> stranded</span
     >
   </button>
 </template>

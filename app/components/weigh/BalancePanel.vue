@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
 import { chanceInWords, hoursInWords } from '#wording'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
 import { useTripStore } from '../../stores/trip'
@@ -9,18 +9,28 @@ import FaultLines from '../common/FaultLines.vue'
 import BeamScale from './BeamScale.vue'
 import DialSlider from './DialSlider.vue'
 import ProofLine from './ProofLine.vue'
+import SumDialog from './SumDialog.vue'
 
-/** Grams against expected hours of walking, always in view, with the dial between them; a dialog has its own title. */
+/** Grams against the hours that they spare, always in view, with the dial between them; a dialog has its own title. */
 defineProps<{ untitled?: boolean }>()
 const store = useTripStore()
 const kitStore = useKitStore()
 const { grams } = useView()
 
-const kit = computed(() => kitStore.analysis?.kit)
+const kit = computed(() => kitStore.kit)
 const dials = computed(() => store.trip?.dials)
-function turn(gramsPerHour: number) {
-  store.edit('turn the dial', { dials: { ...defined(dials.value), gramsPerHour } }, 'dial')
+/** The price in force: the trip's own, or the usual one of the road while it has none. */
+const gramsPerHour = computed(() => dials.value?.gramsPerHour ?? kitStore.weighed?.built.ledger.gramsPerHour ?? null)
+function turn(to: number | null) {
+  store.edit(
+    to === null ? 'set the dial by the road' : 'turn the dial',
+    {
+      dials: { ...defined(dials.value), gramsPerHour: to },
+    },
+    'dial',
+  )
 }
+const showsSum = ref(false)
 </script>
 
 <template>
@@ -35,23 +45,29 @@ function turn(gramsPerHour: number) {
       <BeamScale
         class="mt-1"
         :grams="grams(kit.massG)"
-        :hours="hoursInWords(kit.savedH)"
-        :price-h="kit.priceH"
-        :saved-h="kit.savedH"
+        :hours="hoursInWords(kit.emptyH - kit.promiseH)"
+        :price-h="gramsPerHour ? kit.massG / gramsPerHour : 0"
+        :saved-h="kit.emptyH - kit.promiseH"
       />
-      <DialSlider :model-value="dials.gramsPerHour" @update:model-value="turn" />
+      <DialSlider v-if="gramsPerHour !== null" :model-value="gramsPerHour" @update:model-value="turn">
+        <button type="button" class="underline" @click="turn(null)">set by this road</button>
+      </DialSlider>
       <dl class="mt-2 grid grid-cols-3 gap-3">
         <div class="flex flex-col-reverse justify-end">
-          <dt class="text-xs text-soft">expected on foot, of {{ hoursInWords(kit.emptyH) }} bare-handed</dt>
-          <dd class="figures text-lg font-semibold">{{ hoursInWords(kit.expectedH) }}</dd>
+          <dt class="text-xs text-soft">on foot, in the mean of all trips</dt>
+          <dd class="figures text-lg font-semibold">{{ hoursInWords(kit.walkH) }}</dd>
         </div>
         <div class="flex flex-col-reverse justify-end">
-          <dt class="text-xs text-soft">chance of no hour on foot</dt>
-          <dd class="figures text-lg font-semibold">{{ chanceInWords(kit.rideThrough) }}</dd>
+          <dt class="text-xs text-soft">chance of being stranded</dt>
+          <dd class="figures text-lg font-semibold">{{ chanceInWords(kit.stranded) }}</dd>
         </div>
         <ProofLine />
       </dl>
+      <button type="button" class="mt-2 text-left text-sm underline" @click="showsSum = true">
+        {{ hoursInWords(kit.promiseH) }} lost in all, of {{ hoursInWords(kit.emptyH) }} bare-handed: how it adds up
+      </button>
       <p class="mt-2 text-xs text-soft">Reckoned from planning values, not promised; every one can be changed.</p>
+      <SumDialog :open="showsSum" @close="showsSum = false" />
     </template>
     <p v-else class="mt-2 text-sm text-soft">
       {{
@@ -59,6 +75,6 @@ function turn(gramsPerHour: number) {
         (kitStore.busy ? 'Reckoning …' : 'The balance moves as soon as there is a road and something on the bench.')
       }}
     </p>
-    <FaultLines v-if="kitStore.analysis?.problems.length" class="mt-2" :lines="kitStore.analysis.problems" />
+    <FaultLines v-if="kitStore.weighed?.problems.length" class="mt-2" :lines="kitStore.weighed.problems" />
   </section>
 </template>

@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import type { WeighedThing } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
 
-/** One thing as a beam: the grams it costs to the left, the walking it spares to the right. */
+/** One thing as a beam: the grams it costs to the left, the hours it spares to the right. */
 const props = defineProps<{ row: WeighedThing; scale: (hours: number) => number; selected: boolean }>()
 defineEmits<{ select: []; pin: [] }>()
 const { grams } = useView()

@@ -2,38 +2,43 @@
 import { computed } from 'vue'
 import { useView } from '../../stores/view'
 
-/** What an hour on foot is worth in grams, on a scale where each step is a like factor. */
+/** What an hour lost is worth in grams, on a scale where each step is a like factor. */
 const props = defineProps<{ modelValue: number }>()
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 const { grams } = useView()
 
-const [least, most] = [20, 5000]
+const [least, most] = [20, 50_000]
 const steps = 200
-const position = computed(() => Math.round((steps * Math.log(props.modelValue / least)) / Math.log(most / least)))
+const position = computed(() =>
+  Math.min(steps, Math.max(0, Math.round((steps * Math.log(props.modelValue / least)) / Math.log(most / least)))),
+)
 function turn(event: Event) {
   const at = Number((event.target as HTMLInputElement).value)
   const raw = least * (most / least) ** (at / steps)
-  const round = raw < 100 ? 1 : raw < 1000 ? 5 : 50
+  const round = raw < 100 ? 1 : raw < 1000 ? 5 : raw < 10_000 ? 50 : 500
   emit('update:modelValue', Math.round(raw / round) * round)
 }
 </script>
 
 <template>
-  <label class="block">
-    <span class="flex items-baseline justify-between gap-2 text-sm">
-      <span>An hour on foot is worth</span>
-      <span class="figures font-semibold">{{ grams(modelValue) }}</span>
-    </span>
-    <input
-      type="range"
-      min="0"
-      :max="steps"
-      :value="position"
-      class="dial mt-1 w-full"
-      :aria-valuetext="`${grams(modelValue)} for an hour on foot`"
-      @input="turn"
-    />
-  </label>
+  <div>
+    <label class="block">
+      <span class="flex items-baseline justify-between gap-2 text-sm">
+        <span>An hour lost is worth</span>
+        <span class="figures font-semibold">{{ grams(modelValue) }}</span>
+      </span>
+      <input
+        type="range"
+        min="0"
+        :max="steps"
+        :value="position"
+        class="dial mt-1 w-full"
+        :aria-valuetext="`${grams(modelValue)} for an hour lost`"
+        @input="turn"
+      />
+    </label>
+    <p class="flex justify-end text-xs text-soft"><slot /></p>
+  </div>
 </template>
 
 <style scoped>

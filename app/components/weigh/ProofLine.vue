@@ -16,14 +16,14 @@ const words = computed(() => {
   <div class="flex flex-col-reverse justify-end">
     <dt class="text-xs text-soft">
       <template v-if="kit.proof.stage === 'done'"
-        >from the best kit there is, proved in {{ kit.proof.proof.seconds.toFixed(1) }} s</template
+        >short of the best kit at most, proved in {{ kit.proof.proof.seconds.toFixed(1) }} s</template
       >
       <template v-else-if="kit.proof.stage === 'running'">
-        from the best, being proved
+        short of the best kit at most, being proved
         <button type="button" class="underline" @click="kit.stopProof()">stop</button>
       </template>
       <template v-else-if="kit.proof.stage === 'failed'">no proof: {{ kit.proof.message }}</template>
-      <template v-else-if="kit.analysis?.kit">
+      <template v-else-if="kit.kit">
         not proved <button type="button" class="underline" @click="kit.startProof()">prove it</button>
       </template>
       <template v-else>no kit yet</template>

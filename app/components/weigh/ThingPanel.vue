@@ -1,46 +1,63 @@
 <script setup lang="ts">
 import { nth, defined } from '#core/validation'
-import { fixOfAnswer, type BreakEven, type ItemClaim } from '#core/choose'
-import { headInWords, capabilitiesInWords, claimInWords, fixInWords, chanceInWords, hoursInWords } from '#wording'
+import type { FailureAnswer } from '#core/verdicts'
+import {
+  capabilitiesInWords,
+  failureInWords,
+  fixInWords,
+  fixOf,
+  headInWords,
+  hoursInWords,
+  timesInWords,
+} from '#wording'
 import { Pin, X } from '@lucide/vue'
 import { catalogue } from '#catalogue'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useSpares } from '../../stores/spares'
 import { useVerdicts } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
-import MissingTools from './MissingTools.vue'
 
-/** One thing and the claims behind its verdict; in a dialog it is the dialog that closes. */
+/** One thing and the failures behind its verdict; in a dialog it is the dialog that closes. */
 defineProps<{ closable?: boolean }>()
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
 const { grams, stretch } = useView()
-const { notes } = useVerdicts()
+const { failures, gap, worstGap } = useVerdicts()
 
 const thing = computed(() => store.trip?.bench.find(({ id }) => id === selection.thingId))
-const verdict = computed(() => kit.analysis?.kit?.verdicts.find(({ item }) => item === selection.thingId))
+const verdict = computed(() => kit.kit?.verdicts.find(({ item }) => item === selection.thingId))
 const nameOf = (id: string) => store.trip?.bench.find((candidate) => candidate.id === id)?.name ?? id
 const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id
 
 const most = 12
 const showsAll = ref(false)
-const claims = computed(() => {
-  const list = verdict.value?.claims ?? []
-  return (showsAll.value ? list : list.slice(0, most)).flatMap((claim) => {
-    const note = notes.value.get(claim.claim)
-    const entry = ledgerClaim(claim.claim)
-    return note && entry ? [{ claim, note, probability: entry.probability, lossH: entry.lossH }] : []
+const accounts = computed(() => new Map((kit.kit?.balance.events ?? []).map((account) => [account.event, account])))
+/** Fewer hours than this are not told, unless nothing else is. */
+const leastH = 1 / 3600
+const answers = computed(() => {
+  const all = verdict.value?.answers ?? []
+  const told = all.filter(({ lostH }) => lostH > leastH)
+  return told.flatMap((answer) => {
+    const [failure, account] = [failures.value.get(answer.event), accounts.value.get(answer.event)]
+    if (!failure || !account) return []
+    return [
+      {
+        answer,
+        account,
+        note: failure.note,
+        where: gap.value ?? worstGap(failure).gap,
+        hours: answer.lostH * failure.share,
+      },
+    ]
   })
 })
-function ledgerClaim(id: string) {
-  return kit.analysis?.built?.ledger.claims.find((claim) => claim.id === id)
-}
+const shown = computed(() => (showsAll.value ? answers.value : answers.value.slice(0, most)))
 const cautions = computed(() => {
-  const fixes = new Set((verdict.value?.claims ?? []).map(({ fix }) => fix && fixOfAnswer(fix)))
+  const fixes = new Set((verdict.value?.answers ?? []).map(({ fix }) => fix && fixOf(fix)))
   const found = catalogue.fixes.filter((fix) => fixes.has(fix.id) && fix.caution).map((fix) => fix.caution)
   return [...new Set(found)].slice(0, 3)
 })
@@ -54,31 +71,22 @@ const unfit = computed(() => {
   return [...misfitsOf(thing.value), ...lines.filter((line) => line.verdict === 'doubtful')]
 })
 const idle = computed(() => kit.analysis?.fit.idle[selection.thingId] ?? [])
-/** Fixes that would use the thing, were there not a bolt that nothing turns. */
+/** Fixes that would use the thing, were there not a bolt that nothing on the bench turns. */
 const stuck = computed(() => {
   const units = Object.keys(thing.value?.units ?? {})
-  return (kit.analysis?.built?.stuck ?? []).filter(({ fix }) => {
+  const lines = (kit.weighed?.built.stuck ?? []).flatMap(({ fix, bike, fasteners }) => {
     const uses = Object.keys(catalogue.fixes.find(({ id }) => id === fix)?.uses ?? {})
-    return uses.some((template) => units.some((id) => id.startsWith(nth(template.split('{'), 0))))
+    if (!uses.some((template) => units.some((id) => id.startsWith(nth(template.split('{'), 0))))) return []
+    const bolts = fasteners.map(({ name }) => name.toLowerCase()).join(', ')
+    return [`${fixInWords(fix, catalogue)} (${bikeName(bike)}: nothing turns ${bolts})`]
   })
+  return [...new Set(lines)]
 })
 
-const breakEven = shallowRef<BreakEven | null>()
-watch(
-  [() => selection.thingId, () => kit.analysis],
-  async ([id]) => {
-    breakEven.value = undefined
-    if (!id || !verdict.value) return
-    const answer = await kit.breakEven(id)
-    if (selection.thingId === id) breakEven.value = answer
-  },
-  { immediate: true },
-)
-
-function instead(claim: ItemClaim): string {
-  if (!claim.instead) return 'nothing else answers it'
-  const items = claim.instead.items.filter((id) => id !== selection.thingId).map(nameOf)
-  return `else: ${fixInWords(claim.instead.fix, catalogue)}${items.length ? ` (${items.slice(0, 2).join(', ')})` : ''}`
+function instead(answer: FailureAnswer): string {
+  if (!answer.instead) return 'nothing takes its place'
+  const items = answer.instead.items.filter((id) => id !== selection.thingId).map(nameOf)
+  return `else: ${fixInWords(answer.instead.fix, catalogue)}${items.length ? ` (${items.slice(0, 2).join(', ')})` : ''}`
 }
 
 function setPin(min: number, max: number) {
@@ -123,19 +131,24 @@ function unpin() {
 
     <p class="mt-2 text-sm">
       <template v-if="verdict.verdict === 'take'">
-        Without it <strong>{{ hoursInWords(verdict.lostH) }}</strong> more on foot; it spares
+        Without it <strong>{{ hoursInWords(verdict.lostH) }}</strong> more would be lost,
+        {{ hoursInWords(verdict.lostWalkH) }} of it on foot; it spares
         <strong>{{ hoursInWords(verdict.minutesPer100g / 60) }}</strong> for each 100 g.
         <template v-if="verdict.lastOneH !== null">
           The last one of {{ verdict.n }} is worth {{ hoursInWords(verdict.lastOneH) }}.</template
         >
       </template>
-      <template v-else-if="verdict.lostH > 0">
-        It would spare <strong>{{ hoursInWords(verdict.lostH) }}</strong>, less than its grams cost<template
-          v-if="verdict.together.length"
+      <template v-else-if="verdict.lostH > leastH">
+        It would spare <strong>{{ hoursInWords(verdict.lostH) }}</strong>{{
+          verdict.lostH < verdict.priceH ? ', less than its grams cost' : ''
+        }}<template v-if="verdict.together.length"
           >, and that only with {{ verdict.together.map(nameOf).join(' and ') }}</template
         >.
+        <template v-if="verdict.keptHome.length"
+          >A pin of yours keeps {{ verdict.keptHome.map(nameOf).join(' and ') }} at home.</template
+        >
       </template>
-      <template v-else>It answers nothing that the kit does not answer as well.</template>
+      <template v-else>The kit answers all that it answers as well without it.</template>
       <template v-if="verdict.pinned"> The verdict is pinned by you.</template>
     </p>
 
@@ -156,7 +169,9 @@ function unpin() {
           : `Turns nothing here: ${idle.map(headInWords).join(', ')}.`
       }}
     </p>
-    <MissingTools v-if="stuck.length" class="mt-2" :stuck="stuck" />
+    <p v-for="line in stuck" :key="line" class="mt-2 border-l-4 border-madder pl-2 text-sm">
+      Cannot be used yet: {{ line }}
+    </p>
 
     <div class="mt-2 flex flex-wrap items-center gap-1.5">
       <button v-if="verdict.pinned" type="button" class="button" @click="unpin">
@@ -170,55 +185,43 @@ function unpin() {
       </template>
     </div>
 
-    <template v-if="claims.length">
+    <template v-if="answers.length">
       <h3 class="mt-4 flex justify-between border-b border-line pb-1 text-xs font-semibold text-soft">
-        <span>chance · what happens</span
-        ><span>{{ verdict.verdict === 'take' ? 'on foot without it' : 'it would spare' }}</span>
+        <span>what happens</span><span>{{ verdict.verdict === 'take' ? 'lost without it' : 'it would spare' }}</span>
       </h3>
       <ul>
         <li
-          v-for="{ claim, note, probability, lossH } in claims"
-          :key="claim.claim"
-          class="grid grid-cols-[3.4rem_1fr_auto] gap-2 border-b border-line py-1.5 text-sm"
+          v-for="{ answer, account, note, where, hours } in shown"
+          :key="answer.event"
+          class="grid grid-cols-[1fr_auto] gap-2 border-b border-line py-1.5 text-sm"
         >
-          <span class="figures font-semibold">{{ chanceInWords(probability) }}</span>
           <span>
-            {{ claimInWords(note, catalogue) }}
+            {{ failureInWords(note, catalogue, store.trip?.bikes ?? []) }}
             <span class="block text-xs text-soft"
-              >{{ bikeName(note.bike) }}, {{ stretch(note.gap.fromKm, note.gap.toKm) }}, {{ hoursInWords(lossH) }} at
-              risk</span
+              >{{ bikeName(note.bike) }}<template v-if="where">, worst {{ stretch(where.fromKm, where.toKm) }}</template
+              >; {{ timesInWords(account.expected) }},
+              {{ hoursInWords(account.bare.hours / account.expected) }} each</span
             >
-            <span class="block text-xs" :class="claim.instead ? 'text-soft' : 'text-madder'">{{ instead(claim) }}</span>
+            <span class="block text-xs" :class="answer.instead ? 'text-soft' : 'text-madder'">{{
+              instead(answer)
+            }}</span>
           </span>
-          <span class="figures font-semibold text-petrol">{{ hoursInWords(claim.lostH) }}</span>
+          <span class="figures font-semibold text-petrol">{{ hoursInWords(hours) }}</span>
         </li>
       </ul>
-      <button
-        v-if="(verdict.claims.length ?? 0) > most"
-        type="button"
-        class="mt-1 text-sm underline"
-        @click="showsAll = !showsAll"
-      >
-        {{ showsAll ? 'Show the largest only' : `Show all ${verdict.claims.length}` }}
+      <button v-if="answers.length > most" type="button" class="mt-1 text-sm underline" @click="showsAll = !showsAll">
+        {{ showsAll ? 'Show the largest only' : `Show all ${answers.length}` }}
       </button>
     </template>
 
-    <p v-if="breakEven" class="mt-3 text-sm text-soft">
-      <template v-if="breakEven.gramsPerHour === null">No dial makes it come along.</template>
-      <template v-else-if="verdict.verdict === 'take'"
-        >It stays at home where an hour is worth less than about
-        <strong class="text-ink">{{ grams(breakEven.gramsPerHour) }}</strong><template v-if="breakEven.massG !== null"
-          >, or where one weighs more than about
-          <strong class="text-ink">{{ grams(breakEven.massG) }}</strong></template
-        >.</template
-      >
-      <template v-else
-        >It comes along where an hour is worth about
-        <strong class="text-ink">{{ grams(breakEven.gramsPerHour) }}</strong><template v-if="breakEven.massG !== null"
-          >, or where it weighs no more than about
-          <strong class="text-ink">{{ grams(breakEven.massG) }}</strong></template
-        >.</template
-      >
+    <p v-if="verdict.flip.gramsPerHour !== null" class="mt-3 text-sm text-soft">
+      With the rest of the kit as it is, it {{ verdict.verdict === 'take' ? 'stays at home' : 'comes along' }} where an
+      hour is worth {{ verdict.verdict === 'take' ? 'less' : 'more' }} than
+      <strong class="text-ink">{{ grams(verdict.flip.gramsPerHour) }}</strong><template
+        v-if="verdict.flip.massG !== null"
+        >, or where one weighs {{ verdict.verdict === 'take' ? 'more' : 'less' }} than
+        <strong class="text-ink">{{ grams(verdict.flip.massG) }}</strong></template
+      >.
     </p>
     <p v-for="caution in cautions" :key="caution" class="mt-2 border-l-4 border-brass pl-2 text-xs">{{ caution }}</p>
     <p v-if="cautions.length" class="mt-1 pl-3 text-xs text-soft">

@@ -16,7 +16,7 @@ import StageNav from '../../components/frame/StageNav.vue'
 import AppHeader from '../../components/frame/AppHeader.vue'
 import BalanceLine from '../../components/weigh/BalanceLine.vue'
 import BalancePanel from '../../components/weigh/BalancePanel.vue'
-import OpenClaims from '../../components/weigh/OpenClaims.vue'
+import LeftToLuck from '../../components/weigh/LeftToLuck.vue'
 import ThingPanel from '../../components/weigh/ThingPanel.vue'
 import { linesOf } from '../../http/api'
 import { useKeys } from '../../composables/useKeys'
@@ -170,7 +170,7 @@ const moveStop = (id: string, roadKm: number) =>
         >
           <BalancePanel />
           <ThingPanel v-if="selection.thingId" closable />
-          <OpenClaims v-else />
+          <LeftToLuck v-else />
         </aside>
       </div>
       <template v-if="!wide">

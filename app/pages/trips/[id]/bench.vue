@@ -29,7 +29,7 @@ const shown = computed(() => {
   )
 })
 const laidG = computed(() => laidOutG(bench.value))
-const verdicts = computed(() => new Map(kit.analysis?.kit?.verdicts.map((verdict) => [verdict.item, verdict])))
+const verdicts = computed(() => new Map(kit.kit?.verdicts.map((verdict) => [verdict.item, verdict])))
 
 const showsCatalogue = ref(false)
 const edited = shallowRef<Thing>()

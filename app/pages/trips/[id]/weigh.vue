@@ -4,7 +4,7 @@ import { classInWords } from '#wording'
 import { catalogue } from '#catalogue'
 import { NuxtLink } from '#components'
 import { scalePow } from 'd3-scale'
-import { computed, useTemplateRef } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
 import BeamRow from '../../../components/weigh/BeamRow.vue'
 import { useVerdicts } from '../../../stores/verdicts'
@@ -18,6 +18,16 @@ const kit = useKitStore()
 const selection = useSelection()
 const { stretch } = useView()
 const { taken, left, gap } = useVerdicts()
+
+// A bench that is weighed for the first time begins with the price that this road suggests, and keeps it.
+watch(
+  () => store.trip?.dials.gramsPerHour === null && kit.kit && kit.weighed?.built.ledger.gramsPerHour,
+  (usual) => {
+    if (typeof usual !== 'number') return
+    store.edit('begin the dial', { dials: { ...store.openTrip.dials, gramsPerHour: usual } }, 'dial')
+  },
+  { immediate: true },
+)
 
 const all = computed(() => [...taken.value, ...left.value])
 /** Both sides of every beam are drawn on this one scale, so the longer side is the heavier. */
@@ -63,14 +73,12 @@ function walk(event: KeyboardEvent) {
               Show the whole road
             </button></template
           >
-          <template v-else
-            >Each thing against the walking it spares. The longer side of a beam is the heavier.</template
-          >
+          <template v-else>Each thing against the hours it spares. The longer side of a beam is the heavier.</template>
         </p>
       </div>
       <div v-if="all.length" class="head mt-2 grid gap-2 text-xs text-soft max-md:hidden" aria-hidden="true">
         <span>on the bench</span><span /><span class="beam-head"
-          ><span class="text-right">grams it costs</span><span>walking it spares</span></span
+          ><span class="text-right">grams it costs</span><span>hours it spares</span></span
         ><span /><span class="text-right">verdict</span>
       </div>
     </header>
@@ -105,7 +113,7 @@ function walk(event: KeyboardEvent) {
           @pin="togglePin(row.thing.id)"
         />
       </ul>
-      <p v-if="kit.analysis?.kit && !taken.length" class="px-4 py-3 text-soft">At this dial nothing earns its grams.</p>
+      <p v-if="kit.kit && !taken.length" class="px-4 py-3 text-soft">At this dial nothing earns its grams.</p>
       <div v-if="left.length" class="waterline flex items-center gap-3 px-4 py-2">
         <h2 class="text-sm font-semibold text-soft">Below the waterline: stays at home</h2>
       </div>

@@ -1,0 +1,1 @@
+ALTER TABLE `dials` MODIFY COLUMN `grams_per_hour` double;

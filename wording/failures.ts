@@ -1,0 +1,30 @@
+import { atTheWrench, type EventNote } from '#core/trip-ledger'
+import type { Bike } from '#core/bike'
+import type { Reference } from '#core/reference'
+
+/** "rear flat: thorn, glass or pinch"; "a lost bolt: rack bolts": a kind of failure as people would say it. */
+export function failureInWords(note: EventNote, reference: Reference, bikes: readonly Bike[]): string {
+  const name = reference.hazards.find((hazard) => hazard.id === note.hazard)?.name ?? note.hazard
+  const fastener = bikes
+    .find(({ id }) => id === note.bike)
+    ?.fasteners.find(({ id }) => id === note.fastener)
+    ?.name.toLowerCase()
+  return `${note.wheel ? `${note.wheel} ` : ''}${name}${fastener ? `: ${fastener}` : ''}`
+}
+
+/** The fix of the catalogue behind a fix of a ledger, which says with what it is done as well. */
+export const fixOf = (ledgerFix: string) => ledgerFix.split('@')[0] ?? ledgerFix
+
+/** "glue a patch, pump"; "tighten the headset's nut, with a borrowed wrench". */
+export function fixInWords(ledgerFix: string, reference: Reference): string {
+  const name = reference.fixes.find((fix) => fix.id === fixOf(ledgerFix))?.name ?? ledgerFix
+  return ledgerFix.endsWith(atTheWrench) ? `${name}, with a borrowed wrench` : name
+}
+
+/** How often something comes on a trip: "0.31 times", "2.4 times", "once in 90 trips". */
+export function timesInWords(expected: number): string {
+  if (expected === 0) return 'never'
+  if (expected >= 0.095) return `${expected >= 9.95 ? Math.round(expected) : Number(expected.toPrecision(2))} a trip`
+  const trips = 1 / expected
+  return `once in ${trips < 9950 ? Number(trips.toPrecision(2)) : 'over 10 000'} trips`
+}
