@@ -1,10 +1,10 @@
 import type { Difficulty, Rider, Skill, Technique } from './schema'
 
-/** Chance that a fix comes off, by difficulty and level. Planning values, from memory. */
+/** Chance that somebody can do a fix in the end, with an afternoon to spare, by difficulty and level. Planning values, from memory. */
 export const successBySkill: Record<Difficulty, readonly [number, number, number, number]> = {
-  easy: [0.25, 0.55, 0.92, 0.99],
-  medium: [0.08, 0.25, 0.8, 0.95],
-  hard: [0.02, 0.1, 0.6, 0.88],
+  easy: [0.5, 0.8, 0.97, 0.995],
+  medium: [0.2, 0.5, 0.93, 0.985],
+  hard: [0.05, 0.25, 0.8, 0.95],
 }
 
 /** The highest level anyone in the crew has in a technique. */

@@ -33,8 +33,6 @@ const common = {
   wheel: z.enum(['front', 'rear']).optional(),
   /** The role of the fasteners of which one fails, each as likely as the others. */
   fastener: z.string().optional(),
-  /** Share of the push-out that the failure costs: 1 when nobody can ride on. */
-  severity: z.number().min(0).max(1),
   onBike: z.array(z.object({ when: bikeTraitSchema, times: z.number().gt(0) })).default([]),
   onRoad: z.array(z.object({ when: roadTraitSchema, times: z.number().gt(0) })).default([]),
   caution: z.string().default(''),

@@ -68,7 +68,6 @@ const flat = hazardSchema.parse({
   name: 'flat',
   settledBy: 'tube',
   per1000km: 1,
-  severity: 1,
 })
 
 describe('gaps by what the places stock', () => {

@@ -16,7 +16,7 @@ const kmOfDegree = (Math.PI * 6378.137) / 180
 const line: RoadPoint[] = Array.from({ length: 101 }, (_, i) => [0, i / kmOfDegree, 10])
 /** Hours to push a bike for a km: three miles an hour, times 1.15. */
 const pushH = 1.15 / 4.828032
-const flat = { kind: 'sudden', id: 'flat', name: 'flat', settledBy: 'tube-{bead}', per1000km: 1, severity: 1 } as const
+const flat = { kind: 'sudden', id: 'flat', name: 'flat', settledBy: 'tube-{bead}', per1000km: 1 } as const
 const swap = {
   id: 'swap',
   name: 'swap',
@@ -220,7 +220,7 @@ describe('what moves the ledger of a trip', () => {
   it('a part that wears is fitted anew where it is trusted to be had', () => {
     const worn = {
       ...{ kind: 'wearing', id: 'flat', name: 'worn', settledBy: 'tube-622', part: 'tread' },
-      ...{ lifeKm: 1000, spread: 0.3, severity: 1 },
+      ...{ lifeKm: 1000, spread: 0.3 },
     }
     expect(eventOf({}, worn).wear).toEqual({ left: 0.8, spread: 0.3, lives: [0.04, 0.06].map(near), freshAtLegs: [1] })
     expect(eventOf({ dials: { ...dials, trust: 0.95 } }, worn).wear).toMatchObject({ freshAtLegs: [] })
