@@ -152,6 +152,33 @@ const written: z.input<typeof hazardSchema>[] = [
     onRoad: [{ when: 'singletrack', times: 1.5 }],
   },
   { kind: 'sudden', id: 'bag-torn', name: 'bag torn or zip broken', settledBy: 'thread', per1000km: 0.08, stops: 0, limpShare: 0.02, alsoSettledBy: ['tape'] },
+  // The frequent small ones, for which hex keys are carried.
+  {
+    kind: 'sudden', id: 'indexing-out', name: 'shifting out of tune', settledBy: 'mechanic', applies: { all: ['derailleur', 'cable-shift'] },
+    per1000km: 0.3, stops: 0, limpShare: 0.04,
+  },
+  {
+    kind: 'sudden', id: 'calliper-rubs', name: 'brake calliper out of line and rubbing', settledBy: 'mechanic', applies: { all: ['disc-brake'] },
+    per1000km: 0.15, stops: 0, limpShare: 0.05, fastener: 'calliper',
+  },
+  {
+    kind: 'sudden', id: 'saddle-slips', name: 'saddle or post slipping', settledBy: 'mechanic',
+    per1000km: 0.1, stops: 0, limpShare: 0.06, fastener: 'saddle',
+  },
+  {
+    kind: 'sudden', id: 'bar-slips', name: 'handlebar slipping', settledBy: 'mechanic',
+    per1000km: 0.05, stops: 0.05, limpShare: 0.15, fastener: 'stem', onRoad: [{ when: 'singletrack', times: 1.5 }],
+    caution: 'Steering: carbon wants a torque key and the maker’s value; if in doubt, walk to a mechanic.',
+  },
+  {
+    kind: 'sudden', id: 'cage-bolt', name: 'bottle cage bolt loose or lost', settledBy: 'rack-bolt', alsoSettledBy: ['zip-tie', 'mechanic'],
+    per1000km: 0.15, stops: 0, limpShare: 0.01, fastener: 'cage-bolt',
+  },
+  {
+    kind: 'sudden', id: 'mudguard-bolt', name: 'mudguard bolt loose or lost', settledBy: 'rack-bolt', alsoSettledBy: ['zip-tie', 'mechanic'],
+    per1000km: 0.15, stops: 0.02, limpShare: 0.03, fastener: 'mudguard-bolt',
+    caution: 'A mudguard that comes loose can jam the wheel: take it off, or tie it well clear.',
+  },
   {
     kind: 'wearing', id: 'pads-worn', name: 'brake pads worn out', settledBy: 'brake-pads-{pad}', part: 'pads',
     lifeKm: 2500, spread: 0.45, stops: 0.1, limpShare: 0.15, onBike: [{ when: 'sintered-pads', times: 0.6 }],

@@ -1,3 +1,5 @@
+import { usualConditions } from '#core/bench'
+import { successBySkill } from '#core/crew'
 import type { Reference } from '#core/reference'
 import { bikes } from './bikes'
 import { families } from './families'
@@ -9,6 +11,17 @@ import { services } from './services'
 import { techniques } from './techniques'
 
 /** The reference data that trips are analysed against. */
-export const catalogue: Reference = { families, services, functions, techniques, hazards, fixes, items, bikes }
+export const catalogue: Reference = {
+  families,
+  services,
+  functions,
+  techniques,
+  hazards,
+  fixes,
+  hands: successBySkill,
+  works: usualConditions,
+  items,
+  bikes,
+}
 
 export { bikeFrom, bikeStarts } from './bikes'

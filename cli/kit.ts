@@ -3,7 +3,7 @@ import { CostsOfFailing } from '#core/availability'
 import { indexLedger } from '#core/ledger'
 import { KitSearch } from '#core/search'
 import { ledgerOfTrip } from '#core/trip-ledger'
-import { whatIsLacking } from '#core/unlock'
+import { withCatalogue, whatIsLacking } from '#core/unlock'
 import { explainKit } from '#core/verdicts'
 import { namedCounts } from './kit-file'
 import { rounded } from './text'
@@ -16,7 +16,7 @@ export function kit(args: string[]): unknown {
   const { ledger } = ledgerOfTrip(trip, survey, catalogue, costs)
   const { counts, ...kit } = explainKit(ledger, KitSearch.forLedger(indexLedger(ledger)))
   const named = namedCounts(ledger, counts)
-  const lacking = whatIsLacking(trip, survey, catalogue, costs, named)
+  const lacking = whatIsLacking(withCatalogue(trip, survey, catalogue, costs), ledger.gramsPerHour, named)
     .filter(({ worthH }) => worthH > 0)
     .map((each) => ({ ...each, savedH: rounded(each.savedH, 4), worthH: rounded(each.worthH, 4) }))
   return { counts: named, gramsPerHour: ledger.gramsPerHour, ...kit, lacking }

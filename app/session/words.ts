@@ -40,6 +40,7 @@ const fields: Readonly<Record<string, string>> = {
   helper: 'chance that a passer-by can mend it',
   liftWaitH: 'how soon a lift comes',
   handMostN: 'what hands can pull',
+  planning: 'planning values',
   bikeId: 'bike',
   points: 'the line',
   from: 'where it comes from',

@@ -10,7 +10,20 @@ import { computed, ref, shallowRef } from 'vue'
 import { nextTask } from '../timing/next-task'
 import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from '../workers/packed-line'
 import type { ProveService } from '../workers/proof.worker'
-import type { Analysis, AnalysisService, HoursReading, RoadReading, RoadReshaping, Weighed } from '../workers/analyser'
+import type {
+  Analysis,
+  AnalysisService,
+  HoursReading,
+  NumberedLedger,
+  RoadReading,
+  RoadReshaping,
+} from '../workers/analyser'
+import type { Choice, KitChooserService } from '../workers/kit-chooser'
+
+/** A kit, and the ledger it was chosen for. */
+export interface Weighed extends Choice {
+  readonly built: NumberedLedger
+}
 
 /** How the proof stands. */
 export type ProofState =
@@ -41,6 +54,8 @@ export const useKitStore = defineStore('kit', () => {
   const weighed = shallowRef<Weighed | null>(null)
   const kit = computed(() => weighed.value?.kit ?? null)
   const busy = ref(false)
+  /** Whether a kit is being chosen. */
+  const weighing = ref(false)
   const failure = ref('')
   const proof = shallowRef<ProofState>({ stage: 'none' })
 
@@ -48,6 +63,8 @@ export const useKitStore = defineStore('kit', () => {
   let analysisWorker: Worker | undefined
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
+  let chooser: { worker: Worker; service: Remote<KitChooserService> } | undefined
+  let toWeigh: NumberedLedger | null = null
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
   let analysed: Promise<void> = Promise.resolve()
@@ -77,8 +94,6 @@ export const useKitStore = defineStore('kit', () => {
     return analysed
   }
 
-  const isOvertaken = () => waiting !== undefined
-
   async function analyseWaiting(): Promise<void> {
     busy.value = true
     while (waiting) {
@@ -88,17 +103,57 @@ export const useKitStore = defineStore('kit', () => {
       sent = next
       try {
         analysis.value = await sendChanged(before, next)
-        const answer = isOvertaken() ? undefined : await analysisService().weigh()
-        // A trip that has changed meanwhile is weighed in its turn.
-        if (answer !== undefined && !isOvertaken()) weighed.value = answer
         failure.value = ''
+        weigh(analysis.value.built)
       } catch (error) {
         failure.value = error instanceof Error ? error.message : String(error)
         sent = {}
       }
     }
     busy.value = false
-    if (kit.value) calm = setTimeout(startProof, calmMs)
+  }
+
+  /** Chooses the kit for a ledger; while one is being chosen, only the newest ledger waits. */
+  function weigh(built: NumberedLedger | null): void {
+    toWeigh = built
+    if (!built) weighed.value = null
+    if (!weighing.value) void weighWaiting()
+  }
+
+  async function weighWaiting(): Promise<void> {
+    weighing.value = true
+    while (toWeigh) {
+      const built: NumberedLedger = toWeigh
+      toWeigh = null
+      try {
+        const choice = await chosen(built)
+        // What has changed meanwhile is weighed in its turn; till then this is nearer to it than what was shown before.
+        weighed.value = { ...choice, built }
+      } catch (error) {
+        failure.value = error instanceof Error ? error.message : String(error)
+      }
+    }
+    weighing.value = false
+    if (kit.value && !busy.value) calm = setTimeout(startProof, calmMs)
+  }
+
+  /** Sends the ledger only when the worker does not have it. */
+  async function chosen({ number, ledger }: NumberedLedger): Promise<Choice> {
+    const { gramsPerHour, budgetG, pins } = ledger
+    const prices = { gramsPerHour, budgetG, pins }
+    const answer =
+      (await kitService().choose(number, prices, undefined)) ?? (await kitService().choose(number, prices, ledger))
+    if (!answer) throw new Error('The ledger was lost on its way.')
+    return answer
+  }
+
+  function kitService(): Remote<KitChooserService> {
+    if (!chooser) {
+      const worker = new Worker(new URL('../workers/kit.worker.ts', import.meta.url), { type: 'module' })
+      worker.onerror = (event) => (failure.value = event.message || 'The kit could not be chosen.')
+      chooser = { worker, service: wrap<KitChooserService>(worker) }
+    }
+    return chooser.service
   }
 
   /** Sends what changed, and the line of the road only when the worker does not have it. */
@@ -189,8 +244,11 @@ export const useKitStore = defineStore('kit', () => {
     proof.value = { stage: 'none' }
   }
 
-  function whatIsLacking(): Promise<Lacking[]> {
-    return analysisService().whatIsLacking()
+  async function whatIsLacking(): Promise<Lacking[]> {
+    const laid = await analysisService().benchAndCatalogue()
+    if (!laid || !kit.value || !weighed.value) return []
+    const carried = Object.fromEntries(kit.value.verdicts.map(({ item, n }) => [item, n]))
+    return kitService().lacking(laid, weighed.value.built.ledger.gramsPerHour, carried)
   }
 
   function remedies(classId: string): Promise<Remedy[]> {
@@ -218,6 +276,10 @@ export const useKitStore = defineStore('kit', () => {
     stopProof()
     analysisWorker?.terminate()
     analysisWorker = undefined
+    chooser?.worker.terminate()
+    chooser = undefined
+    toWeigh = null
+    weighing.value = false
     analyser = undefined
     sent = {}
     waiting = undefined
@@ -233,6 +295,7 @@ export const useKitStore = defineStore('kit', () => {
     weighed,
     kit,
     busy,
+    weighing,
     failure,
     proof,
     analyse,

@@ -1,6 +1,5 @@
 import { defined, nth, Fault } from '#core/validation'
 import { fitView, type FitView } from '#core/fit'
-import { indexLedger } from '#core/ledger'
 import {
   classesOf,
   CostsOfFailing,
@@ -24,9 +23,8 @@ import {
   type LedgerOfTrip,
   type WearOnRoad,
 } from '#core/trip-ledger'
-import { eachLacking, worthMostFirst, type Lacking } from '#core/unlock'
-import { explainKit, type Kit } from '#core/verdicts'
-import { KitSearch } from '#core/search'
+import { withCatalogue, type LaidOut } from '#core/unlock'
+import { withPlanning } from '#core/reference'
 import { OpeningCache, readOpening, parseWallClock, weekOf, type OpenDay } from '#core/ride'
 import {
   projectPlan,
@@ -73,13 +71,13 @@ export interface Analysis {
   readonly wear: Readonly<Record<string, readonly WearOnRoad[]>>
   /** Which tool turns what. */
   readonly fit: FitView
+  /** What the kit is chosen for; null without a road. */
+  readonly built: NumberedLedger | null
 }
 
-/** The kit for a ledger; none where the trip asks for what cannot be, with the reasons. */
-export interface Weighed {
-  readonly built: LedgerOfTrip
-  readonly kit: Kit | null
-  readonly problems: readonly string[]
+/** The ledger of a trip, and a number that another has whose failures or things are others. */
+export interface NumberedLedger extends LedgerOfTrip {
+  readonly number: number
 }
 
 /** One line of a file that was read, for choosing. */
@@ -148,9 +146,8 @@ export function createAnalyser() {
   let plan: PlanProjection | null = null
   let landscape: Landscape | undefined
   let costs: CostsOfFailing | undefined
-  let built: LedgerOfTrip | undefined
-  let search: KitSearch | undefined
-  let weighed: Weighed | undefined
+  let built: NumberedLedger | undefined
+  let written = 0
   /** The file that was read last, and the trip it was read for. */
   let read: { id: string; file: GpxRoad; before: Pick<Trip, 'road' | 'stops'> } | undefined
   const book = new OpeningCache()
@@ -184,14 +181,14 @@ export function createAnalyser() {
       plan,
       fit: fitNow(parts),
     }
-    weighed = undefined
     if (survey.lengthKm <= 0) {
       built = undefined
       landscape = undefined
-      return { ...seen, view: null, wear: {}, availability: [], hoursAtStake: {}, ride: null }
+      costs = undefined
+      return { ...seen, view: null, wear: {}, availability: [], hoursAtStake: {}, ride: null, built: null }
     }
     const isRoadSame = !lineless && !parts.ride && !parts.forecast && !parts.stops
-    const isLandscapeSame = isRoadSame && isSameBut(before, trip, [...prices, 'handMostN', 'helper'])
+    const isLandscapeSame = isRoadSame && isSameBut(before, trip, [...prices, 'handMostN', 'helper', 'planning'])
     if (!landscape || !costs || !isLandscapeSame) {
       landscape = new Landscape(trip, survey, catalogue, book)
       costs = new CostsOfFailing(trip, survey, catalogue, book)
@@ -204,11 +201,7 @@ export function createAnalyser() {
       isSameBut(before, trip, prices)
     if (built && isLedgerSame) {
       built = { ...built, ledger: underPrices(built.ledger, trip) }
-      search = search?.under(indexLedger(built.ledger))
-    } else {
-      built = ledgerOfTrip(trip, survey, catalogue, costs)
-      search = undefined
-    }
+    } else built = { ...ledgerOfTrip(trip, survey, catalogue, costs), number: written++ }
     const atStake = hoursAtStake(built)
     const availability = availabilitiesOf(landscape, trip, classesOf(trip, catalogue))
     return {
@@ -218,29 +211,14 @@ export function createAnalyser() {
       availability: availability.sort((a, b) => (atStake[b.classId] ?? 0) - (atStake[a.classId] ?? 0)),
       hoursAtStake: atStake,
       ride: rideView(landscape, trip, survey) ?? null,
+      built,
     }
   }
 
-  /** Chooses the kit for the trip as it was analysed last; none without a road. */
-  function weigh(): Weighed | null {
-    if (!built) return null
-    weighed ??= weighedOf(built)
-    return weighed
-  }
-
-  function weighedOf(built: LedgerOfTrip): Weighed {
-    try {
-      search ??= KitSearch.forLedger(indexLedger(built.ledger))
-      return { built, kit: explainKit(built.ledger, search), problems: [] }
-    } catch (error) {
-      const lines = faultLines(error)
-      if (!lines) throw error
-      return { built, kit: null, problems: lines }
-    }
-  }
-
-  const wearNow = ({ bikes }: Trip, landscape: Landscape) =>
-    Object.fromEntries(bikes.map((bike) => [bike.id, wearOnRoad(bike, landscape, catalogue)]))
+  const wearNow = ({ bikes, dials }: Trip, landscape: Landscape) =>
+    Object.fromEntries(
+      bikes.map((bike) => [bike.id, wearOnRoad(bike, landscape, withPlanning(catalogue, dials.planning))]),
+    )
 
   let fit: FitView | undefined
   let fitOfHandN = 0
@@ -275,20 +253,9 @@ export function createAnalyser() {
     return { km: Float64Array.from(kept, (i) => nth(km, i)), eleM: Float64Array.from(kept, (i) => nth(eleM, i)) }
   }
 
-  /** What the bench lacks; given up where the trip changes meanwhile, for then it is asked anew. */
-  async function whatIsLacking(): Promise<Lacking[]> {
-    const kit = weigh()?.kit
-    if (!trip || !costs || !built || !kit) return []
-    const current = built
-    const counts = Object.fromEntries(kit.verdicts.map(({ item, n }) => [item, n]))
-    const tried: (Lacking | undefined)[] = []
-    for (const lacking of eachLacking(trip, line.survey, catalogue, costs, counts)) {
-      tried.push(lacking)
-      // Lets a change of the trip in before the next is tried.
-      await new Promise((resolve) => setTimeout(resolve))
-      if (built !== current) return []
-    }
-    return worthMostFirst(tried)
+  /** The trip's bench with the catalogue beside it, to see what it lacks; null without a road. */
+  function benchAndCatalogue(): LaidOut | null {
+    return trip && costs ? withCatalogue(trip, line.survey, catalogue, costs) : null
   }
 
   /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */
@@ -368,9 +335,8 @@ export function createAnalyser() {
 
   return {
     analyse,
-    weigh,
     remedies,
-    whatIsLacking,
+    benchAndCatalogue,
     readPlace,
     readHours,
     readRoad,
@@ -397,5 +363,7 @@ function isSameBut(
   b: Pick<Trip, 'dials'>,
   names: readonly (keyof Dials)[],
 ): boolean {
-  return dialNames.every((name) => names.includes(name) || a?.dials[name] === b.dials[name])
+  return dialNames.every(
+    (name) => names.includes(name) || JSON.stringify(a?.dials[name]) === JSON.stringify(b.dials[name]),
+  )
 }

@@ -28,7 +28,7 @@ export interface ProofOptions {
 export function prove(ledger: IndexedLedger, kit: KitChoice, highs: Highs, options: ProofOptions = {}): Proof {
   const program = programOf(ledger)
   return highs.withModel(modelOf(program, highs), (model) => {
-    model.options.set({ output_flag: false, mip_rel_gap: 1e-4, time_limit: options.seconds ?? 60 })
+    model.options.set({ output_flag: false, mip_rel_gap: 1e-3, time_limit: options.seconds ?? 60 })
     const event = highs.constants.callbackType
     let logged = Infinity
     model.run({

@@ -1,19 +1,18 @@
 import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre } from '../air'
 import { CostsOfFailing } from '../availability'
-import type { Thing } from '../bench'
+import { conditionOf, type Thing } from '../bench'
 import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { bestHands, handSuccess } from '../crew'
 import { gradeCost, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
 import { indexLedger, ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
-import type { Reference } from '../reference'
+import { withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
 import { usualGramsPerHour } from '../search'
 import type { Trip } from '../trip'
 import { defined, nth } from '../validation'
 import { BenchSupply, type Draw } from './bench-supply'
 import { exposureOf, type Exposure } from './exposure'
-import { conditionOf } from './tool-condition'
 import { TurningNeeds } from './turning-needs'
 
 /** Where an event of a ledger comes from, for people to read. */
@@ -69,7 +68,7 @@ export function ledgerOfTrip(
   reference: Reference,
   costs = new CostsOfFailing(trip, survey, reference),
 ): LedgerOfTrip {
-  return new Writer(trip, reference, costs).write()
+  return new Writer(trip, withPlanning(reference, trip.dials.planning), costs).write()
 }
 
 /** A hazard where it strikes: one bike, one of its wheels or neither, one of its fasteners or none. */
@@ -194,7 +193,7 @@ class Writer {
     const lossH = exposure.walkH.map((walkH, leg) => walkH + nth(exposure.priceH, leg))
     const written = {
       technique: technique.id,
-      hands: handSuccess(level, technique, helper),
+      hands: handSuccess(level, technique, helper, this.reference.hands),
       holds: fix.holds,
       residualH: residual(lossH, (leg) => slower * nth(exposure.ridingH, leg)),
       residualWalkH: exposure.walkH.map((walkH) => Math.min(mostLeft, failsAgain) * walkH),
@@ -275,7 +274,7 @@ class Writer {
           ...this.turning.functionsOf(thing.id),
         ],
         units: this.supply.unitsOf(thing),
-        condition: conditionOf(thing),
+        condition: conditionOf(thing, this.reference.works),
       })),
       stocks: [...stocks].sort().map((id) => ({
         id,
@@ -325,6 +324,8 @@ function strikesOn(bike: Bike, hazard: Hazard): Strike[] {
       : [{ wheel: hazard.wheel ?? null, group: whole }]
   const applies = wheels.filter(({ group }) => appliesTo(hazard.applies, traitsOf(bike, group.tyre)))
   const fasteners = hazard.fastener ? bike.fasteners.filter(({ role }) => role === hazard.fastener) : []
+  // A bike of which no bolt is written down has what others have; one without just this bolt cannot lose it.
+  if (hazard.fastener && fasteners.length === 0 && bike.fasteners.length > 0) return []
   const count = fasteners.reduce((sum, fastener) => sum + fastener.count, 0)
   const failing: { failed: Fastener | undefined; share: number }[] =
     fasteners.length > 0

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { defaultHandN } from '../fit'
+import { planningSchema } from '../reference'
 import { walkingMethods } from '../road'
 
 /** The settings a school of thought differs in. Every default is a planning value. */
@@ -25,6 +26,8 @@ export const dialsSchema = z.object({
   liftWaitH: z.number().min(0).max(500).nullable().default(null),
   /** The most a hand of the crew gives at the end of a lever, N. */
   handMostN: z.number().min(50).max(1500).default(defaultHandN),
+  /** Planning values of the reference that somebody knows better. */
+  planning: planningSchema.default({}),
 })
 export type Dials = z.infer<typeof dialsSchema>
 export const dialNames = Object.keys(dialsSchema.shape) as (keyof Dials)[]

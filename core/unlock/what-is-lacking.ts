@@ -1,6 +1,6 @@
 import type { CostsOfFailing } from '../availability'
 import { thingSchema, type Thing } from '../bench'
-import { indexLedger } from '../ledger'
+import { indexLedger, type Ledger } from '../ledger'
 import type { Change } from '../promise'
 import { KitSearch, lackingParts } from '../search'
 import { ledgerOfTrip } from '../trip-ledger'
@@ -38,28 +38,15 @@ const leastSavedH = 0.005
 /** So many failures are told. */
 const mostEvents = 5
 
-/** All that is asked of a trip to find what its bench lacks. */
-type Asked = readonly [
-  trip: Trip,
-  survey: Survey,
-  reference: Reference,
-  costs: CostsOfFailing,
-  counts: Readonly<Record<string, number>>,
-]
-
-/**
- * What the bench lacks: for every way to mend that the kit cannot go, the lightest things that complete it, with at least
- * one from the catalogue among them.
- *
- * @param counts how many of each thing on the bench are carried
- * @returns the one worth most first
- */
-export function whatIsLacking(...asked: Asked): Lacking[] {
-  return worthMostFirst([...eachLacking(...asked)])
+/** A trip's bench with the catalogue laid beside it. */
+export interface LaidOut {
+  readonly ledger: Ledger
+  /** Of each thing of that bench: what it is, and whether it was laid there in thought only. */
+  readonly things: readonly { readonly id: string; readonly isThought: boolean }[]
 }
 
-/** The same one by one as they are tried, for whoever has other work to do in between; in no order. */
-export function* eachLacking(...[trip, survey, reference, costs, carried]: Asked): Generator<Lacking | undefined> {
+/** Writes the ledger of a trip as if all of the catalogue lay on its bench, with nothing pinned. */
+export function withCatalogue(trip: Trip, survey: Survey, reference: Reference, costs: CostsOfFailing): LaidOut {
   const laid = reference.items
     .filter(({ id }) => !trip.bench.some(({ from }) => from === id))
     .map((item): Thing => {
@@ -67,61 +54,76 @@ export function* eachLacking(...[trip, survey, reference, costs, carried]: Asked
       const count = Object.keys(item.units).length > 0 ? thoughtOf.stock : thoughtOf.tool
       return thingSchema.parse({ ...rest, count, id: cutTo(`lacking ${item.id}`, 60), from: item.id })
     })
-  if (laid.length === 0) return
-  const bench = [...trip.bench, ...laid]
-  const { ledger } = ledgerOfTrip({ ...trip, bench }, survey, reference, costs)
-  yield undefined
-  const search = KitSearch.forLedger(indexLedger({ ...ledger, pins: {} }))
-  yield undefined
+  const { ledger } = ledgerOfTrip({ ...trip, bench: [...trip.bench, ...laid] }, survey, reference, costs)
+  return {
+    ledger: { ...ledger, pins: {} },
+    things: [
+      ...trip.bench.map(({ id }) => ({ id, isThought: false })),
+      ...laid.map(({ id, from }) => ({ id: from ?? id, isThought: true })),
+    ],
+  }
+}
+
+/**
+ * What the bench lacks: for every way to mend that the kit cannot go, the lightest things that complete it, with at least
+ * one from the catalogue among them.
+ *
+ * @param carried how many of each thing on the bench are carried
+ * @returns the one worth most first
+ */
+export function whatIsLacking(
+  { ledger, things }: LaidOut,
+  gramsPerHour: number | null,
+  carried: Readonly<Record<string, number>>,
+): Lacking[] {
+  const search = KitSearch.forLedger(indexLedger({ ...ledger, gramsPerHour }))
   const { problem } = search
   const { items, events, hoursPerGram } = problem.ledger
   const counts = items.map(({ id }) => carried[id] ?? 0)
   const promise = search.settled(counts)
   const before = promise.hoursByStream()
-  const tried = new Set<string>()
+  const isThought = (item: number) => nth(things, item).isThought
+  const tried = new Map<string, Change[]>()
   for (const way of problem.ways) {
     for (const uses of [0, 1]) {
       const changes = lackingParts(problem, counts, way, uses)
-      if (!changes?.some(({ item }) => item >= trip.bench.length)) continue
-      const key = keyOf(changes)
-      if (tried.has(key)) continue
-      tried.add(key)
-      const after = promise.tryOut(changes, () => promise.hoursByStream())
-      const saved = before.map((hours, number) => hours - numberAt(after, number))
-      const savedH = saved.reduce((sum, hours) => sum + hours, 0)
-      const massG = changes.reduce((sum, { item, by }) => sum + by * nth(items, item).massG, 0)
-      const byEvent = events.map(({ id }) => ({
-        event: id,
-        savedH: problem.demand.streams.reduce(
-          (sum, { event }, number) => sum + (event.id === id ? numberAt(saved, number) : 0),
-          0,
-        ),
-      }))
-      const pieces = (fromCatalogue: boolean) =>
-        changes.flatMap(({ item, by }): Piece[] => {
-          if (item >= trip.bench.length !== fromCatalogue) return []
-          const { id, from } = nth(bench, item)
-          return [{ id: fromCatalogue ? (from ?? id) : id, count: by }]
-        })
-      yield {
-        items: pieces(true),
-        fromBench: pieces(false),
-        massG,
-        savedH,
-        worthH: savedH - massG * hoursPerGram,
-        events: byEvent
-          .filter((each) => each.savedH > leastSavedH / mostEvents)
-          .sort((a, b) => b.savedH - a.savedH)
-          .slice(0, mostEvents),
-      }
+      if (changes?.some(({ item }) => isThought(item))) tried.set(keyOf(changes), changes)
     }
   }
+  const lacking = [...tried.values()].map((changes): Lacking => {
+    const after = promise.tryOut(changes, () => promise.hoursByStream())
+    const saved = before.map((hours, number) => hours - numberAt(after, number))
+    const savedH = saved.reduce((sum, hours) => sum + hours, 0)
+    const massG = changes.reduce((sum, { item, by }) => sum + by * nth(items, item).massG, 0)
+    const byEvent = events.map(({ id }) => ({
+      event: id,
+      savedH: problem.demand.streams.reduce(
+        (sum, { event }, number) => sum + (event.id === id ? numberAt(saved, number) : 0),
+        0,
+      ),
+    }))
+    const pieces = (thought: boolean) =>
+      changes
+        .filter(({ item }) => isThought(item) === thought)
+        .map(({ item, by }): Piece => ({ id: nth(things, item).id, count: by }))
+    return {
+      items: pieces(true),
+      fromBench: pieces(false),
+      massG,
+      savedH,
+      worthH: savedH - massG * hoursPerGram,
+      events: byEvent
+        .filter((each) => each.savedH > leastSavedH / mostEvents)
+        .sort((a, b) => b.savedH - a.savedH)
+        .slice(0, mostEvents),
+    }
+  })
+  return worthMostFirst(lacking)
 }
 
 /** Those that spare anything to speak of, the one worth most first; of those that hold all of another and spare no more, none. */
-export function worthMostFirst(tried: readonly (Lacking | undefined)[]): Lacking[] {
+function worthMostFirst(tried: readonly Lacking[]): Lacking[] {
   const worthwhile = tried
-    .filter((each) => each !== undefined)
     .filter(({ savedH }) => savedH > leastSavedH)
     .sort((a, b) => b.worthH - a.worthH || a.massG - b.massG)
   return worthwhile.filter((lacking, i) => !worthwhile.slice(0, i).some((better) => shares(better, lacking)))

@@ -121,7 +121,9 @@ export const readPart: Readers = {
 
   async dials(db, tripId) {
     const [row] = await db.select().from(t.dials).where(eq(t.dials.tripId, tripId))
-    return dialsSchema.parse(row ?? {})
+    if (!row) return dialsSchema.parse({})
+    const { planning, ...dials } = row
+    return dialsSchema.parse({ ...dials, ...(planning !== null && { planning: JSON.parse(planning) as unknown }) })
   },
 }
 
@@ -267,11 +269,12 @@ export const writePart: Writers = {
     )
   },
 
-  async dials(db, tripId, dials) {
+  async dials(db, tripId, { planning, ...dials }) {
+    const row = { ...dials, planning: Object.keys(planning).length > 0 ? JSON.stringify(planning) : null }
     await db
       .insert(t.dials)
-      .values({ tripId, ...dials })
-      .onDuplicateKeyUpdate({ set: dials })
+      .values({ tripId, ...row })
+      .onDuplicateKeyUpdate({ set: row })
   },
 }
 

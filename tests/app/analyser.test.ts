@@ -54,7 +54,9 @@ describe('the analyser', () => {
           last = analyser.analyse({ ...parts, ...(changed.includes('road') && { road: lineless }) }, 'line', undefined)
           trip = next
         }
-        expect(last).toEqual(anew(trip))
+        // But for the ledger's number, which tells how often one was written.
+        const plain = (analysis: Analysis | undefined) => ({ ...analysis, built: { ...analysis?.built, number: 0 } })
+        expect(plain(last)).toEqual(plain(anew(trip)))
       }),
       { numRuns: 8, seed: 12 },
     )

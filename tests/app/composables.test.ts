@@ -199,7 +199,7 @@ describe('stages', () => {
 describe('weighed things', () => {
   const trip = demoTrip()
   const survey = surveyRoad(trip.road.points)
-  const built = ledgerOfTrip(trip, survey, catalogue)
+  const built = { ...ledgerOfTrip(trip, survey, catalogue), number: 0 }
   const kit = explainKit(built.ledger, KitSearch.forLedger(indexLedger(built.ledger)))
   const counts = new Map(built.ledger.items.map(({ id }, i) => [id, kit.counts[i]]))
 
@@ -213,6 +213,7 @@ describe('weighed things', () => {
       plan: null,
       availability: [],
       hoursAtStake: {},
+      built,
       ride: null,
       wear: {},
       fit: fitView(trip.bikes, trip.bench, catalogue.items, trip.dials.handMostN),

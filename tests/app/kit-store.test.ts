@@ -10,7 +10,8 @@ import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { packLine, type LineId, type PackedLine } from '../../app/workers/packed-line'
-import type { Analysis, ChangedParts, RoadReshaping, Weighed } from '../../app/workers/analyser'
+import type { Analysis, ChangedParts, RoadReshaping } from '../../app/workers/analyser'
+import type { Choice, Prices } from '../../app/workers/kit-chooser'
 
 /** Workers that answer when the test says so; Comlink hands their service over as it would a real one's. */
 interface FakeWorker {
@@ -39,7 +40,11 @@ vi.mock('comlink', () => ({
   wrap: () => ({
     analyse: (parts: ChangedParts, lineId: LineId, line: PackedLine | undefined) =>
       new Promise<Analysis | undefined>((answer, fail) => analyses.push({ parts, lineId, line, answer, fail })),
-    weigh: () => Promise.resolve(weighed),
+    choose: (number: number, prices: Prices, ledger: unknown) => {
+      chosen.push({ number, prices, hasLedger: ledger !== undefined })
+      if (ledger) numberKnown = number
+      return Promise.resolve(numberKnown === number ? choice : undefined)
+    },
     cutRoad: () => new Promise<RoadReshaping>((answer) => cuts.push(answer)),
     proveKit: (_ledger: unknown, _shown: unknown, onBound: (boundNetH: number, seconds: number) => void) =>
       new Promise((answer, fail) => proofs.push({ answer, fail, onBound })),
@@ -48,10 +53,12 @@ vi.mock('comlink', () => ({
 
 const trip = demoTrip()
 const survey = surveyRoad(trip.road.points)
-const built = ledgerOfTrip(trip, survey, catalogue)
+const built = { ...ledgerOfTrip(trip, survey, catalogue), number: 0 }
 const kit = explainKit(built.ledger, KitSearch.forLedger(indexLedger(built.ledger)))
-/** What weighing answers. */
-let weighed: Weighed | null
+/** What choosing a kit answers, and what it was asked. */
+let choice: Choice
+let chosen: { number: number; prices: Prices; hasLedger: boolean }[]
+let numberKnown: number | undefined
 const analysis = (change: Partial<Analysis> = {}): Analysis => ({
   lengthKm: survey.lengthKm,
   climbM: survey.climbM,
@@ -60,6 +67,7 @@ const analysis = (change: Partial<Analysis> = {}): Analysis => ({
   plan: null,
   availability: [],
   hoursAtStake: {},
+  built,
   ride: null,
   wear: {},
   fit: fitView(trip.bikes, trip.bench, catalogue.items, trip.dials.handMostN),
@@ -70,7 +78,9 @@ type Kit = typeof import('../../app/stores/kit')
 let store: ReturnType<Kit['useKitStore']>
 beforeEach(async () => {
   vi.useFakeTimers()
-  weighed = { built, kit, problems: [] }
+  choice = { kit, problems: [] }
+  chosen = []
+  numberKnown = undefined
   for (const list of [workers, analyses, cuts, proofs]) list.length = 0
   vi.stubGlobal('Worker', function Worker(this: object, url: URL) {
     const worker: FakeWorker = { file: defined(url.pathname.split('/').at(-1)), terminated: false }
@@ -226,6 +236,35 @@ describe('the line of the road', () => {
   })
 })
 
+describe('the kit', () => {
+  it('is chosen beside the analysis, and the ledger is sent once for all its prices', async () => {
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    expect(store.weighed).toMatchObject({ problems: [], built: { number: 0 } })
+    void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
+    nth(analyses, 1).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour: 50 } } }))
+    await pass(0)
+    expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([false, true, false])
+    expect(defined(chosen.at(-1)).prices.gramsPerHour).toBe(50)
+    void store.analyse({ ...trip, bench: [] })
+    nth(analyses, 2).answer(analysis({ built: { ...built, number: 1 } }))
+    await pass(0)
+    expect(chosen.slice(3).map(({ hasLedger }) => hasLedger)).toEqual([false, true])
+  })
+
+  it('goes with the road', async () => {
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    void store.analyse({ ...trip, stops: [] })
+    nth(analyses, 1).answer(analysis({ built: null }))
+    await pass(0)
+    expect(store.weighed).toBeNull()
+    expect(store.kit).toBeNull()
+  })
+})
+
 describe('the proof', () => {
   const analysedKit = async () => {
     void store.analyse(trip)
@@ -238,12 +277,12 @@ describe('the proof', () => {
     expect(store.proof.stage).toBe('none')
     await pass(calm)
     expect(store.proof.stage).toBe('running')
-    expect(workers.map(({ file }) => file)).toEqual(['analysis.worker.ts', 'proof.worker.ts'])
+    expect(workers.map(({ file }) => file)).toEqual(['analysis.worker.ts', 'kit.worker.ts', 'proof.worker.ts'])
   })
 
   it('does not start without a kit', async () => {
     void store.analyse(trip)
-    weighed = { built, kit: null, problems: ['the pins weigh too much'] }
+    choice = { kit: null, problems: ['the pins weigh too much'] }
     nth(analyses, 0).answer(analysis())
     await pass(calm)
     expect(store.proof.stage).toBe('none')
@@ -260,7 +299,7 @@ describe('the proof', () => {
     nth(proofs, 0).answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
     await pass(0)
     expect(store.proof).toMatchObject({ stage: 'done', proof: { gap: 0 } })
-    expect(nth(workers, 1).terminated).toBe(true)
+    expect(nth(workers, 2).terminated).toBe(true)
   })
 
   it('stays done though a bound comes late, by the channel of its own', async () => {
@@ -278,7 +317,7 @@ describe('the proof', () => {
     await pass(calm)
     void store.analyse({ ...trip, crew: [] })
     expect(store.proof.stage).toBe('none')
-    expect(nth(workers, 1).terminated).toBe(true)
+    expect(nth(workers, 2).terminated).toBe(true)
     nth(proofs, 0).onBound(kit.netH * 2, 3)
     nth(proofs, 0).answer({ boundNetH: 1, gap: 1, seconds: 9, best: kit })
     await pass(0)
@@ -292,7 +331,7 @@ describe('the proof', () => {
     void store.analyse({ ...trip, name: 'changed' })
     expect(analyses).toHaveLength(asked)
     expect(store.proof.stage).toBe('running')
-    expect(nth(workers, 1).terminated).toBe(false)
+    expect(nth(workers, 2).terminated).toBe(false)
   })
 
   it('can be stopped and started by hand', async () => {

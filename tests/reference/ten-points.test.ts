@@ -1,3 +1,5 @@
+import { usualConditions } from '#core/bench'
+import { successBySkill } from '#core/crew'
 import { nth } from '#core/validation'
 import { availabilityOf, Landscape, placeReportAt } from '#core/availability'
 import type { Reference } from '#core/reference'
@@ -52,6 +54,8 @@ const reference: Reference = {
   techniques: [],
   hazards: [],
   fixes: [],
+  hands: successBySkill,
+  works: usualConditions,
   items: [],
   bikes: [],
 }

@@ -1,3 +1,5 @@
+import { usualConditions } from '#core/bench'
+import { successBySkill } from '#core/crew'
 import { nth, defined, numberAt } from '#core/validation'
 import { hazardSchema } from '#core/hazard'
 import { heaviestPush, Landscape, roadView, worstPushOut } from '#core/availability'
@@ -35,6 +37,8 @@ const reference: Reference = {
   techniques: [],
   hazards: [],
   fixes: [],
+  hands: successBySkill,
+  works: usualConditions,
   items: [],
   bikes: [],
 }

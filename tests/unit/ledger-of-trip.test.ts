@@ -1,3 +1,5 @@
+import { usualConditions } from '#core/bench'
+import { successBySkill } from '#core/crew'
 import { bikeSchema, fastenerSchema } from '#core/bike'
 import { fixSchema } from '#core/fix'
 import { hazardSchema, limpShareOf } from '#core/hazard'
@@ -40,6 +42,8 @@ const referenceWith = (hazard: object = {}, fix: object = {}): Reference => ({
   techniques: [{ id: 'change', name: 'change a tube', difficulty: 'easy' }],
   hazards: [hazardSchema.parse({ ...flat, ...hazard })],
   fixes: [fixSchema.parse({ ...swap, ...fix })],
+  hands: successBySkill,
+  works: usualConditions,
   items: [],
   bikes: [],
 })

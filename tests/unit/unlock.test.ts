@@ -4,7 +4,7 @@ import { indexLedger } from '#core/ledger'
 import { KitSearch } from '#core/search'
 import { surveyRoad } from '#core/road'
 import { ledgerOfTrip } from '#core/trip-ledger'
-import { whatIsLacking, type Lacking } from '#core/unlock'
+import { withCatalogue, whatIsLacking, type Lacking } from '#core/unlock'
 import { nth } from '#core/validation'
 import { failureInWords, fixInWords, fixOf, timesInWords } from '#wording'
 import { catalogue } from '#catalogue'
@@ -20,7 +20,10 @@ function lackingOn(bench: Thing[], carried?: Record<string, number>): { found: L
   const search = KitSearch.forLedger(indexLedger(ledger))
   const { counts } = search.best()
   const named = Object.fromEntries(ledger.items.map(({ id }, i) => [id, nth(counts, i)]))
-  return { found: whatIsLacking(trip, survey, catalogue, costs, carried ?? named), search }
+  return {
+    found: whatIsLacking(withCatalogue(trip, survey, catalogue, costs), demo.dials.gramsPerHour, carried ?? named),
+    search,
+  }
 }
 
 describe('what a bench lacks', () => {

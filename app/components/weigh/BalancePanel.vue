@@ -72,7 +72,9 @@ const showsSum = ref(false)
     <p v-else class="mt-2 text-sm text-soft">
       {{
         kitStore.failure ||
-        (kitStore.busy ? 'Reckoning …' : 'The balance moves as soon as there is a road and something on the bench.')
+        (kitStore.busy || kitStore.weighing
+          ? 'Reckoning …'
+          : 'The balance moves as soon as there is a road and something on the bench.')
       }}
     </p>
     <FaultLines v-if="kitStore.weighed?.problems.length" class="mt-2" :lines="kitStore.weighed.problems" />

@@ -17,6 +17,8 @@ const { failures, gap, worstGap, showFailure } = useVerdicts()
 const most = 7
 /** Fewer hours than a minute are not told. */
 const leastH = 1 / 60
+/** What is answered most of the time, but for a tool that may fail, is not left to luck. */
+const leastShare = 0.3
 const open = computed(() =>
   (kit.kit?.balance.events ?? [])
     .flatMap((account) => {
@@ -25,7 +27,7 @@ const open = computed(() =>
       const where = gap.value ?? worstGap(failure).gap
       return [{ ...account, note: failure.note, hours: account.open.hours * failure.share, where }]
     })
-    .filter(({ hours }) => hours > leastH)
+    .filter(({ hours, open: left, bare }) => hours > leastH && left.hours > leastShare * bare.hours)
     .sort((a, b) => b.hours - a.hours),
 )
 const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id

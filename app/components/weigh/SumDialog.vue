@@ -115,7 +115,7 @@ function show(thing: string) {
           <td class="figures text-right">{{ inHours(sum.unmended.foot + sum.unmended.other) }}</td>
         </tr>
         <tr class="text-soft">
-          <td class="pl-4">of it: nothing carried answers it</td>
+          <td class="pl-4">of it: nothing carried that works could be tried</td>
           <td class="figures text-right">{{ inHours(sum.nothing.foot) }}</td>
           <td class="figures text-right">{{ inHours(sum.nothing.other) }}</td>
           <td class="figures text-right">{{ inHours(sum.nothing.foot + sum.nothing.other) }}</td>

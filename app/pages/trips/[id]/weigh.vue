@@ -3,8 +3,11 @@ import { defined } from '#core/validation'
 import { classInWords } from '#wording'
 import { catalogue } from '#catalogue'
 import { NuxtLink } from '#components'
+import { navigateTo, useRoute } from '#imports'
 import { scalePow } from 'd3-scale'
 import { computed, useTemplateRef, watch } from 'vue'
+import DrawnTrips from '../../../components/weigh/DrawnTrips.vue'
+import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
 import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
 import BeamRow from '../../../components/weigh/BeamRow.vue'
 import { useVerdicts } from '../../../stores/verdicts'
@@ -48,6 +51,17 @@ function togglePin(id: string) {
   store.edit(`${thing.pin ? 'pin' : 'unpin'} ${thing.name}`, { bench })
 }
 
+const rooms = [
+  { id: 'things', name: 'Things' },
+  { id: 'failures', name: 'What can fail' },
+  { id: 'trips', name: 'Drawn trips' },
+] as const
+type RoomId = (typeof rooms)[number]['id']
+const route = useRoute()
+const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'things')
+const go = (id: RoomId) =>
+  void navigateTo({ path: `/trips/${store.id}/weigh`, query: id === 'things' ? {} : { room: id } })
+
 const list = useTemplateRef<HTMLElement>('list')
 function walk(event: KeyboardEvent) {
   const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
@@ -76,7 +90,24 @@ function walk(event: KeyboardEvent) {
           <template v-else>Each thing against the hours it spares. The longer side of a beam is the heavier.</template>
         </p>
       </div>
-      <div v-if="all.length" class="head mt-2 grid gap-2 text-xs text-soft max-md:hidden" aria-hidden="true">
+      <div class="mt-1 flex gap-1 overflow-x-auto" role="group" aria-label="Rooms of Weigh">
+        <button
+          v-for="entry in rooms"
+          :key="entry.id"
+          type="button"
+          class="whitespace-nowrap border-b-2 px-2 py-1 text-sm max-md:min-h-11"
+          :class="entry.id === room ? 'border-petrol font-bold' : 'border-transparent text-soft hover:text-ink'"
+          :aria-current="entry.id === room ? 'page' : undefined"
+          @click="go(entry.id)"
+        >
+          {{ entry.name }}
+        </button>
+      </div>
+      <div
+        v-if="all.length && room === 'things'"
+        class="head mt-2 grid gap-2 text-xs text-soft max-md:hidden"
+        aria-hidden="true"
+      >
         <span>on the bench</span><span /><span class="beam-head"
           ><span class="text-right">grams it costs</span><span>hours it spares</span></span
         ><span /><span class="text-right">verdict</span>
@@ -100,6 +131,8 @@ function walk(event: KeyboardEvent) {
       </div>
     </div>
 
+    <WhatCanFail v-else-if="room === 'failures'" />
+    <DrawnTrips v-else-if="room === 'trips'" />
     <div v-else ref="list" @keydown="walk">
       <h2 class="sr-only">What comes along</h2>
       <ul aria-label="What comes along">

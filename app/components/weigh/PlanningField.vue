@@ -1,0 +1,61 @@
+<script setup lang="ts">
+import type { PlanningKind, PlanningValue } from '#core/reference'
+import type { Amount } from '#core/units'
+import { amountInWords } from '#wording'
+import { RotateCcw } from '@lucide/vue'
+import { computed } from 'vue'
+import { useView } from '../../stores/view'
+import { useTripStore } from '../../stores/trip'
+import MeasureField from '../common/MeasureField.vue'
+
+/** A planning value of the reference, to be changed for this trip and set back. */
+const props = defineProps<{ value: PlanningValue; label: string; labelHidden?: boolean }>()
+const store = useTripStore()
+const { system } = useView()
+
+const amounts: Record<PlanningKind, Amount> = {
+  per1000km: 'rate',
+  stops: 'share',
+  limpShare: 'share',
+  lifeKm: 'road',
+  holds: 'share',
+  minutes: 'time',
+  hands: 'share',
+  works: 'share',
+}
+const amount = computed(() => amounts[props.value.kind])
+/** Minutes of the reference are hours to the field, which takes "25 min". */
+const scale = computed(() => (props.value.kind === 'minutes' ? 60 : 1))
+const own = computed(() => store.openTrip.dials.planning[props.value.key])
+const usualInWords = computed(() => amountInWords(props.value.value / scale.value, amount.value, system.value))
+
+function set(to: number | null) {
+  const { [props.value.key]: _, ...others } = store.openTrip.dials.planning
+  const isUsual = to === null || Math.abs(to * scale.value - props.value.value) < 1e-9
+  const planning = isUsual ? others : { ...others, [props.value.key]: to * scale.value }
+  store.edit(`set ${props.label}`, { dials: { ...store.openTrip.dials, planning } })
+}
+</script>
+
+<template>
+  <div>
+    <MeasureField
+      :label="label"
+      :label-hidden="labelHidden ?? false"
+      :model-value="(own ?? value.value) / scale"
+      :amount="amount"
+      :least="value.least / scale"
+      :most="value.most / scale"
+      @update:model-value="set"
+    />
+    <button
+      v-if="own !== undefined"
+      type="button"
+      class="mt-0.5 flex items-center gap-1 text-xs underline max-md:min-h-11"
+      :aria-label="`Set ${label} back to ${usualInWords}`"
+      @click="set(null)"
+    >
+      <RotateCcw :size="12" aria-hidden="true" />back to {{ usualInWords }}
+    </button>
+  </div>
+</template>

@@ -1,0 +1,114 @@
+<script setup lang="ts">
+import { catalogue } from '#catalogue'
+import { failureInWords, hoursInWords, timesInWords } from '#wording'
+import { ChevronDown, ChevronRight } from '@lucide/vue'
+import { computed, ref } from 'vue'
+import { useVerdicts } from '../../stores/verdicts'
+import { useKitStore } from '../../stores/kit'
+import { useTripStore } from '../../stores/trip'
+import FailureDetail from './FailureDetail.vue'
+import HandsTable from './HandsTable.vue'
+import StakesBar from './StakesBar.vue'
+
+/** Everything that may fail on this trip: how often, where, what it costs, and what becomes of it with the kit. */
+const kit = useKitStore()
+const store = useTripStore()
+const { failures } = useVerdicts()
+
+const open = ref('')
+const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id
+const rows = computed(() =>
+  (kit.kit?.balance.events ?? [])
+    .flatMap((account) => {
+      const failure = failures.value.get(account.event)
+      return failure ? [{ account, failure }] : []
+    })
+    .sort((a, b) => b.account.bare.hours - a.account.bare.hours),
+)
+const changed = computed(() => Object.keys(store.openTrip.dials.planning).length)
+function setAllBack() {
+  store.edit('set all planning values back', { dials: { ...store.openTrip.dials, planning: {} } })
+}
+</script>
+
+<template>
+  <div>
+    <p class="max-w-prose px-4 pt-3 text-sm text-soft">
+      All that may fail on these bikes and this road, what is most at stake first. Open one to see where its numbers
+      come from, and to change what you know better.
+      <button v-if="changed" type="button" class="underline" @click="setAllBack">
+        Set {{ changed === 1 ? 'the one value' : `all ${changed} values` }} changed here back
+      </button>
+    </p>
+    <p v-if="!rows.length" class="p-4 text-soft">
+      {{ kit.weighing ? 'Reckoning …' : 'Nothing yet: there must be a road, and a bike to ride it.' }}
+    </p>
+    <div v-if="rows.length" class="row mt-3 grid gap-x-3 px-4 pb-1 text-xs text-soft max-md:hidden" aria-hidden="true">
+      <span class="name">what</span><span class="often">how often</span><span class="where">where most is at stake</span
+      ><span class="bare text-right">bare-handed</span><span class="kept text-right">with the kit</span>
+    </div>
+    <ul v-if="rows.length" class="border-t border-line max-md:mt-3" aria-label="What can fail">
+      <li v-for="{ account, failure } in rows" :key="account.event" class="border-b border-line">
+        <button
+          type="button"
+          class="row grid w-full items-center gap-x-3 gap-y-1 px-4 py-1.5 text-left text-sm hover:bg-well/60 max-md:min-h-11"
+          :aria-expanded="open === account.event"
+          @click="open = open === account.event ? '' : account.event"
+        >
+          <component
+            :is="open === account.event ? ChevronDown : ChevronRight"
+            :size="14"
+            class="text-soft"
+            aria-hidden="true"
+          />
+          <span class="name min-w-0">
+            <span class="[overflow-wrap:anywhere]">{{
+              failureInWords(failure.note, catalogue, store.trip?.bikes ?? [])
+            }}</span>
+            <span class="block text-xs text-soft">{{ bikeName(failure.note.bike) }}</span>
+          </span>
+          <span class="often figures text-xs text-soft">{{ timesInWords(account.expected) }}</span>
+          <StakesBar class="where" :stakes="failure.stakes" />
+          <span class="bare figures text-right text-xs text-soft" title="bare-handed">{{
+            hoursInWords(account.bare.hours)
+          }}</span>
+          <span class="kept figures text-right font-semibold" title="with the kit">{{
+            hoursInWords(account.kept.hours)
+          }}</span>
+        </button>
+        <FailureDetail v-if="open === account.event" :account="account" :failure="failure" />
+      </li>
+    </ul>
+    <HandsTable v-if="rows.length" />
+  </div>
+</template>
+
+<style scoped>
+.row {
+  grid-template-columns: 1rem minmax(0, 15rem) 7rem minmax(0, 1fr) 5rem 5rem;
+  grid-template-areas: 'mark name often where bare kept';
+}
+.name {
+  grid-area: name;
+}
+.often {
+  grid-area: often;
+}
+.where {
+  grid-area: where;
+}
+.bare {
+  grid-area: bare;
+}
+.kept {
+  grid-area: kept;
+}
+@media (max-width: 47.99rem) {
+  .row {
+    grid-template-columns: 1rem minmax(0, 1fr) 4rem 4rem;
+    grid-template-areas:
+      'mark name bare kept'
+      'mark often where where';
+  }
+}
+</style>

@@ -1,0 +1,45 @@
+import { indexLedger, type Ledger } from '#core/ledger'
+import { KitSearch } from '#core/search'
+import { faultLines } from '#core/trip'
+import { whatIsLacking, type Lacking, type LaidOut } from '#core/unlock'
+import { explainKit, type Kit } from '#core/verdicts'
+
+/** What a ledger stands under while its failures and things stay the same. */
+export type Prices = Pick<Ledger, 'gramsPerHour' | 'budgetG' | 'pins'>
+
+/** The kit for a ledger; none where the trip asks for what cannot be, with the reasons. */
+export interface Choice {
+  readonly kit: Kit | null
+  readonly problems: readonly string[]
+}
+
+/** Chooses kits, and keeps what has been worked out of a ledger while only its prices change. */
+export function createKitChooser() {
+  let known: { number: number; ledger: Ledger; search: KitSearch } | undefined
+
+  /**
+   * @param number tells ledgers apart
+   * @param given the ledger, where it may not be at hand here
+   * @returns nothing where the ledger is needed and not at hand
+   */
+  function choose(number: number, prices: Prices, given: Ledger | undefined): Choice | undefined {
+    try {
+      if (known?.number === number) {
+        const ledger = { ...known.ledger, ...prices }
+        known = { number, ledger, search: known.search.under(indexLedger(ledger)) }
+      } else if (given) known = { number, ledger: given, search: KitSearch.forLedger(indexLedger(given)) }
+      else return undefined
+      return { kit: explainKit(known.ledger, known.search), problems: [] }
+    } catch (error) {
+      const lines = faultLines(error)
+      if (!lines) throw error
+      return { kit: null, problems: lines }
+    }
+  }
+
+  const lacking = (laid: LaidOut, gramsPerHour: number | null, carried: Readonly<Record<string, number>>): Lacking[] =>
+    whatIsLacking(laid, gramsPerHour, carried)
+
+  return { choose, lacking }
+}
+export type KitChooserService = ReturnType<typeof createKitChooser>

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { createKitChooser } from './kit-chooser'
+
+expose(createKitChooser())

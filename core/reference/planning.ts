@@ -1,0 +1,135 @@
+import { z } from 'zod'
+import { skillWords } from '../crew'
+import type { Hazard } from '../hazard'
+import type { Reference } from './schema'
+
+/** What a planning value may be, by what it is a value of. */
+const ranges = {
+  per1000km: { least: 0, most: 1000 },
+  stops: { least: 0, most: 1 },
+  limpShare: { least: 0, most: 5 },
+  lifeKm: { least: 1, most: 1_000_000 },
+  holds: { least: 0.01, most: 1 },
+  minutes: { least: 0.5, most: 1000 },
+  hands: { least: 0, most: 1 },
+  works: { least: 0.01, most: 1 },
+} as const
+export type PlanningKind = keyof typeof ranges
+
+const difficulties = ['easy', 'medium', 'hard'] as const
+const tools = ['pump', 'compressor', 'folding', 'lever', 'simple'] as const
+const shape =
+  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple))$/
+
+function kindOf(key: string): PlanningKind | undefined {
+  const found = shape.exec(key)?.slice(1).find(Boolean)
+  return found === undefined ? undefined : (found as PlanningKind)
+}
+
+/**
+ * Planning values that somebody knows better, by where they stand in the reference: "hazards.puncture.per1000km",
+ * "fixes.plug-hole.holds", "hands.easy.2", "works.pump". One of a hazard that the reference no longer has counts for nothing.
+ */
+export const planningSchema = z.record(z.string().max(80), z.number()).superRefine((values, context) => {
+  for (const [key, value] of Object.entries(values)) {
+    const kind = kindOf(key)
+    if (!kind) {
+      context.addIssue({
+        code: 'custom',
+        path: [key],
+        input: key,
+        message: 'a planning value of the reference, as in "hands.easy.2"',
+      })
+    } else if (value < ranges[kind].least || value > ranges[kind].most) {
+      const { least, most } = ranges[kind]
+      context.addIssue({ code: 'custom', path: [key], input: value, message: `a number from ${least} to ${most}` })
+    }
+  }
+})
+export type Planning = z.infer<typeof planningSchema>
+
+/** A planning value that can be changed. */
+export interface PlanningValue {
+  readonly key: string
+  readonly kind: PlanningKind
+  readonly value: number
+  readonly least: number
+  readonly most: number
+}
+
+const valueOf = (key: string, kind: PlanningKind, value: number): PlanningValue => ({
+  key,
+  kind,
+  value,
+  ...ranges[kind],
+})
+
+/** The planning values of a hazard as a reference has them. */
+export function hazardValues(hazard: Hazard): PlanningValue[] {
+  const { id, stops, limpShare } = hazard
+  return [
+    hazard.kind === 'sudden'
+      ? valueOf(`hazards.${id}.per1000km`, 'per1000km', hazard.per1000km)
+      : valueOf(`hazards.${id}.lifeKm`, 'lifeKm', hazard.lifeKm),
+    valueOf(`hazards.${id}.stops`, 'stops', stops),
+    // By the spokes that are left: no one number to change.
+    ...(limpShare === 'by spokes' ? [] : [valueOf(`hazards.${id}.limpShare`, 'limpShare', limpShare)]),
+  ]
+}
+
+/** Those of a fix. */
+export const fixValues = ({ id, holds, minutes }: Reference['fixes'][number]): PlanningValue[] => [
+  valueOf(`fixes.${id}.holds`, 'holds', holds),
+  valueOf(`fixes.${id}.minutes`, 'minutes', minutes),
+]
+
+/** How surely hands can do what is easy, medium and hard, by how often they have done it. */
+export const handValues = ({ hands }: Pick<Reference, 'hands'>) =>
+  difficulties.map((difficulty) => ({
+    difficulty,
+    values: skillWords.map((_, level) =>
+      valueOf(`hands.${difficulty}.${level}`, 'hands', hands[difficulty][level] ?? 0),
+    ),
+  }))
+
+/** How surely tools work on a trip. */
+export const toolValues = ({ works }: Pick<Reference, 'works'>) =>
+  tools.map((tool) => ({ tool, value: valueOf(`works.${tool}`, 'works', works[tool]) }))
+
+/** A reference with the planning values that somebody knows better. */
+export function withPlanning(reference: Reference, planning: Planning): Reference {
+  if (Object.keys(planning).length === 0) return reference
+  const at = (key: string, usual: number) => planning[key] ?? usual
+  const { hands, works } = reference
+  const row = (difficulty: (typeof difficulties)[number]) => {
+    const [never, watched, home, road] = hands[difficulty]
+    const said = (level: number, usual: number) => at(`hands.${difficulty}.${level}`, usual)
+    return [said(0, never), said(1, watched), said(2, home), said(3, road)] as const
+  }
+  return {
+    ...reference,
+    hands: { easy: row('easy'), medium: row('medium'), hard: row('hard') },
+    works: {
+      pump: at('works.pump', works.pump),
+      compressor: at('works.compressor', works.compressor),
+      folding: at('works.folding', works.folding),
+      lever: at('works.lever', works.lever),
+      simple: at('works.simple', works.simple),
+    },
+    hazards: reference.hazards.map((hazard) => {
+      const { id, stops, limpShare } = hazard
+      const common = {
+        stops: at(`hazards.${id}.stops`, stops),
+        limpShare: limpShare === 'by spokes' ? limpShare : at(`hazards.${id}.limpShare`, limpShare),
+      }
+      return hazard.kind === 'sudden'
+        ? { ...hazard, ...common, per1000km: at(`hazards.${id}.per1000km`, hazard.per1000km) }
+        : { ...hazard, ...common, lifeKm: at(`hazards.${id}.lifeKm`, hazard.lifeKm) }
+    }),
+    fixes: reference.fixes.map((fix) => ({
+      ...fix,
+      holds: at(`fixes.${fix.id}.holds`, fix.holds),
+      minutes: at(`fixes.${fix.id}.minutes`, fix.minutes),
+    })),
+  }
+}
