@@ -4,12 +4,15 @@ import type { Reference } from '#core/reference'
 
 /** "rear flat: thorn, glass or pinch"; "a lost bolt: rack bolts": a kind of failure as people would say it. */
 export function failureInWords(note: EventNote, reference: Reference, bikes: readonly Bike[]): string {
-  const name = reference.hazards.find((hazard) => hazard.id === note.hazard)?.name ?? note.hazard
+  const hazard = reference.hazards.find(({ id }) => id === note.hazard)
+  const name = hazard?.name ?? note.hazard
+  // What strikes one wheel only says so in its name.
+  const wheel = hazard?.strikes === 'wheel' && note.wheel ? `${note.wheel} ` : ''
   const fastener = bikes
     .find(({ id }) => id === note.bike)
     ?.fasteners.find(({ id }) => id === note.fastener)
     ?.name.toLowerCase()
-  return `${note.wheel ? `${note.wheel} ` : ''}${name}${fastener ? `: ${fastener}` : ''}`
+  return `${wheel}${name}${fastener ? `: ${fastener}` : ''}`
 }
 
 /** The fix of the catalogue behind a fix of a ledger, which says with what it is done as well. */

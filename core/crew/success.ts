@@ -34,5 +34,5 @@ export function handSuccess(
   table: SuccessBySkill = successBySkill,
 ): number {
   const row = table[technique.difficulty]
-  return row[level] + helper * Math.max(0, row[2] - row[level])
+  return row[level] + (1 - row[level]) * helper * row[2]
 }

@@ -103,11 +103,11 @@ export const customary = {
     metric: { unit: '', per: 1, decimals: 2 },
     imperial: { unit: '', per: 1, decimals: 2 },
   },
-  /** Events on so much road: on 1000 km, or on 1000 miles. */
+  /** Events in 1000 km, as they are counted everywhere. */
   rate: {
     quantity: 'number',
     metric: { unit: '', per: 1, decimals: 4 },
-    imperial: { unit: '', per: 1 / KM_PER_MILE, decimals: 4 },
+    imperial: { unit: '', per: 1, decimals: 4 },
   },
   share: {
     quantity: 'share',

@@ -75,17 +75,17 @@ test('from a GPX file to a kit that can be argued with', async ({ page }) => {
   await page.keyboard.press('w')
   await analysed(page)
   await expect(rowOf(page, 'Mini pump')).toContainText('take')
-  await expect(rowOf(page, 'Folding tyre')).toContainText('leave')
+  await expect(page.getByRole('list', { name: 'What stays at home' }).locator('[data-row]').first()).toBeVisible()
 
-  // A claim is opened.
+  // A verdict is opened.
   await rowOf(page, 'Mini pump').click()
-  const panel = page.getByRole('complementary', { name: 'Balance and claims' })
+  const panel = page.getByRole('complementary', { name: 'Balance and why' })
   await expect(panel.getByRole('heading', { name: 'Mini pump' })).toBeVisible()
   await expect(panel.getByText('hole that sealant does not close').first()).toBeVisible()
-  await expect(panel.getByText(/It stays at home where an hour is worth less than about/)).toBeVisible()
+  await expect(panel.getByText(/it stays at home where an hour is worth less than/)).toBeVisible()
 
   // The dial is moved until a verdict flips.
-  const dial = page.getByRole('slider', { name: /An hour on foot is worth/ })
+  const dial = page.getByRole('slider', { name: /An hour lost is worth/ })
   await dial.focus()
   await page.keyboard.press('Home')
   await expect(rowOf(page, 'Folding tool')).toContainText('leave')
@@ -94,6 +94,7 @@ test('from a GPX file to a kit that can be argued with', async ({ page }) => {
 
   // A pin, by keyboard.
   const tyre = rowOf(page, 'Folding tyre')
+  await analysed(page)
   await tyre.focus()
   const before = await tyre.innerText()
   await page.keyboard.press('Space')

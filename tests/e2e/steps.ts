@@ -87,7 +87,10 @@ export async function openOwnDemo(
 
 /** The balance has been analysed. */
 export async function analysed(page: Page): Promise<void> {
-  await expect(page.getByText('stranded').filter({ visible: true })).toHaveCount(1)
+  await expect(page.locator('[data-balance][aria-busy=false]').filter({ visible: true }).first()).toContainText(
+    'stranded',
+    { timeout: 20_000 },
+  )
 }
 
 /** Everything has reached the server. */

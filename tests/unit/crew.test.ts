@@ -11,10 +11,10 @@ describe('hands', () => {
       expect(successBySkill.medium[level]).toBeGreaterThan(successBySkill.hard[level])
     }
   })
-  it('of a passer-by help those who know less, and nobody else', () => {
-    // 0.3 of the way from 0.10 (watched) to 0.60 (done at home).
-    expect(handSuccess(1, technique('hard'), 0.3)).toBeCloseTo(0.25, 12)
-    expect(handSuccess(3, technique('hard'), 1)).toBe(successBySkill.hard[3])
+  it('of a passer-by who has done it at home help where one’s own cannot', () => {
+    // 0.25 of those who have watched; of the other 0.75, with 0.3 somebody stops who can in 0.8.
+    expect(handSuccess(1, technique('hard'), 0.3)).toBeCloseTo(0.25 + 0.75 * 0.3 * 0.8, 12)
+    expect(handSuccess(3, technique('hard'), 1)).toBeCloseTo(0.95 + 0.05 * 0.8, 12)
     expect(handSuccess(0, technique('easy'), 0)).toBe(successBySkill.easy[0])
   })
   it('never do worse for help', () => {

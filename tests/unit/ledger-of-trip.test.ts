@@ -137,7 +137,7 @@ describe('the ledger of a trip worked out by hand', () => {
     const { ledger } = write()
     const event = nth(ledger.events, 0)
     const fix = nth(event.fixes, 0)
-    expect(fix).toMatchObject({ id: 'swap', needs: ['lever'], uses: { 'tube-622': 1 }, hands: 0.92, workH: 0.25 })
+    expect(fix).toMatchObject({ id: 'swap', needs: ['lever'], uses: { 'tube-622': 1 }, hands: 0.97, workH: 0.25 })
     expect(onLeg(fix.residualH, 0)).toBeCloseTo(0.01 * onLeg(event.lossH, 0), 12)
     expect(onLeg(fix.residualWalkH, 0)).toBeCloseTo(0.01 * onLeg(event.walkH, 0), 12)
     expect(ledger.items.map(({ condition }) => condition)).toEqual([0.99, 0.8])

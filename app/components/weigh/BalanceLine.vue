@@ -14,6 +14,8 @@ const kit = computed(() => kitStore.kit)
   <button
     v-if="kit"
     type="button"
+    data-balance
+    :aria-busy="kitStore.busy || kitStore.weighing"
     class="flex w-full justify-between gap-3 border-b border-line bg-ground px-4 py-1.5 text-sm"
   >
     <span

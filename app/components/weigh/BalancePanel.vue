@@ -34,7 +34,7 @@ const showsSum = ref(false)
 </script>
 
 <template>
-  <section aria-label="The balance" class="px-4 py-3">
+  <section aria-label="The balance" class="px-4 py-3" data-balance :aria-busy="kitStore.busy || kitStore.weighing">
     <div class="flex items-baseline justify-between">
       <h2 v-if="!untitled" class="text-base">The balance</h2>
       <span v-if="store.trip" class="text-xs text-soft">{{

@@ -40,12 +40,15 @@ const times = computed(() => {
 const mended = computed(() => {
   const byFix = new Map<string, number>()
   for (const { fix, times: often } of props.account.mended) byFix.set(fixOf(fix), (byFix.get(fixOf(fix)) ?? 0) + often)
-  return [...byFix].map(([fix, often]) => ({ fix, share: often / props.account.expected }))
+  // One in two hundred is the least that is told.
+  return [...byFix]
+    .map(([fix, often]) => ({ fix, share: often / props.account.expected }))
+    .filter(({ share }) => share >= 0.005)
 })
 const shareInWords = (share: number) => `${Math.round(100 * share)} in 100`
 const unmended = computed(() => Math.max(0, 1 - mended.value.reduce((sum, { share }) => sum + share, 0)))
 const labels = computed<Record<PlanningKind, string>>(() => ({
-  per1000km: system.value === 'imperial' ? 'Failures in 1000 mi' : 'Failures in 1000 km',
+  per1000km: system.value === 'imperial' ? 'Failures in 1000 km (621 mi)' : 'Failures in 1000 km',
   lifeKm: 'A new one lasts',
   stops: 'The bike cannot be ridden in',
   limpShare: 'Ridden otherwise, slower by',

@@ -98,7 +98,7 @@ function show(thing: string) {
         </tr>
         <tr v-for="row in sum.rows" :key="row.key" class="text-petrol">
           <td class="[overflow-wrap:anywhere]">
-            spared by
+            <span class="max-sm:hidden">spared by</span>{{ ' ' }}
             <button v-if="row.thing" type="button" class="text-left underline" @click="show(row.thing)">
               {{ row.words }}
             </button>

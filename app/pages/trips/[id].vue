@@ -164,7 +164,7 @@ const moveStop = (id: string, roadKm: number) =>
         </div>
         <aside
           v-if="wide"
-          aria-label="Balance and claims"
+          aria-label="Balance and why"
           class="min-h-0 shrink-0 overflow-y-auto border-line bg-ground w-[21.5rem] border-l"
           tabindex="0"
         >

@@ -87,7 +87,9 @@ function walk(event: KeyboardEvent) {
               Show the whole road
             </button></template
           >
-          <template v-else>Each thing against the hours it spares. The longer side of a beam is the heavier.</template>
+          <template v-else-if="room === 'things'"
+            >Each thing against the hours it spares. The longer side of a beam is the heavier.</template
+          >
         </p>
       </div>
       <div class="mt-1 flex gap-1 overflow-x-auto" role="group" aria-label="Rooms of Weigh">
