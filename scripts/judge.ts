@@ -18,9 +18,9 @@ const chapters: Readonly<Record<string, string>> = {
   load: 'Many at a time',
   'load-killed': 'Many at a time, and the database killed',
   memory: 'Ten minutes',
-  solvers: 'Solvers',
   promises: 'Promises and drawn trips',
   roads: 'Roads as riders pack for them',
+  properties: 'Kits when a trip is a little other',
 }
 
 /** Tries everything that is seeded and long, and writes down what came of it. */

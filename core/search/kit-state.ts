@@ -189,17 +189,25 @@ export class KitState {
   }
 
   /**
-   * Hours lost without one piece of an item by failures on which a change does not bear: what the change cannot make
-   * superfluous. Nothing but a change of the kit makes them be worked out anew.
+   * The items of which a piece may become idle beside an addition: those that lose less than they cost to carry by failures
+   * on which the addition does not bear.
    */
-  lostElsewhere(item: number, changes: readonly Change[]): number {
-    const losses = this.lossesWithout(item)
-    let sum = 0
+  idleBeside(changes: readonly Change[]): number[] {
+    const { meets } = this.problem
     const near = this.streamsNear(changes)
-    losses.forEach((lostH, number) => {
-      if (!near.has(number)) sum += lostH
-    })
-    return sum
+    const elsewhereH = (item: number) => {
+      let sum = 0
+      this.lossesWithout(item).forEach((lostH, number) => {
+        if (!near.has(number)) sum += lostH
+      })
+      return sum
+    }
+    return [...new Set(changes.flatMap(({ item }) => [...nth(meets, item)]))].filter(
+      (item) =>
+        this.spare(item) > 0 &&
+        !changes.some((change) => change.item === item) &&
+        pays(-this.priceOf([{ item, by: -1 }]) - elsewhereH(item)),
+    )
   }
 
   private lossesWithout(item: number): Float64Array {

@@ -1,34 +1,48 @@
-import { nth } from '../../validation'
+import type { Change } from '../../promise'
 import type { KitState } from '../kit-state'
 import { pays } from '../slack'
-import { nearlyPaying } from './add'
+import { additions } from './add'
 import { dropAll, dropToFit } from './drop'
+
+/** So many exchanges that look best are tried. */
+const mostTried = 12
 
 /** Takes something that does not pay by itself, and leaves off what it makes superfluous. */
 export function addThenDrop(state: KitState): boolean {
-  const { meets } = state.problem
-  for (const changes of nearlyPaying(state)) {
-    const near = [...new Set(changes.flatMap(({ item }) => [...nth(meets, item)]))]
-    const candidates = near.filter(
-      (item) =>
-        state.spare(item) > 0 &&
-        !changes.some((change) => change.item === item) &&
-        pays(-state.priceOf([{ item, by: -1 }]) - state.lostElsewhere(item, changes)),
-    )
-    const roomH = candidates.reduce((sum, item) => sum + state.priceOf([{ item, by: state.spare(item) }]), 0)
+  for (const { changes, idle, roomH } of exchanges(state)) {
     if (!pays(state.gain(changes) + roomH)) continue
     const before = state.netH
     const others = state.problem.ledger.items.map((_, item) => item)
     const all = state.tryOut(changes, () => {
-      const idle = dropAll(state, candidates)
+      const dropped = dropAll(state, idle)
       const tooMuch = dropToFit(
         state,
         others.filter((item) => !changes.some((change) => change.item === item)),
       )
       const isFit = state.massG <= state.budgetG
-      return isFit && pays(state.netH - before) ? [...changes, ...idle, ...tooMuch] : undefined
+      return isFit && pays(state.netH - before) ? [...changes, ...dropped, ...tooMuch] : undefined
     })
     if (all && state.apply(all)) return true
   }
   return false
+}
+
+/** An addition with what may become idle beside it, and what carrying all of that costs. */
+interface Exchange {
+  readonly changes: Change[]
+  readonly idle: number[]
+  readonly roomH: number
+}
+
+/** Those that could gain at all, the one that could gain most first. */
+function exchanges(state: KitState): Exchange[] {
+  return additions(state)
+    .map((changes) => {
+      const idle = state.idleBeside(changes)
+      const roomH = idle.reduce((sum, item) => sum + state.priceOf([{ item, by: state.spare(item) }]), 0)
+      return { changes, idle, roomH, mostH: state.mostGained(changes) + roomH }
+    })
+    .filter(({ mostH }) => pays(mostH))
+    .sort((a, b) => b.mostH - a.mostH)
+    .slice(0, mostTried)
 }
