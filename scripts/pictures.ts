@@ -38,15 +38,6 @@ const pictures: Picture[] = [
     },
   },
   {
-    name: 'account',
-    arrange: async (page) => {
-      const person = { name: 'Ketil', email: `ketil-${Date.now()}@quern.example`, password: 'ketil rides far' }
-      await page.request.post('/api/account', { data: person })
-      await page.goto('/account')
-      await page.getByText('You are signed in here only').waitFor()
-    },
-  },
-  {
     name: 'road',
     arrange: async (page) => {
       await demo(page, 'r')
@@ -147,6 +138,25 @@ const pictures: Picture[] = [
       await page.locator('section select').first().selectOption({ label: 'without tube, 622' })
       await page.locator('[data-row]').filter({ hasText: 'CO2 head' }).click()
       await page.locator('.waterline').scrollIntoViewIfNeeded()
+      await proved(page)
+    },
+  },
+  {
+    name: 'weigh-failures',
+    arrange: async (page) => {
+      await demo(page, 'w')
+      await page.getByRole('button', { name: 'What can fail' }).click()
+      await page.getByRole('button', { name: /^chain broken.*The Fox/ }).click()
+      await proved(page)
+    },
+  },
+  {
+    name: 'weigh-trips',
+    arrange: async (page) => {
+      await demo(page, 'w')
+      await page.getByRole('button', { name: 'Drawn trips' }).click()
+      await page.getByRole('button', { name: 'Draw the trips' }).click()
+      await page.getByText('What ran out').waitFor()
       await proved(page)
     },
   },

@@ -111,7 +111,7 @@ describe('trips', () => {
       planning: { 'hazards.puncture.per1000km': 0.7, 'hands.easy.2': 0.9 },
     }
     for (const [dial, usual] of Object.entries(dialsSchema.parse({})))
-      expect(dials).not.toMatchObject({ [dial]: usual })
+      expect(dials[dial as keyof Dials]).not.toEqual(usual)
     const id = await maren.newTrip({ ...demoTrip(), dials })
     expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.dials).toEqual(dials)
     expect((await maren.save(id, { part: 'dials', base: 1, value: { ...dials, handMostN: 290 } })).status).toBe(200)
