@@ -95,10 +95,8 @@ function flipOf({ ledger }: Weighing, lostH: number, carriedG: number, n: number
 /** An item left at home, alone or with what it would need: whatever saves most for its grams. */
 function whatWouldCome(weighing: Weighing, free: KitProblem, item: number): Change[] {
   const alone = [{ item, by: 1 }]
-  if (savedBy(weighing, alone) > leastH) return alone
-  const bundles = bundlesWith(weighing, free, item)
-  let [best, most] = [alone, leastH]
-  for (const changes of bundles) {
+  let [best, most] = [alone, 0]
+  for (const changes of [alone, ...bundlesWith(weighing, free, item)]) {
     const massG = changes.reduce((sum, change) => sum + change.by * nth(weighing.ledger.items, change.item).massG, 0)
     const perGram = savedBy(weighing, changes) / (massG + 1)
     if (perGram > most) [best, most] = [changes, perGram]
