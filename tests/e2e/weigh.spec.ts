@@ -55,7 +55,7 @@ test('trips are drawn, stopped, and drawn again with the same figures', async ({
   await page.getByLabel('Trips').selectOption({ label: '100 000' })
   await page.getByRole('button', { name: 'Draw the trips' }).click()
   await expect(page.getByRole('status').filter({ hasText: 'drawn' })).toBeVisible()
-  await page.getByRole('button', { name: 'Stop' }).click()
+  await page.getByRole('button', { name: 'Stop', exact: true }).click()
   await page.getByLabel('Trips').selectOption('2000')
   const figures = page.locator('[data-report]')
   await page.getByRole('button', { name: 'Draw the trips' }).click()
