@@ -8,7 +8,7 @@ import { run } from './run'
 import { ScriptError } from './script-error'
 
 /** Rooms that are about to be rebuilt, and one that is made of labels. */
-const leftOut = ['availability', 'trip-ledger', 'choose', 'calculators']
+const leftOut = ['availability', 'trip-ledger', 'calculators']
 /** So many lines of the core are drawn where nothing else is said. */
 const defaultLines = 250
 

@@ -207,7 +207,7 @@ export function createAnalyser() {
     return {
       ...seen,
       view: roadView(landscape, trip, catalogue),
-      wear: wearNow(trip, landscape),
+      wear: wearNow(trip, costs),
       availability: availability.sort((a, b) => (atStake[b.classId] ?? 0) - (atStake[a.classId] ?? 0)),
       hoursAtStake: atStake,
       ride: rideView(landscape, trip, survey) ?? null,
@@ -215,10 +215,8 @@ export function createAnalyser() {
     }
   }
 
-  const wearNow = ({ bikes, dials }: Trip, landscape: Landscape) =>
-    Object.fromEntries(
-      bikes.map((bike) => [bike.id, wearOnRoad(bike, landscape, withPlanning(catalogue, dials.planning))]),
-    )
+  const wearNow = ({ bikes, dials }: Trip, costs: CostsOfFailing) =>
+    Object.fromEntries(bikes.map((bike) => [bike.id, wearOnRoad(bike, costs, withPlanning(catalogue, dials.planning))]))
 
   let fit: FitView | undefined
   let fitOfHandN = 0

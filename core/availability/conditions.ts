@@ -1,6 +1,7 @@
 import { roadFactor, roadTraitsOf, type Hazard, type RoadTrait } from '../hazard'
 import { dateOf, type RidingDay } from '../ride'
 import { passersBy, segmentsOf, type Stretch } from '../road'
+import { numberAt } from '../validation'
 import { isWet, nightPriceFactor, type Forecast, type WeatherDay } from '../weather'
 
 /** What holds over one part of the road on the day one rides it. */
@@ -61,6 +62,14 @@ export class Conditions {
   /** The road's factor on a hazard over each step of the grid. */
   factorsOn(hazard: Hazard): Float64Array {
     return this.alongSteps((span) => roadFactor(hazard, span.traits))
+  }
+
+  /** The kilometres of the whole road, each counted by how hard it is there. */
+  weightedKm(hazard: Hazard): number {
+    return this.factorsOn(hazard).reduce(
+      (sum, factor, step) => sum + factor * (numberAt(this.km, step + 1) - numberAt(this.km, step)),
+      0,
+    )
   }
 
   /** How many come by on each step, against a quiet road. */

@@ -1,5 +1,5 @@
 import type { Head, Thing } from '../bench'
-import { type Bike, type Fastener, type WheelGroup, wheelsOf } from '../bike'
+import type { Bike, Fastener } from '../bike'
 import { bigWrench, demandsOf, toolsOn, withoutImplied, type Tool } from '../fit'
 import type { Fix } from '../fix'
 
@@ -54,17 +54,6 @@ export class TurningNeeds {
     let turning = this.turningOf.get(key)
     if (!turning) {
       turning = this.forFasteners(turned, torqued)
-      this.turningOf.set(key, turning)
-    }
-    return turning
-  }
-
-  /** What a fix asks for on a bike; fixes that turn the same are worked out once. */
-  forFix({ turns, torques }: Pick<Fix, 'turns' | 'torques'>, bike: Bike, group: WheelGroup): TurningDemand {
-    const key = [bike.id, group.label, ...turns, '/', ...torques].join(' ')
-    let turning = this.turningOf.get(key)
-    if (!turning) {
-      turning = this.forFasteners(withRoles(bike, group, turns), withRoles(bike, group, torques))
       this.turningOf.set(key, turning)
     }
     return turning
@@ -129,10 +118,6 @@ export class TurningNeeds {
 }
 
 /** Fasteners of a bike that go by one of some roles; "axle-{wheel}" by that of each wheel meant. */
-function withRoles(bike: Bike, group: WheelGroup, roles: readonly string[]): Fastener[] {
-  return onWheels(bike, wheelsOf(group), roles)
-}
-
 function onWheels(bike: Bike, wheels: readonly ('front' | 'rear')[], roles: readonly string[]): Fastener[] {
   const wanted = roles.flatMap((role) => wheels.map((wheel) => role.replace('{wheel}', wheel)))
   return bike.fasteners.filter(({ role }) => role !== '' && wanted.includes(role))

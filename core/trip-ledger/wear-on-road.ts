@@ -1,7 +1,7 @@
-import { expandTemplate, traitsOf, wholeBike, type Bike } from '../bike'
+import type { CostsOfFailing } from '../availability'
+import { traitsOf, wholeBike, type Bike } from '../bike'
 import { appliesTo, bikeFactor, lifeLeft, type WearingHazard } from '../hazard'
 import type { Reference } from '../reference'
-import type { Landscape } from '../availability'
 
 /** How something on a bike wears on this very road, in this weather. */
 export interface WearOnRoad {
@@ -15,19 +15,19 @@ export interface WearOnRoad {
 }
 
 /** The wearing parts of a bike, each as this road and its weather wear it. */
-export function wearOnRoad(bike: Bike, landscape: Landscape, { hazards }: Pick<Reference, 'hazards'>): WearOnRoad[] {
+export function wearOnRoad(
+  bike: Bike,
+  { conditions, lengthKm }: Pick<CostsOfFailing, 'conditions' | 'lengthKm'>,
+  { hazards }: Pick<Reference, 'hazards'>,
+): WearOnRoad[] {
   const { tyre } = wholeBike(bike)
   const traits = traitsOf(bike, tyre)
   return hazards
     .filter((hazard): hazard is WearingHazard => hazard.kind === 'wearing' && appliesTo(hazard.applies, traits))
-    .map((hazard) => {
-      const exposures = landscape.exposures(hazard, expandTemplate(hazard.settledBy, bike, tyre), bike.pushFactor)
-      const weightedKm = exposures.reduce((sum, exposure) => sum + exposure.weightedKm, 0)
-      return {
-        part: hazard.part,
-        left: lifeLeft(hazard, bike, tyre.treadLeft),
-        lifeKm: hazard.lifeKm,
-        times: bikeFactor(hazard, traits) * (landscape.lengthKm > 0 ? weightedKm / landscape.lengthKm : 1),
-      }
-    })
+    .map((hazard) => ({
+      part: hazard.part,
+      left: lifeLeft(hazard, bike, tyre.treadLeft),
+      lifeKm: hazard.lifeKm,
+      times: bikeFactor(hazard, traits) * (lengthKm > 0 ? conditions.weightedKm(hazard) / lengthKm : 1),
+    }))
 }

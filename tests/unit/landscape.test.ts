@@ -2,7 +2,7 @@ import { usualConditions } from '#core/bench'
 import { successBySkill } from '#core/crew'
 import { nth, defined, numberAt } from '#core/validation'
 import { hazardSchema } from '#core/hazard'
-import { heaviestPush, Landscape, roadView, worstPushOut } from '#core/availability'
+import { CostsOfFailing, heaviestPush, Landscape, roadView, worstPushOut } from '#core/availability'
 import type { Reference } from '#core/reference'
 import { surveyRoad, type RoadPoint } from '#core/road'
 import { stopSchema, supplyFamilySchema } from '#core/supply'
@@ -47,10 +47,15 @@ const stops = [
   { id: 'hamlet', name: 'Hamlet', roadKm: 50, exit: 'bus' },
   { id: 'petrol', name: 'Petrol', roadKm: 80, services: [{ kind: 'petrol' }] },
 ]
-function landscape(
-  change: { stops?: object[]; stretches?: object[]; dials?: object; ride?: object; forecast?: object } = {},
-): Landscape {
-  const trip = tripSchema.parse({
+interface Change {
+  readonly stops?: object[]
+  readonly stretches?: object[]
+  readonly dials?: object
+  readonly ride?: object
+  readonly forecast?: object
+}
+const tripWith = (change: Change): Trip =>
+  tripSchema.parse({
     format: 'rag-tin.trip/3',
     name: 'by hand',
     road: { points, stretches: change.stretches ?? [] },
@@ -59,8 +64,8 @@ function landscape(
     stops: change.stops ?? stops,
     dials: { nightOutH: 0, rideOverH: 2, ...change.dials },
   })
-  return new Landscape(trip, survey, reference)
-}
+const landscape = (change: Change = {}) => new Landscape(tripWith(change), survey, reference)
+const costs = (change: Change = {}) => new CostsOfFailing(tripWith(change), survey, reference)
 /** Hours from a place of the road, read between the nodes of the grid. */
 function hoursAt(land: Landscape, hours: Float64Array, km: number): number {
   const i = land.grid.km.findIndex((at) => at >= km - 1e-9)
@@ -126,52 +131,6 @@ describe('the walk to where a class can be had', () => {
   })
 })
 
-describe('what failing costs in a gap', () => {
-  it('is the mean walk over it', () => {
-    const land = landscape({ stops: stops.filter(({ id }) => id !== 'hamlet') })
-    const [first, second] = land.exposures(flat, 'tube', 1)
-    // Between two places 20 km apart the mean distance to the nearer is 5 km; 60 km apart, 15 km.
-    expect(defined(first).lossH).toBeCloseTo(walk(5), 6)
-    expect(defined(second).lossH).toBeCloseTo(walk(15), 6)
-    expect(defined(second).weightedKm).toBeCloseTo(60, 6)
-    expect(defined(second).legs).toEqual([1])
-  })
-
-  it('leans to where the hazard strikes', () => {
-    const thorns = hazardSchema.parse({ ...flat, onRoad: [{ when: 'thorns', times: 3 }] })
-    const land = landscape({
-      stops: stops.filter(({ id }) => id !== 'hamlet'),
-      stretches: [{ id: 's', fromKm: 20, toKm: 50, surface: 'gravel', thorns: true }],
-    })
-    const [, second] = land.exposures(thorns, 'tube', 1)
-    // 30 km count threefold and 30 km once; both halves cost 15 km of walking in the mean.
-    expect(defined(second).weightedKm).toBeCloseTo(120, 6)
-    expect(defined(second).lossH).toBeCloseTo(walk(15), 6)
-  })
-
-  it('grows by a night out for each day’s walking, in proportion', () => {
-    const without = nth(landscape().exposures(flat, 'tube', 1), 1).lossH
-    const withNights = nth(
-      landscape({ dials: { nightOutH: 5, walkHoursPerDay: 10 } }).exposures(flat, 'tube', 1),
-      1,
-    ).lossH
-    expect(withNights).toBeCloseTo(without * 1.5, 9)
-  })
-
-  it('is never more than the wait for a lift', () => {
-    for (const { lossH } of landscape({ dials: { liftWaitH: 0.5 } }).exposures(flat, 'tube', 1)) {
-      expect(lossH).toBeLessThanOrEqual(0.5)
-    }
-  })
-
-  it('is told again alike', () => {
-    const land = landscape()
-    expect(land.exposures(flat, 'tube', 1)).toBe(land.exposures(flat, 'tube', 1))
-    expect(land.exposures(flat, 'cable', 1)).not.toEqual(land.exposures(flat, 'tube', 1))
-    expect(nth(land.exposures(flat, 'tube', 2), 0).lossH).toBeGreaterThan(nth(land.exposures(flat, 'tube', 1), 0).lossH)
-  })
-})
-
 describe('a lift', () => {
   const silent = [{ id: 's', fromKm: 30, toKm: 70, surface: 'gravel', signal: false }]
   it('is waited for where a call gets through, and walked to elsewhere', () => {
@@ -189,48 +148,53 @@ describe('a lift', () => {
       dials: { liftWaitH: 2 },
     })
     expect(hoursAt(nowhere, defined(nowhere.liftAlong(1)), 50)).toBe(Infinity)
-    expect(nowhere.exposures(flat, 'tube', 1).every(({ lossH }) => Number.isFinite(lossH))).toBe(true)
   })
 })
 
-describe('who comes by', () => {
-  it('is the mean over the gap, by how hard the road is on the part', () => {
+describe('what the road is like', () => {
+  it('leans to where a hazard strikes', () => {
+    const thorns = hazardSchema.parse({ ...flat, onRoad: [{ when: 'thorns', times: 3 }] })
+    const stretches = [{ id: 's', fromKm: 20, toKm: 50, surface: 'gravel', thorns: true }]
+    // 30 km count threefold, 70 km once.
+    expect(costs({ stretches }).conditions.weightedKm(thorns)).toBeCloseTo(160, 6)
+  })
+  it('has more or fewer coming by', () => {
     const stretches = [
       { id: 'a', fromKm: 20, toKm: 50, surface: 'gravel', traffic: 'busy' },
       { id: 'b', fromKm: 50, toKm: 80, surface: 'gravel', traffic: 'empty' },
     ]
-    const passing = landscape({ stretches })
-      .exposures(flat, 'tube', 1)
-      .map(({ passersBy }) => passersBy)
-    expect(passing).toEqual([expect.closeTo(1, 9), expect.closeTo((2 + 0.25) / 2, 9), expect.closeTo(1, 9)])
+    const { conditions, grid } = costs({ stretches })
+    const at = (km: number) =>
+      numberAt(
+        conditions.passersBy(),
+        grid.km.findIndex((node) => node >= km),
+      )
+    expect([10, 30, 60, 90].map(at)).toEqual([1, 2, 0.25, 1])
   })
 })
 
 describe('the weather of a day', () => {
   const ride = { start: '2026-06-12T08:00', ridingH: 2, pauseH: 0 }
-  const wetFlat = { ...flat, onRoad: [{ when: 'wet' as const, times: 3 }] }
-  const weather = (...days: object[]) => landscape({ ride, forecast: { days } })
+  const wetFlat = hazardSchema.parse({ ...flat, onRoad: [{ when: 'wet', times: 3 }] })
+  const weather = (...days: object[]) => costs({ ride, forecast: { days } }).conditions
   const day = (date: string, rainMm: number, lowC = 12) => ({ date, lowC, highC: 20, rainMm, windKmH: 10 })
-  const weighted = (land: Landscape) => land.exposures(wetFlat, 'cable', 1).map(({ weightedKm }) => weightedKm)
 
   // Gravel at 15 km/h, two hours a day: 30 km on the Friday, 30 on the Saturday.
   it('makes its kilometres wet from 2 mm of rain on', () => {
-    expect(weighted(weather(day('2026-06-13', 1.9)))[1]).toBeCloseTo(80, 6)
-    expect(weighted(weather(day('2026-06-13', 2)))[1]).toBeCloseTo(80 + 2 * 30, 6)
-    expect(weighted(weather(day('2026-06-12', 9)))).toEqual([expect.closeTo(60, 6), expect.closeTo(80 + 2 * 10, 6)])
+    expect(weather(day('2026-06-13', 1.9)).weightedKm(wetFlat)).toBeCloseTo(100, 6)
+    expect(weather(day('2026-06-13', 2)).weightedKm(wetFlat)).toBeCloseTo(100 + 2 * 30, 6)
+    expect(weather(day('2026-06-12', 9), day('2026-06-13', 9)).weightedKm(wetFlat)).toBeCloseTo(100 + 2 * 60, 6)
   })
   it('makes nights out dearer when it is cold, and more so in rain', () => {
-    const lossOf = (...days: object[]) =>
-      nth(landscape({ ride, dials: { nightOutH: 10 }, forecast: { days } }).exposures(flat, 'cable', 1), 0).lossH
-    const mild = lossOf(day('2026-06-12', 0))
-    expect(lossOf()).toBe(mild)
-    // At 0 °C a night costs half as much again: loss = walk · (1 + 10 · 1.5 / 10).
-    expect(lossOf(day('2026-06-12', 0, 0)) / mild).toBeCloseTo(2.5 / 2, 9)
-    expect(lossOf(day('2026-06-12', 5, 0)) / mild).toBeCloseTo((1 + 1.5 * 1.3) / 2, 9)
+    const factor = (...days: object[]) => numberAt(weather(...days).nightFactors(), 0)
+    expect(factor()).toBe(1)
+    expect(factor(day('2026-06-12', 0))).toBe(1)
+    expect(factor(day('2026-06-12', 0, 0))).toBeCloseTo(1.5, 9)
+    expect(factor(day('2026-06-12', 5, 0))).toBeCloseTo(1.5 * 1.3, 9)
   })
   it('is left out while nobody knows the day', () => {
-    const undated = landscape({ forecast: { days: [day('2026-06-12', 20)] } })
-    expect(weighted(undated)[1]).toBeCloseTo(80, 6)
+    const undated = costs({ forecast: { days: [day('2026-06-12', 20)] } }).conditions
+    expect(undated.weightedKm(wetFlat)).toBeCloseTo(100, 6)
   })
 })
 

@@ -3,7 +3,8 @@ import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Trash2 } from '@lucide/vue'
 import { bikeStarts } from '#catalogue'
 import { navigateTo, useRoute } from '#imports'
-import { computed, onMounted, useTemplateRef, watch } from 'vue'
+import { computed } from 'vue'
+import RoomNames from '../../../components/frame/RoomNames.vue'
 import FitPanel from '../../../components/bikes/FitPanel.vue'
 import PassportPanel from '../../../components/bikes/PassportPanel.vue'
 import SparesPanel from '../../../components/bikes/SparesPanel.vue'
@@ -28,13 +29,6 @@ const store = useTripStore()
 const { bikes, bike, change, addBike, removeBike, crew, isRidden, ride } = useBikes()
 
 const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'passport')
-// On a phone the rooms do not all fit in a line.
-const roomNames = useTemplateRef<HTMLElement>('roomNames')
-const showRoomName = () => {
-  roomNames.value?.querySelector('[aria-current=page]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
-}
-onMounted(showRoomName)
-watch(room, showRoomName, { flush: 'post' })
 const go = (id: RoomId) => void navigateTo({ path: `/trips/${store.id}/bikes`, query: { room: id } })
 
 function rename(text: string) {
@@ -84,23 +78,7 @@ function rename(text: string) {
           </MenuItems>
         </Menu>
       </div>
-      <nav
-        ref="roomNames"
-        class="-mb-px mt-2 flex gap-x-1 overflow-x-auto whitespace-nowrap"
-        aria-label="Rooms of this stage"
-      >
-        <button
-          v-for="entry in rooms"
-          :key="entry.id"
-          type="button"
-          class="border-b-3 px-3 py-1.5"
-          :class="entry.id === room ? 'border-petrol font-bold' : 'border-transparent text-soft hover:text-ink'"
-          :aria-current="entry.id === room ? 'page' : undefined"
-          @click="go(entry.id)"
-        >
-          {{ entry.name }}
-        </button>
-      </nav>
+      <RoomNames :rooms="rooms" :room="room" @go="go" />
     </header>
 
     <div v-if="!bike && room !== 'calculators'" class="max-w-xl p-6">

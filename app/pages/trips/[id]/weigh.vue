@@ -8,6 +8,7 @@ import { scalePow } from 'd3-scale'
 import { computed, useTemplateRef, watch } from 'vue'
 import DrawnTrips from '../../../components/weigh/DrawnTrips.vue'
 import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
+import RoomNames from '../../../components/frame/RoomNames.vue'
 import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
 import BeamRow from '../../../components/weigh/BeamRow.vue'
 import { useVerdicts } from '../../../stores/verdicts'
@@ -76,7 +77,7 @@ function walk(event: KeyboardEvent) {
 
 <template>
   <div class="pb-10">
-    <header class="sticky top-0 z-10 border-b border-line bg-paper px-4 pb-2 pt-3">
+    <header class="sticky top-0 z-10 border-b border-line bg-paper px-4 pt-3" :class="room === 'things' ? 'pb-2' : ''">
       <div class="flex flex-wrap items-baseline gap-x-4">
         <h1 class="text-2xl">Weigh</h1>
         <p class="text-sm text-soft">
@@ -92,19 +93,7 @@ function walk(event: KeyboardEvent) {
           >
         </p>
       </div>
-      <div class="mt-1 flex gap-1 overflow-x-auto" role="group" aria-label="Rooms of Weigh">
-        <button
-          v-for="entry in rooms"
-          :key="entry.id"
-          type="button"
-          class="whitespace-nowrap border-b-2 px-2 py-1 text-sm max-md:min-h-11"
-          :class="entry.id === room ? 'border-petrol font-bold' : 'border-transparent text-soft hover:text-ink'"
-          :aria-current="entry.id === room ? 'page' : undefined"
-          @click="go(entry.id)"
-        >
-          {{ entry.name }}
-        </button>
-      </div>
+      <RoomNames :rooms="rooms" :room="room" @go="go" />
       <div
         v-if="all.length && room === 'things'"
         class="head mt-2 grid gap-2 text-xs text-soft max-md:hidden"
