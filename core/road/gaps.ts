@@ -25,12 +25,3 @@ export function gapsBetween(offeredAtKm: readonly number[], lengthKm: number): G
 export function legEdges(stopsAtKm: readonly number[], lengthKm: number): number[] {
   return [0, ...gapsBetween(stopsAtKm, lengthKm).map((gap) => gap.toKm)]
 }
-
-/** The numbers of the legs that a gap is made of. */
-export function legsOfGap(gap: Gap, edges: readonly number[]): number[] {
-  const legs: number[] = []
-  for (let leg = 0; leg + 1 < edges.length; leg++) {
-    if (nth(edges, leg) >= gap.fromKm && nth(edges, leg + 1) <= gap.toKm) legs.push(leg)
-  }
-  return legs
-}

@@ -7,7 +7,6 @@ import {
   geodesicM,
   kmAlong,
   legEdges,
-  legsOfGap,
   levelHours,
   naismithHours,
   passesOnRoad,
@@ -152,15 +151,14 @@ describe('gaps', () => {
     expect(gapsBetween([], 100)).toEqual([{ fromKm: 0, toKm: 100, km: 100 }])
     expect(gapsBetween([0, 100], 100)).toHaveLength(1)
   })
-  it('tile the road, and their legs tile the legs', () => {
+  it('tile the road, and lie between the edges of its legs', () => {
     const places = fc.array(fc.integer({ min: 0, max: 500 }), { maxLength: 12 })
     fc.assert(
       fc.property(places, places, (offering, others) => {
         const gaps = gapsBetween(offering, 500)
         const edges = legEdges([...offering, ...others], 500)
         expect(gaps.reduce((sum, gap) => sum + gap.km, 0)).toBeCloseTo(500, 9)
-        const legs = gaps.flatMap((gap) => legsOfGap(gap, edges))
-        expect(legs).toEqual(Array.from({ length: edges.length - 1 }, (_, leg) => leg))
+        for (const { fromKm, toKm } of gaps) expect(edges).toEqual(expect.arrayContaining([fromKm, toKm]))
       }),
     )
   })

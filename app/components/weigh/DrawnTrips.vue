@@ -107,7 +107,7 @@ const neverUsed = computed(() =>
       <dl class="mt-4 grid gap-3 sm:grid-cols-3" data-report>
         <div class="flex flex-col-reverse justify-end">
           <dt class="text-xs text-soft">
-            lost in the mean, ± {{ hoursInWords(2 * report.seH) }}; promised were
+            lost in the mean, ± {{ hoursInWords(2 * report.seH) }}; promised
             {{ hoursInWords(done.with.kit?.promiseH ?? 0) }}
           </dt>
           <dd class="figures text-lg font-semibold">{{ hoursInWords(report.meanH) }}</dd>
