@@ -1,14 +1,6 @@
 import type { Reference } from '../reference'
 import { sharedOpeningCache, type OpeningCache } from '../ride'
-import {
-  legEdges,
-  pushOut,
-  walkGrid,
-  type Help,
-  type PushOut,
-  type Survey,
-  type WalkGrid,
-} from '../road'
+import { legEdges, pushOut, walkGrid, type Help, type PushOut, type Survey, type WalkGrid } from '../road'
 import { isHelp, type Stop } from '../supply'
 import type { Trip } from '../trip'
 import { Conditions } from './conditions'
