@@ -43,6 +43,8 @@ export interface IndexedEvent {
   readonly strands: Float64Array
   readonly fixes: readonly IndexedFix[]
   readonly techniques: number
+  /** The leg whose hours order its tries on all legs; without it each leg orders them by its own. */
+  readonly orderedAsOn?: number
 }
 
 /** A ledger with numbers in place of ids, and an hour for each leg: what everything that reckons with it works on. */

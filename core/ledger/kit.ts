@@ -61,7 +61,8 @@ export const mostTries = 2
  *
  * Whether their functions are there and their stocks at hand is seen when it comes to it.
  */
-export function triesOf(event: IndexedEvent, leg: number, conditions: Float64Array): Try[] {
+export function triesOf(event: IndexedEvent, onLeg: number, conditions: Float64Array): Try[] {
+  const leg = event.orderedAsOn ?? onLeg
   const lossH = numberAt(event.lossH, leg)
   return event.fixes
     .map((fix) => {

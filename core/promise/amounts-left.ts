@@ -26,7 +26,7 @@ export interface Moves {
 }
 
 /** The moves that draws make. @param drawnAt what is drawn where so much is left */
-export function movesDrawing(amounts: Float64Array, drawnAt: (left: number) => Drawn): Moves {
+export function movesDrawing(amounts: Float64Array, drawnAt: (left: number) => Pick<Drawn, 'amounts' | 'chances'>): Moves {
   const [from, to, chances]: [number[], number[], number[]] = [[], [], []]
   for (let at = 0; at < amounts.length; at++) {
     const left = numberAt(amounts, at)

@@ -32,11 +32,11 @@ export function atHandOver(
   stream: DemandStream,
   { legs }: LegGroup,
   weights: Float64Array,
-  laws: ReadonlyMap<number, StockLaw> | readonly StockLaw[],
+  laws: readonly StockLaw[],
 ): AtHand[] {
   const atHand: AtHand[] = []
   for (const stock of stream.stocks) {
-    const law = 'get' in laws ? laws.get(stock) : laws[stock]
+    const law = laws[stock]
     const onLegs = law && (law.worn.get(stream) ?? law.sudden)
     atHand[stock] = onLegs ? mean(onLegs, weights, legs) : noneAtHand
   }

@@ -1,4 +1,5 @@
 import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
+import { ListNumbers } from '../maths'
 import { nth, numberAt } from '../validation'
 import { toolScenarios, type ToolScenario } from './tool-scenarios'
 import { WearLaw } from './wear-law'
@@ -39,10 +40,13 @@ export class DemandStream {
   /** Hours lost on the whole trip where nothing mends any of them, in the mean. */
   readonly hoursAtStake: number
   private readonly tools: readonly number[]
-  private readonly facings = new Map<string, Facing>()
-  /** By the tools that are carried: what they allow, and a key that is one for all tools that allow the same. */
-  private readonly scenarios = new Map<string, { readonly key: string; readonly list: readonly ToolScenario[] }>()
+  /** By how many of each tool are carried, and the conditions of the stocks. */
+  private readonly facings = new Map<number, Facing>()
+  /** The same by what the tools allow: many kits of tools allow the same. */
+  private readonly facingsByScenarios = new Map<string, Facing>()
   private readonly orders = new Map<string, readonly OrderedLegs[]>()
+  private readonly lists = new ListNumbers()
+  private readonly conditionNumbers = new Map<number, number>()
 
   /**
    * @param expected failures on each leg, in the mean
@@ -65,31 +69,41 @@ export class DemandStream {
 
   /** @param conditions of each stock, as it is carried */
   facing(counts: ArrayLike<number>, conditions: Float64Array): Facing {
-    let toolsKey = ''
-    for (const i of this.tools) toolsKey += `${nth(counts, i)} `
-    let stocksKey = ''
-    for (const s of this.stocks) stocksKey += `${numberAt(conditions, s)} `
-    const scenarios = this.scenarios.get(toolsKey) ?? this.scenariosWith(counts)
-    this.scenarios.set(toolsKey, scenarios)
-    const key = `${scenarios.key}/${stocksKey}`
-    const known = this.facings.get(key)
+    let list = 0
+    for (const item of this.tools) list = this.lists.with(list, nth(counts, item))
+    for (const stock of this.stocks) list = this.lists.with(list, this.conditionNumber(numberAt(conditions, stock)))
+    const known = this.facings.get(list)
+    if (known) return known
+    const facing = this.facingWith(toolScenarios(this.ledger, this.event, counts), conditions)
+    this.facings.set(list, facing)
+    return facing
+  }
+
+  private conditionNumber(condition: number): number {
+    const known = this.conditionNumbers.get(condition)
+    if (known !== undefined) return known
+    const number = this.conditionNumbers.size
+    this.conditionNumbers.set(condition, number)
+    return number
+  }
+
+  private facingWith(scenarios: readonly ToolScenario[], conditions: Float64Array): Facing {
+    const stocksKey = this.stocks.map((stock) => numberAt(conditions, stock)).join()
+    const allowed = scenarios.map(({ doable, chance }) => `${doable.map(Number).join('')} ${chance}`)
+    const key = `${allowed.join()}/${stocksKey}`
+    const known = this.facingsByScenarios.get(key)
     if (known) return known
     const orders = this.orders.get(stocksKey) ?? this.orderedLegs(conditions)
     this.orders.set(stocksKey, orders)
     const facing = {
-      scenarios: scenarios.list.map(({ chance }) => chance),
+      scenarios: scenarios.map(({ chance }) => chance),
       groups: orders.map(({ order, ...group }) => ({
         ...group,
-        tries: scenarios.list.map(({ doable }) => order.filter(({ fix }) => nth(doable, fix.number))),
+        tries: scenarios.map(({ doable }) => order.filter(({ fix }) => nth(doable, fix.number))),
       })),
     }
-    this.facings.set(key, facing)
+    this.facingsByScenarios.set(key, facing)
     return facing
-  }
-
-  private scenariosWith(counts: ArrayLike<number>) {
-    const list = toolScenarios(this.ledger, this.event, counts)
-    return { key: list.map(({ doable, chance }) => `${doable.map(Number).join('')} ${chance}`).join(), list }
   }
 
   private orderedLegs(conditions: Float64Array): OrderedLegs[] {

@@ -1,7 +1,7 @@
 import type { IndexedLedger } from '../ledger'
 import { nth } from '../validation'
 import { demandStreams, type DemandStream } from './demand-stream'
-import { nothingCarried, type StockLaw } from './stock-law'
+import { nothingCarried, type NumberedLaw } from './stock-law'
 import { WorkedOut } from './worked-out'
 
 /** What wears less often than this on a trip draws as if it came of a sudden. */
@@ -30,7 +30,7 @@ export interface Demand {
   readonly streamsOfFunction: readonly (readonly number[])[]
   readonly limits: { readonly stocks: number; readonly fixes: number; readonly techniques: number }
   /** The law of a stock of which nothing is carried. */
-  readonly none: StockLaw
+  readonly none: NumberedLaw
   readonly workedOut: WorkedOut
 }
 

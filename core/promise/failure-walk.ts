@@ -3,9 +3,16 @@ import { nth, numberAt } from '../validation'
 import { chanceAtHand, type AtHand } from './at-hand'
 
 /** How much of one stock a failure draws: the amounts, with their chances. */
-export interface Drawn {
-  readonly amounts: number[]
-  readonly chances: number[]
+export class Drawn {
+  readonly amounts: number[] = []
+  readonly chances: number[] = []
+  /** The same is drawn wherever what is left lies from the first of these to below the second. */
+  from = 0
+  below = Infinity
+
+  isSameAt(left: number): boolean {
+    return left >= this.from - roundingAmount && left < this.below - roundingAmount
+  }
 }
 
 /**
@@ -30,7 +37,6 @@ export class FailureWalk {
   private atHand: readonly AtHand[] = []
   private drawn: Drawn | undefined
   private focus = -1
-  private wasShort = false
 
   constructor(limits: { readonly stocks: number; readonly fixes: number; readonly techniques: number }) {
     this.tried = new Float64Array(limits.fixes)
@@ -61,11 +67,7 @@ export class FailureWalk {
     this.step(0, 0, weight)
   }
 
-  /**
-   * Adds what a failure draws of a stock of which so much is left, with some weight.
-   *
-   * @returns whether more would have been drawn, had there been more
-   */
+  /** Adds what a failure draws of a stock of which so much is left, with some weight. */
   draw(
     drawn: Drawn,
     stock: number,
@@ -73,18 +75,16 @@ export class FailureWalk {
     tries: readonly Try[],
     atHand: readonly AtHand[],
     weight: number,
-  ): boolean {
+  ): void {
     this.tries = tries
     this.atHand = atHand
     this.drawn = drawn
-    this.wasShort = false
     this.focus = stock
     this.least[stock] = left
     this.less[stock] = left + 2 * roundingAmount
     this.step(0, 0, weight)
     this.least[stock] = 0
     this.less[stock] = Infinity
-    return this.wasShort
   }
 
   private step(at: number, again: number, chance: number): void {
@@ -113,8 +113,11 @@ export class FailureWalk {
     const wanted = numberAt(this.spent, stock) + amount.amount
     const [least, less] = [numberAt(this.least, stock), numberAt(this.less, stock)]
     const there = this.chanceOf(stock, wanted, least, less)
+    if (stock === this.focus && this.drawn) {
+      if (there > 0) this.drawn.from = Math.max(this.drawn.from, wanted)
+      else this.drawn.below = Math.min(this.drawn.below, wanted)
+    }
     if (there < 1) {
-      if (stock === this.focus) this.wasShort = true
       if (wanted < less) this.less[stock] = wanted
       this.step(at + 1, 0, chance * (1 - there))
       this.less[stock] = less

@@ -5,7 +5,8 @@ import type { AtHand } from './at-hand'
 import type { Demand } from './demand'
 import type { DemandStream, Facing } from './demand-stream'
 import { FailureWalk } from './failure-walk'
-import { followStock, plenty, type StockLaw } from './stock-law'
+import { Journal, type Row } from './journal'
+import { followStock, plenty, type NumberedLaw, type StockLaw } from './stock-law'
 import { StreamDraws } from './stream-draws'
 import { accountOfStream, costOfStream, type StreamAccount, type StreamCost } from './stream-cost'
 
@@ -14,6 +15,10 @@ export interface Change {
   readonly item: number
   readonly by: number
 }
+
+/** Which stocks a change is followed to: those that it makes more or less of, or all that are drawn on otherwise then. */
+const followed = { itself: 'itself', all: 'all' } as const
+type Followed = (typeof followed)[keyof typeof followed]
 
 /**
  * What a kit promises, kept in step with changes of the kit one item at a time.
@@ -26,14 +31,14 @@ export class KitPromise {
   private readonly amounts: Float64Array
   private readonly conditions: Float64Array
   private readonly facings: Facing[]
-  private readonly laws: StockLaw[]
+  private readonly laws: NumberedLaw[]
   private readonly costs: StreamCost[]
-  /** For each stream, what it draws of each stock that it uses. */
-  private readonly draws: Map<number, StreamDraws>[]
+  /** For each stream, what it draws of each stock that it uses, by the number of the stock; none where that is not known. */
+  private readonly draws: (StreamDraws | undefined)[][]
   private leastCosts: readonly number[] | undefined
   private readonly walk: FailureWalk
-  /** How what is tried is taken back; undefined while changes are for good. */
-  private takenBack: (() => void)[] | undefined
+  /** What was written over since a trial began; undefined while changes are for good. */
+  private journal: Journal | undefined
 
   constructor(
     private readonly demand: Demand,
@@ -47,7 +52,7 @@ export class KitPromise {
     ledger.stocks.forEach((_, stock) => this.carry(stock))
     this.facings = streams.map((stream) => stream.facing(this.counts, this.conditions))
     this.laws = ledger.stocks.map(() => demand.none)
-    this.draws = streams.map(() => new Map<number, StreamDraws>())
+    this.draws = streams.map(() => [])
     ledger.stocks.forEach((_, stock) => this.follow(stock))
     this.costs = streams.map((_, number) => this.costOf(number))
   }
@@ -99,24 +104,42 @@ export class KitPromise {
 
   /** Makes a change: for good, or until what is being tried is taken back. */
   apply(changes: readonly Change[]): void {
-    this.change(changes)
+    this.change(changes, followed.all)
+  }
+
+  /**
+   * Makes a change at first sight, until what is being tried is taken back: only what itself changes is followed. What other
+   * stocks come to beside it stays as it was, so that what can be done more looks a little better than it is.
+   */
+  applyAtSight(changes: readonly Change[]): void {
+    this.change(changes, followed.itself)
   }
 
   /** Tries a change, reads something off (further changes may be made for that), and takes all back. */
   tryOut<T>(changes: readonly Change[], read: () => T): T {
-    return this.attempt(changes, read, () => false)
+    return this.attempt(() => {
+      this.apply(changes)
+      return read()
+    })
   }
 
-  /** Makes a change, reads something off, and takes all back unless what was read says that it is to be kept. */
-  attempt<T>(changes: readonly Change[], read: () => T, isKept: (result: T) => boolean): T {
-    const outer = this.takenBack
-    const taken: (() => void)[] = []
-    this.takenBack = taken
-    this.change(changes)
-    const result = read()
-    if (isKept(result)) outer?.push(...taken)
-    else for (const back of taken.reverse()) back()
-    this.takenBack = outer
+  /** The same at first sight. */
+  tryAtSight<T>(changes: readonly Change[], read: () => T): T {
+    return this.attempt(() => {
+      this.applyAtSight(changes)
+      return read()
+    })
+  }
+
+  /** Lets changes be made and something be read off, and takes all back unless what was read says that it is to be kept. */
+  attempt<T>(make: () => T, isKept: (result: T) => boolean = () => false): T {
+    const outer = this.journal
+    const journal = new Journal()
+    this.journal = journal
+    const result = make()
+    if (isKept(result)) outer?.addAll(journal)
+    else journal.takeBack()
+    this.journal = outer
     return result
   }
 
@@ -124,10 +147,11 @@ export class KitPromise {
   settle(rounds: number): void {
     for (let round = 0; round < rounds; round++) {
       const stale = new Set<number>()
-      this.draws.forEach((known) => {
-        for (const [stock, { others }] of known) {
-          if ([...others].some(([other, law]) => distance(nth(this.laws, other), law) > leastDifference)) {
-            this.set(known, stock, undefined)
+      this.draws.forEach((known, number) => {
+        for (const stock of nth(this.demand.streams, number).stocks) {
+          const others = known[stock]?.others ?? []
+          if (others.some(({ other, law }) => distance(nth(this.laws, other), law) > leastDifference)) {
+            this.write(known, stock, undefined)
             stale.add(stock)
           }
         }
@@ -137,7 +161,7 @@ export class KitPromise {
     }
   }
 
-  private change(changes: readonly Change[]): void {
+  private change(changes: readonly Change[], follow: Followed): void {
     const { items } = this.demand.ledger
     const stocks = new Set<number>()
     const streams = new Set<number>()
@@ -159,7 +183,7 @@ export class KitPromise {
       if (facing === nth(this.facings, number)) continue
       this.write(this.facings, number, facing)
       touched.add(number)
-      for (const stock of stream.stocks) stocks.add(stock)
+      if (follow === followed.all) for (const stock of stream.stocks) stocks.add(stock)
     }
     this.refollow(stocks, touched)
   }
@@ -192,36 +216,35 @@ export class KitPromise {
   private follow(stock: number): number {
     const { ledger, none, ofStock, workedOut } = this.demand
     const full = numberAt(this.amounts, stock)
-    const { kept, streams: drawing } = nth(ofStock, stock)
+    const { kept, streams: drawing, draws: amountsDrawn } = nth(ofStock, stock)
     if (full === 0 || drawing.length === 0) {
       const had = nth(this.laws, stock) !== none
       if (had) this.write(this.laws, stock, none)
       return had ? 1 : 0
     }
     const known = drawing.map((number) => this.drawsOf(number, stock))
-    const law = workedOut.law(stock, full, known, () =>
-      followStock(this.amountsOf(stock, full), nth(ledger.refillChance, stock), known, kept),
+    const law = workedOut.law(
+      stock,
+      full,
+      known,
+      () => amountsLeft(full, amountsDrawn),
+      (amounts) => followStock(amounts, nth(ledger.refillChance, stock), known, kept),
     )
     const moved = distance(nth(this.laws, stock), law)
     this.write(this.laws, stock, law)
     return moved
   }
 
-  private amountsOf(stock: number, full: number): Float64Array {
-    const { ofStock, workedOut } = this.demand
-    return workedOut.amounts(stock, full, () => amountsLeft(full, nth(ofStock, stock).draws))
-  }
-
   private drawsOf(number: number, stock: number): StreamDraws {
     const facing = nth(this.facings, number)
     const inForce = nth(this.draws, number)
-    const now = inForce.get(stock)
+    const now = inForce[stock]
     if (now?.facing === facing) return now
     const others = nth(this.demand.streams, number).stocks.filter((other) => other !== stock)
     const draws = this.demand.workedOut.draws(facing, stock, others, this.laws, (drawsNumber) =>
       this.freshDraws(drawsNumber, number, stock, facing, others),
     )
-    this.set(inForce, stock, draws)
+    this.write(inForce, stock, draws)
     return draws
   }
 
@@ -233,7 +256,7 @@ export class KitPromise {
     others: readonly number[],
   ): StreamDraws {
     const stream = nth(this.demand.streams, number)
-    const laws = new Map(others.map((other) => [other, nth(this.laws, other)]))
+    const laws = others.map((other) => ({ other, law: nth(this.laws, other) }))
     return new StreamDraws(drawsNumber, stream, facing, stock, laws, this.walk)
   }
 
@@ -244,22 +267,16 @@ export class KitPromise {
     )
   }
 
-  private write<T>(list: { [index: number]: T }, index: number, value: T): void {
+  private write<T>(list: Row<T>, index: number, value: T): void {
     const before = list[index]
-    if (before !== undefined) this.takenBack?.push(() => (list[index] = before))
+    if (before === value) return
+    this.journal?.note(list, index, before)
     list[index] = value
-  }
-
-  private set<K, V>(map: Map<K, V>, key: K, value: V | undefined): void {
-    const before = map.get(key)
-    this.takenBack?.push(() => (before === undefined ? map.delete(key) : map.set(key, before)))
-    if (value === undefined) map.delete(key)
-    else map.set(key, value)
   }
 }
 
 /** What is drawn of a stock is worked out anew where a chance of what is at hand of another has changed by more than this. */
-const leastDifference = 1e-4
+const leastDifference = 1e-3
 /** What a stream costs is worked out anew where it can have changed by more than this. */
 const leastMovedH = 2e-6
 

@@ -11,6 +11,9 @@ const mostFailures = 1500
 /** Ways of wear less likely than this are left out. */
 const leastChance = 1e-4
 
+/** What is at hand is told to this part of certainty, so that laws that hardly differ are one. */
+const grains = 1e7
+
 /** What one stock comes to on each leg, as failures find it. */
 export interface StockLaw {
   /** As a failure of a sudden finds it, at any time of the leg. */
@@ -19,15 +22,29 @@ export interface StockLaw {
   readonly worn: ReadonlyMap<DemandStream, readonly AtHand[]>
 }
 
+/** A law with a number that tells it from all others of its demand. */
+export interface NumberedLaw extends StockLaw {
+  readonly number: number
+}
+
 /** A stock of which nothing is carried. */
-export function nothingCarried(legs: number): StockLaw {
-  return { sudden: new Array<AtHand>(legs).fill(noneAtHand), worn: new Map() }
+export function nothingCarried(legs: number): NumberedLaw {
+  return { number: 0, sudden: new Array<AtHand>(legs).fill(noneAtHand), worn: new Map() }
 }
 
 /** A stock that never comes to an end. */
 export function plenty(legs: number): StockLaw {
   const atHand = { amounts: new Float64Array([Infinity]), atLeast: new Float64Array([1]) }
   return { sudden: new Array<AtHand>(legs).fill(atHand), worn: new Map() }
+}
+
+/** What a law says, as text: the same for laws of the same amounts that say the same. */
+export function lawAsText({ sudden, worn }: StockLaw): string {
+  let text = ''
+  for (const onLegs of [sudden, ...worn.values()]) {
+    for (const { atLeast } of onLegs) for (const chance of atLeast) text += `${Math.round(chance * grains)} `
+  }
+  return text
 }
 
 /**
@@ -175,7 +192,7 @@ function atHandOf(amounts: Float64Array, gathered: Float64Array, whole: Float64A
   const atLeast = gathered.some((chance) => chance > 0) ? gathered : whole.slice()
   for (let i = atLeast.length - 2; i >= 0; i--) atLeast[i] = numberAt(atLeast, i) + numberAt(atLeast, i + 1)
   const all = numberAt(atLeast, 0)
-  for (let i = 0; i < atLeast.length; i++) atLeast[i] = numberAt(atLeast, i) / all
+  for (let i = 0; i < atLeast.length; i++) atLeast[i] = Math.round((numberAt(atLeast, i) / all) * grains) / grains
   return { amounts, atLeast }
 }
 

@@ -2,16 +2,14 @@ import { nth } from '../validation'
 import { movesDrawing, type Moves } from './amounts-left'
 import { atHandOver, type AtHand } from './at-hand'
 import type { DemandStream, Facing } from './demand-stream'
-import type { Drawn, FailureWalk } from './failure-walk'
+import { Drawn, type FailureWalk } from './failure-walk'
 import type { StockLaw } from './stock-law'
 
 /** What a stream draws of one stock, with what was at hand of the others when that was first asked. */
 export class StreamDraws {
   private readonly groups: readonly {
     readonly atHand: readonly AtHand[]
-    readonly byLeft: Map<number, Drawn>
-    /** So much is enough for whatever comes: of more, no more is drawn. */
-    enough: number
+    readonly drawn: Drawn[]
   }[]
   private readonly movesByAmounts = new Map<Float64Array, readonly (Moves | undefined)[]>()
 
@@ -24,13 +22,14 @@ export class StreamDraws {
     readonly stream: DemandStream,
     readonly facing: Facing,
     private readonly stock: number,
-    readonly others: ReadonlyMap<number, StockLaw>,
+    readonly others: readonly { readonly other: number; readonly law: StockLaw }[],
     private readonly walk: FailureWalk,
   ) {
+    const laws: StockLaw[] = []
+    for (const { other, law } of others) laws[other] = law
     this.groups = facing.groups.map((group) => ({
-      atHand: atHandOver(stream, group, group.byFailures, others),
-      byLeft: new Map<number, Drawn>(),
-      enough: Infinity,
+      atHand: atHandOver(stream, group, group.byFailures, laws),
+      drawn: [],
     }))
   }
 
@@ -49,18 +48,14 @@ export class StreamDraws {
 
   private drawn(g: number, left: number): Drawn {
     const group = nth(this.groups, g)
-    const before = group.byLeft.get(Math.min(left, group.enough))
-    if (before) return before
+    const known = group.drawn.find((each) => each.isSameAt(left))
+    if (known) return known
     const { tries } = nth(this.facing.groups, g)
-    const drawn: Drawn = { amounts: [], chances: [] }
-    let isEnough = true
+    const drawn = new Drawn()
     for (let s = 0; s < tries.length; s++) {
-      const chance = nth(this.facing.scenarios, s)
-      const wasShort = this.walk.draw(drawn, this.stock, left, nth(tries, s), group.atHand, chance)
-      isEnough &&= !wasShort
+      this.walk.draw(drawn, this.stock, left, nth(tries, s), group.atHand, nth(this.facing.scenarios, s))
     }
-    if (isEnough) group.enough = left
-    group.byLeft.set(left, drawn)
+    group.drawn.push(drawn)
     return drawn
   }
 }

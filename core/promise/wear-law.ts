@@ -7,6 +7,12 @@ const partsOfLife = 32
 /** Less likely counts are left out. */
 const leastChance = 1e-8
 
+/** A part at the start of a leg: what it is worn since the last new one was fitted, in lives, and what the first of them had left. */
+interface Standing {
+  readonly lives: number
+  readonly left: number
+}
+
 /**
  * How often a part wears out on each leg, given how often it has since the last new one was fitted.
  *
@@ -14,33 +20,27 @@ const leastChance = 1e-8
  * and not quite it. The means are true.
  */
 export class WearLaw {
-  /** For each leg and each count at its start, the chances of none, one, two more on it. */
-  private readonly more: (readonly (readonly number[])[])[] = []
   /** Failures expected on each leg. */
   readonly expected: Float64Array
+  private readonly standing: readonly Standing[]
+  /** For each leg and each count at its start, the chances of none, one, two more on it, once they were asked for. */
+  private readonly more: (readonly number[])[][]
 
   constructor(
     private readonly wear: LedgerWear,
     legs: number,
   ) {
-    let counts: number[] = [1]
-    let [lives, left] = [0, wear.left]
-    this.expected = Float64Array.from({ length: legs }, (_, leg) => {
-      if (this.isFresh(leg)) [counts, lives, left] = [[1], 0, 1]
+    let now: Standing = { lives: 0, left: wear.left }
+    this.standing = Array.from({ length: legs }, (_, leg) => {
+      if (this.isFresh(leg)) now = { lives: 0, left: 1 }
+      const before = now
+      now = { ...before, lives: before.lives + nth(wear.lives, leg) }
+      return before
+    })
+    this.more = this.standing.map(() => [])
+    this.expected = Float64Array.from(this.standing, ({ lives, left }, leg) => {
       const worn = nth(wear.lives, leg)
-      const more = counts.map((_chance, count) => this.moreAfter(count, lives, worn, left))
-      this.more.push(more)
-      const next: number[] = []
-      let expected = 0
-      counts.forEach((chance, count) => {
-        nth(more, count).forEach((share, by) => {
-          expected += chance * share * by
-          next[count + by] = (next[count + by] ?? 0) + chance * share
-        })
-      })
-      counts = Array.from(next, (chance) => (chance as number | undefined) ?? 0)
-      lives += worn
-      return expected
+      return this.meanCount(lives + worn, left) - this.meanCount(lives, left)
     })
   }
 
@@ -51,22 +51,34 @@ export class WearLaw {
 
   /** The chances of none, one, two more on a leg, after so many since the last new one. */
   moreOn(leg: number, count: number): readonly number[] {
-    const after = nth(this.more, leg)
-    return after[count] ?? [1]
+    const known = nth(this.more, leg)
+    return (known[count] ??= this.moreAfter(count, nth(this.standing, leg), nth(this.wear.lives, leg)))
   }
 
-  private moreAfter(count: number, lives: number, worn: number, left: number): number[] {
-    const limit = (number: number) => (number < 0 ? 0 : left + number)
-    if (this.wear.spread === 0) {
-      const passed = (total: number) => Math.max(0, Math.ceil(total - left - 1e-9))
-      const by = passed(lives + worn) - passed(lives)
-      return count === passed(lives) ? [...new Array<number>(by).fill(0), 1] : [1]
+  /** How often it has worn out in the mean, once it is worn by so many lives. */
+  private meanCount(lives: number, left: number): number {
+    if (this.wear.spread === 0) return passed(lives, left)
+    let sum = 0
+    for (let count = 0; ; count++) {
+      const chance = 1 - this.atMost(lives, left + count)
+      sum += chance
+      if (chance < leastChance) return sum
     }
+  }
+
+  /** The chance that wear of so many lives in the mean comes to no more than a value. */
+  private atMost(mean: number, value: number): number {
+    if (mean === 0) return value >= 0 ? 1 : 0
     const scale = this.wear.spread ** 2
-    const atMost = (mean: number, value: number) => {
-      if (value <= 0) return 0
-      return mean === 0 ? 1 : gammaP(mean / scale, value / scale)
+    return value <= 0 ? 0 : gammaP(mean / scale, value / scale)
+  }
+
+  private moreAfter(count: number, { lives, left }: Standing, worn: number): number[] {
+    if (this.wear.spread === 0) {
+      const by = passed(lives + worn, left) - passed(lives, left)
+      return count === passed(lives, left) ? [...new Array<number>(by).fill(0), 1] : [1]
     }
+    const limit = (number: number) => (number < 0 ? 0 : left + number)
     // Where in its life the part is: so many parts of it, with the chance of each.
     const [from, to] = [limit(count - 1), limit(count)]
     const places =
@@ -74,7 +86,7 @@ export class WearLaw {
         ? [{ at: 0, chance: count === 0 ? 1 : 0 }]
         : Array.from({ length: partsOfLife }, (_, i) => {
             const [low, high] = [i, i + 1].map((edge) => from + ((to - from) * edge) / partsOfLife) as [number, number]
-            return { at: (low + high) / 2, chance: atMost(lives, high) - atMost(lives, low) }
+            return { at: (low + high) / 2, chance: this.atMost(lives, high) - this.atMost(lives, low) }
           })
     const here = places.reduce((sum, { chance }) => sum + chance, 0)
     if (here < leastChance) return [1]
@@ -82,10 +94,16 @@ export class WearLaw {
     let before = 1
     for (let by = 0; before > leastChance; by++) {
       const wanted = limit(count + by)
-      const beyond = places.reduce((sum, { at, chance }) => sum + chance * (1 - atMost(worn, wanted - at)), 0) / here
+      const beyond =
+        places.reduce((sum, { at, chance }) => sum + chance * (1 - this.atMost(worn, wanted - at)), 0) / here
       chances.push(before - beyond)
       before = beyond
     }
     return chances
   }
+}
+
+/** How often a part has worn out that wears evenly, once it is worn by so many lives. */
+function passed(lives: number, left: number): number {
+  return Math.max(0, Math.ceil(lives - left - 1e-9))
 }

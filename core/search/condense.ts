@@ -54,7 +54,7 @@ export function condense(ledger: IndexedLedger, most: number): IndexedLedger {
     legs: starts.length,
     items: ledger.items.map((item) => (item.provides.length > 0 ? { ...item, condition: 1 } : item)),
     refillChance: ledger.refillChance.map((chances) => Float64Array.from(starts, (leg) => numberAt(chances, leg))),
-    events: poolAlike(ledger.events.map(joinEvent)),
+    events: poolAlike(ledger.events.map(joinEvent)).map(orderedOnce),
   }
 }
 
@@ -91,6 +91,12 @@ function pool(events: readonly IndexedEvent[]): IndexedEvent {
       residualWalkH: means(({ fixes }) => nth(fixes, f).residualWalkH),
     })),
   }
+}
+
+/** Tries are ordered on all legs as on the one where most is at stake: for a search that is near enough. */
+function orderedOnce(event: IndexedEvent): IndexedEvent {
+  const stakes = event.perLeg.map((failures, leg) => (failures + (event.wear?.lives[leg] ?? 0)) * numberAt(event.lossH, leg))
+  return { ...event, orderedAsOn: stakes.indexOf(Math.max(...stakes)) }
 }
 
 /** The legs at which joined ones start: where most is refilled or fitted anew. */

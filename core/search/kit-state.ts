@@ -99,7 +99,7 @@ export class KitState {
   tryOut<T>(changes: readonly Change[], read: (gainH: number) => T): T {
     const [before, massG, wasTrying] = [this.netH, this.massG, this.isTrying]
     this.isTrying = true
-    const result = this.promise.tryOut(changes, () => {
+    const result = this.promise.tryAtSight(changes, () => {
       this.massG += this.massOf(changes)
       return read(this.netH - before)
     })
@@ -139,7 +139,7 @@ export class KitState {
    */
   apply(changes: readonly Change[]): boolean {
     if (this.isTrying) {
-      this.promise.apply(changes)
+      this.promise.applyAtSight(changes)
       this.massG += this.massOf(changes)
       return true
     }
@@ -153,8 +153,8 @@ export class KitState {
     const before = this.netH
     const byG = this.massOf(changes)
     const gainH = this.promise.attempt(
-      changes,
       () => {
+        this.promise.apply(changes)
         this.promise.settle(settling)
         return this.netH - byG * this.hoursPerGram - before
       },
@@ -214,7 +214,7 @@ export class KitState {
     const known = this.losses.get(item)
     if (known) return known
     const before = this.promise.hoursByStream()
-    const after = this.promise.tryOut([{ item, by: -1 }], () => this.promise.hoursByStream())
+    const after = this.promise.tryAtSight([{ item, by: -1 }], () => this.promise.hoursByStream())
     const losses = after.map((hours, number) => hours - numberAt(before, number))
     this.losses.set(item, losses)
     return losses
@@ -251,7 +251,7 @@ export class KitState {
 }
 
 /** So many times the stocks are worked out from each other after each change; more where a kit is the answer. */
-const settling = 2
+const settling = 1
 
 /** As shares of what everything bare-handed would lose. Found by trying. */
 const doubtShares = { tools: 0.0015, stock: 0.0003 } as const
