@@ -1,4 +1,4 @@
 export * from './gamma'
 export * from './set-cover'
 export * from './add-up'
-export * from './list-numbers'
+export * from './prefix-tree'

@@ -26,7 +26,7 @@ export interface Moves {
 }
 
 /** The moves that draws make. @param drawnAt what is drawn where so much is left */
-export function movesDrawing(amounts: Float64Array, drawnAt: (left: number) => Pick<Drawn, 'amounts' | 'chances'>): Moves {
+export function movesDrawing(amounts: Float64Array, drawnAt: (left: number) => Drawn): Moves {
   const [from, to, chances]: [number[], number[], number[]] = [[], [], []]
   for (let at = 0; at < amounts.length; at++) {
     const left = numberAt(amounts, at)
@@ -43,25 +43,34 @@ export function movesDrawing(amounts: Float64Array, drawnAt: (left: number) => P
 /** The chances of what is left once moves are made. */
 export function moved(chances: Float64Array, moves: Moves): Float64Array {
   const next = new Float64Array(chances.length)
-  for (let i = 0; i < moves.from.length; i++) {
-    const to = wholeAt(moves.to, i)
-    next[to] = numberAt(next, to) + numberAt(moves.chances, i) * numberAt(chances, wholeAt(moves.from, i))
-  }
+  move(chances, moves, next)
   return next
+}
+
+/** The same, written to another row. */
+export function move(chances: Float64Array, { from, to, chances: shares }: Moves, next: Float64Array): void {
+  next.fill(0)
+  for (let i = 0; i < from.length; i++) {
+    const at = wholeAt(to, i)
+    next[at] = numberAt(next, at) + numberAt(shares, i) * numberAt(chances, wholeAt(from, i))
+  }
 }
 
 /** Moves of several kinds that come each with its share, as one: those from and to the same amounts are added up. */
 export class MixedMoves {
+  /** How often all of them come that were added. */
+  total = 0
   private readonly from: Int32Array
   private readonly to: Int32Array
+  private readonly gathered: Float64Array
   private readonly places = new Map<Moves, Int32Array>()
 
   /** @param size how many amounts there are */
-  constructor(size: number, kinds: readonly Moves[]) {
+  constructor(size: number, kinds: readonly (Moves | undefined)[]) {
     const placeOf = new Int32Array(size * size).fill(-1)
     const [allFrom, allTo]: [number[], number[]] = [[], []]
     for (const moves of kinds) {
-      if (this.places.has(moves)) continue
+      if (!moves || this.places.has(moves)) continue
       const places = new Int32Array(moves.from.length)
       for (let i = 0; i < places.length; i++) {
         const [from, to] = [wholeAt(moves.from, i), wholeAt(moves.to, i)]
@@ -77,19 +86,31 @@ export class MixedMoves {
     }
     this.from = Int32Array.from(allFrom)
     this.to = Int32Array.from(allTo)
+    this.gathered = new Float64Array(allFrom.length)
   }
 
-  /** @param shares of the kinds that come; they make up 1 */
-  mix(shares: readonly { readonly moves: Moves; readonly share: number }[]): Moves {
-    const chances = new Float64Array(this.from.length)
-    for (const { moves, share } of shares) {
-      const places = defined(this.places.get(moves))
-      for (let i = 0; i < places.length; i++) {
-        const place = wholeAt(places, i)
-        chances[place] = numberAt(chances, place) + share * numberAt(moves.chances, i)
-      }
+  /** Forgets what was added. */
+  begin(): void {
+    this.total = 0
+    this.gathered.fill(0)
+  }
+
+  /** Adds moves of a kind that come so often. */
+  add(moves: Moves, times: number): void {
+    const { gathered } = this
+    const places = defined(this.places.get(moves))
+    for (let i = 0; i < places.length; i++) {
+      const place = wholeAt(places, i)
+      gathered[place] = numberAt(gathered, place) + times * numberAt(moves.chances, i)
     }
-    return { from: this.from, to: this.to, chances }
+    this.total += times
+  }
+
+  /** What one of them does in the mean; good until they are begun anew. */
+  moves(): Moves {
+    const { gathered, total } = this
+    if (total > 0) for (let i = 0; i < gathered.length; i++) gathered[i] = numberAt(gathered, i) / total
+    return { from: this.from, to: this.to, chances: gathered }
   }
 }
 

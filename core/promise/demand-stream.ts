@@ -1,5 +1,5 @@
 import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
-import { ListNumbers } from '../maths'
+import { PrefixTree } from '../maths'
 import { nth, numberAt } from '../validation'
 import { toolScenarios, type ToolScenario } from './tool-scenarios'
 import { WearLaw } from './wear-law'
@@ -41,11 +41,10 @@ export class DemandStream {
   readonly hoursAtStake: number
   private readonly tools: readonly number[]
   /** By how many of each tool are carried, and the conditions of the stocks. */
-  private readonly facings = new Map<number, Facing>()
+  private readonly facings = new PrefixTree<Facing>()
   /** The same by what the tools allow: many kits of tools allow the same. */
   private readonly facingsByScenarios = new Map<string, Facing>()
   private readonly orders = new Map<string, readonly OrderedLegs[]>()
-  private readonly lists = new ListNumbers()
   private readonly conditionNumbers = new Map<number, number>()
 
   /**
@@ -69,14 +68,10 @@ export class DemandStream {
 
   /** @param conditions of each stock, as it is carried */
   facing(counts: ArrayLike<number>, conditions: Float64Array): Facing {
-    let list = 0
-    for (const item of this.tools) list = this.lists.with(list, nth(counts, item))
-    for (const stock of this.stocks) list = this.lists.with(list, this.conditionNumber(numberAt(conditions, stock)))
-    const known = this.facings.get(list)
-    if (known) return known
-    const facing = this.facingWith(toolScenarios(this.ledger, this.event, counts), conditions)
-    this.facings.set(list, facing)
-    return facing
+    let place = this.facings
+    for (const item of this.tools) place = place.at(nth(counts, item))
+    for (const stock of this.stocks) place = place.at(this.conditionNumber(numberAt(conditions, stock)))
+    return (place.value ??= this.facingWith(toolScenarios(this.ledger, this.event, this.tools, counts), conditions))
   }
 
   private conditionNumber(condition: number): number {

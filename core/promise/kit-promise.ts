@@ -75,7 +75,9 @@ export class KitPromise {
 
   /** Hours that each stream of failures costs, by their numbers. */
   hoursByStream(): Float64Array {
-    return Float64Array.from(this.costs, ({ hours }) => hours)
+    const hours = new Float64Array(this.costs.length)
+    for (let number = 0; number < hours.length; number++) hours[number] = nth(this.costs, number).hours
+    return hours
   }
 
   /** What becomes of the failures of a stream, by its number. */

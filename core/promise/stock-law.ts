@@ -1,8 +1,9 @@
 import { nth, numberAt } from '../validation'
-import { MixedMoves, moved, movesDrawing, type Moves } from './amounts-left'
+import { MixedMoves, move, moved, type Moves } from './amounts-left'
 import { noneAtHand, type AtHand } from './at-hand'
 import type { DemandStream } from './demand-stream'
 import type { StreamDraws } from './stream-draws'
+import type { WearLaw } from './wear-law'
 
 /** Failures of a leg beyond these are less likely than this. */
 const leastTail = 1e-9
@@ -63,17 +64,19 @@ export function followStock(
   keptPlaces: ReadonlySet<number>,
 ): StockLaw {
   const legs = refillChance.length
-  const drawing = draws.map((each) => ({ stream: each.stream, onLeg: each.moves(amounts) }))
-  const kept = drawing.flatMap(({ stream, onLeg }, place) =>
-    keptPlaces.has(place) && stream.wear ? [{ stream, wear: stream.wear, onLeg }] : [],
-  )
-  const others = drawing.filter((_, place) => !keptPlaces.has(place))
-  const still = movesDrawing(amounts, () => ({ amounts: [0], chances: [1] }))
-
+  const kept: KeptStream[] = []
+  const others: DrawingStream[] = []
+  draws.forEach((each, place) => {
+    const { stream } = each
+    const onLeg = each.moves(amounts)
+    if (keptPlaces.has(place) && stream.wear) kept.push({ stream, wear: stream.wear, onLeg })
+    else others.push({ stream, onLeg })
+  })
   const mixed = new MixedMoves(
     amounts.length,
-    others.flatMap(({ onLeg }) => onLeg.filter((moves) => moves !== undefined)),
+    others.flatMap(({ onLeg }) => onLeg),
   )
+  const poisson = new PoissonMoves(amounts.length)
 
   const sudden: AtHand[] = []
   const worn = kept.map((): AtHand[] => [])
@@ -81,48 +84,24 @@ export function followStock(
   const whole = new Float64Array(amounts.length)
   whole[amounts.length - 1] = 1
   add(law, new Array<number>(kept.length).fill(0), whole)
+  // What wears out does so in the middle of the leg: half of what comes of a sudden has come before.
+  const parts = kept.length > 0 ? 2 : 1
   for (let leg = 0; leg < legs; leg++) {
-    if (leg > 0) {
-      law = refilled(
-        law,
-        numberAt(refillChance, leg),
-        kept.map(({ wear }) => wear.isFresh(leg)),
-      )
-    }
-    const total = others.reduce((sum, { stream }) => sum + numberAt(stream.expected, leg), 0)
-    const shares = others.flatMap(({ stream, onLeg }) => {
+    if (leg > 0) law = refilled(law, numberAt(refillChance, leg), kept, leg)
+    mixed.begin()
+    for (const { stream, onLeg } of others) {
       const moves = onLeg[leg]
-      return moves && total > 0 ? [{ moves, share: numberAt(stream.expected, leg) / total }] : []
-    })
+      if (moves) mixed.add(moves, numberAt(stream.expected, leg))
+    }
     const found = { sudden: new Float64Array(amounts.length), worn: kept.map(() => new Float64Array(amounts.length)) }
-    const moves = total > 0 ? mixed.mix(shares) : still
-    const movesOfKept = kept.map(({ onLeg }) => onLeg[leg] ?? still)
-    // What wears out does so in the middle of the leg: half of what comes of a sudden has come before.
-    const parts = kept.length > 0 ? 2 : 1
-    const part = poissonPart(total / parts, moves, found.sudden)
+    poisson.begin(mixed.total / parts, mixed.moves())
     const after: Law = new Map()
     for (const { counts, chances } of law.values()) {
-      const before = part(chances)
-      const likely = before.reduce((sum, chance) => sum + chance, 0)
-      for (const { more, chance } of waysOf(
-        kept.map(({ wear }, w) => wear.moreOn(leg, nth(counts, w))),
-        likely,
-      )) {
-        let left: Float64Array = before.map((value) => value * chance)
-        more.forEach((times, w) => {
-          for (let i = 0; i < times; i++) {
-            accumulate(nth(found.worn, w), left, 1)
-            left = moved(left, nth(movesOfKept, w))
-          }
-        })
-        add(
-          after,
-          counts.map((count, w) => count + nth(more, w)),
-          left,
-        )
-      }
+      const before = poisson.after(chances, found.sudden)
+      if (kept.length === 0) add(after, counts, before)
+      else followWorn(kept, leg, counts, before, found.worn, after)
     }
-    if (parts === 2) for (const state of after.values()) state.chances = part(state.chances)
+    if (parts === 2) for (const state of after.values()) state.chances = poisson.after(state.chances, found.sudden)
     law = after
     sudden.push(atHandOf(amounts, found.sudden, whole))
     worn.forEach((list, w) => list.push(atHandOf(amounts, nth(found.worn, w), whole)))
@@ -130,22 +109,63 @@ export function followStock(
   return { sudden, worn: new Map(kept.map(({ stream }, w) => [stream, nth(worn, w)])) }
 }
 
+/** A stream with the moves that it makes on each leg; none where it has no failures. */
+interface DrawingStream {
+  readonly stream: DemandStream
+  readonly onLeg: readonly (Moves | undefined)[]
+}
+
+/** One of which it is kept in mind how often its part has worn out. */
+interface KeptStream extends DrawingStream {
+  readonly wear: WearLaw
+}
+
+/** Every way in which parts wear out on a leg, from one way in which they have before. */
+function followWorn(
+  kept: readonly KeptStream[],
+  leg: number,
+  counts: readonly number[],
+  before: Float64Array,
+  found: readonly Float64Array[],
+  after: Law,
+): void {
+  const likely = before.reduce((sum, chance) => sum + chance, 0)
+  const laws = kept.map(({ wear }, w) => wear.moreOn(leg, nth(counts, w)))
+  for (const { more, chance } of waysOf(laws, likely)) {
+    let left: Float64Array = before.map((value) => value * chance)
+    more.forEach((times, w) => {
+      const moves = nth(kept, w).onLeg[leg]
+      for (let i = 0; i < times; i++) {
+        accumulate(nth(found, w), left, 1)
+        if (moves) left = moved(left, moves)
+      }
+    })
+    add(
+      after,
+      counts.map((count, w) => count + nth(more, w)),
+      left,
+    )
+  }
+}
+
 /** What is left of the stock, for each way in which what wears has failed so far. */
 type Law = Map<number, { readonly counts: readonly number[]; chances: Float64Array }>
 
 /** At the start of a leg: filled up again with some chance, and what is fitted new counts from nothing. */
-function refilled(law: Law, refill: number, isFresh: readonly boolean[]): Law {
-  if (refill === 0 && !isFresh.includes(true)) return law
+function refilled(law: Law, refill: number, kept: readonly KeptStream[], leg: number): Law {
+  if (refill === 0 && !kept.some(({ wear }) => wear.isFresh(leg))) return law
   const next: Law = new Map()
   for (const { counts, chances } of law.values()) {
-    const last = chances.length - 1
-    const all = refill * chances.reduce((sum, chance) => sum + chance, 0)
-    const filled = chances.map((chance) => chance * (1 - refill))
-    filled[last] = numberAt(filled, last) + all
+    let all = 0
+    for (let i = 0; i < chances.length; i++) {
+      all += numberAt(chances, i)
+      chances[i] = numberAt(chances, i) * (1 - refill)
+    }
+    chances[chances.length - 1] = numberAt(chances, chances.length - 1) + refill * all
     add(
       next,
-      counts.map((count, w) => (isFresh[w] ? 0 : count)),
-      filled,
+      counts.map((count, w) => (nth(kept, w).wear.isFresh(leg) ? 0 : count)),
+      chances,
     )
   }
   return next
@@ -155,19 +175,41 @@ function refilled(law: Law, refill: number, isFresh: readonly boolean[]): Law {
  * The failures of a part of a leg that come of a sudden, by Poisson's law: what was left before to what is left after. What
  * they find is added up: after so many, one more finds what is left then with the chance that there is one more.
  */
-function poissonPart(mean: number, moves: Moves, found: Float64Array): (begun: Float64Array) => Float64Array {
-  const poisson = poissonChances(mean)
-  return (begun) => {
-    if (mean === 0) return begun
+class PoissonMoves {
+  private chances: readonly number[] = [1]
+  private moves: Moves = { from: new Int32Array(0), to: new Int32Array(0), chances: new Float64Array(0) }
+  private left: Float64Array
+  private next: Float64Array
+
+  /** @param size how many amounts there are */
+  constructor(size: number) {
+    this.left = new Float64Array(size)
+    this.next = new Float64Array(size)
+  }
+
+  /** Goes over to another part: so many failures in the mean, each of which makes these moves. */
+  begin(mean: number, moves: Moves): void {
+    this.chances = poissonChances(mean)
+    this.moves = moves
+  }
+
+  /** @param found gathers what the failures find */
+  after(begun: Float64Array, found: Float64Array): Float64Array {
+    if (this.chances.length === 1) return begun.slice()
     const ended = new Float64Array(begun.length)
-    let left = begun
+    this.left.set(begun)
     let more = 1
-    for (let count = 0; count < poisson.length; count++) {
-      if (count > 0) left = moved(left, moves)
-      const chance = nth(poisson, count)
-      accumulate(ended, left, chance)
+    for (let count = 0; count < this.chances.length; count++) {
+      if (count > 0) {
+        move(this.left, this.moves, this.next)
+        const moved = this.next
+        this.next = this.left
+        this.left = moved
+      }
+      const chance = nth(this.chances, count)
+      accumulate(ended, this.left, chance)
       more -= chance
-      accumulate(found, left, Math.max(0, more))
+      if (more > 0) accumulate(found, this.left, more)
     }
     return ended
   }
@@ -213,6 +255,7 @@ function waysOf(laws: readonly (readonly number[])[], likely: number): { more: r
 function poissonChances(mean: number): number[] {
   const chances = [Math.exp(-mean)]
   let sum = nth(chances, 0)
+  if (mean === 0) return chances
   while (1 - sum > leastTail && chances.length < mostFailures) {
     const next = (nth(chances, chances.length - 1) * mean) / chances.length
     chances.push(next)

@@ -10,10 +10,15 @@ export interface ToolScenario {
 /** Less likely scenarios are left out, and the others share their chance. */
 const leastChance = 1e-3
 
-/** What the tools that are carried allow on a trip: each of them works or does not. */
+/**
+ * What the tools that are carried allow on a trip: each of them works or does not.
+ *
+ * @param tools the items that provide a function that a fix of the event needs
+ */
 export function toolScenarios(
   { items }: IndexedLedger,
   { fixes }: IndexedEvent,
+  tools: readonly number[],
   counts: ArrayLike<number>,
 ): ToolScenario[] {
   const needed = [...new Set(fixes.flatMap(({ needs }) => needs))]
@@ -21,10 +26,11 @@ export function toolScenarios(
   let works = new Map<string, { functions: ReadonlySet<number>; chance: number }>([
     ['', { functions: new Set(), chance: 1 }],
   ])
-  items.forEach(({ provides, condition }, i) => {
+  for (const tool of tools) {
+    const { provides, condition } = nth(items, tool)
+    const count = nth(counts, tool)
+    if (count === 0) continue
     const offered = provides.filter((name) => needed.includes(name))
-    const count = nth(counts, i)
-    if (offered.length === 0 || count === 0) return
     const fails = (1 - condition) ** count
     const next: typeof works = new Map()
     const add = (functions: ReadonlySet<number>, chance: number) => {
@@ -37,7 +43,7 @@ export function toolScenarios(
       add(new Set([...functions, ...offered]), chance * (1 - fails))
     }
     works = next
-  })
+  }
   const scenarios = new Map<string, { doable: boolean[]; chance: number }>()
   for (const { functions, chance } of works.values()) {
     const doable = fixes.map(({ needs }) => needs.every((need) => functions.has(need)))

@@ -1,36 +1,57 @@
-import { ListNumbers } from '../maths'
+import { PrefixTree } from '../maths'
 import { nth } from '../validation'
 import type { Facing } from './demand-stream'
 import { lawAsText, type NumberedLaw, type StockLaw } from './stock-law'
 import type { StreamCost } from './stream-cost'
 import type { StreamDraws } from './stream-draws'
 
-/** So many laws of a stock are kept in mind. */
-const mostLaws = 4000
-/** And so many costs of a stream, and so many of what it draws. */
+/** So many laws of a stock of which so much is carried are kept in mind. */
+const mostLaws = 1000
+/** And so many costs of a stream against which something is carried, and so many of what it draws. */
 const [mostCosts, mostDraws] = [1000, 1000]
+
+/** Values by lists of numbers, of which no more than so many are kept. */
+class Memory<V> {
+  private readonly tree = new PrefixTree<V>()
+  private size = 0
+
+  constructor(private readonly most: number) {}
+
+  /** @param placeOf finds the place of a list in the tree */
+  value(placeOf: (tree: PrefixTree<V>) => PrefixTree<V>, workOut: () => V): V {
+    if (this.size > this.most) {
+      this.tree.clear()
+      this.size = 0
+    }
+    const place = placeOf(this.tree)
+    if (place.value === undefined) {
+      this.size++
+      place.value = workOut()
+    }
+    return place.value
+  }
+}
 
 /** What is known of one stock, of which so much is carried. */
 interface OfStock {
   readonly amounts: Float64Array
-  /** By the number of the list of what is drawn. */
-  readonly lawsByDraws: Map<number, NumberedLaw>
+  /** By the numbers of what is drawn. */
+  readonly laws: Memory<NumberedLaw>
   /** By what they say: laws that say the same are one. */
   readonly lawsByText: Map<string, NumberedLaw>
 }
 
-/** What is known of a stream, against which something is carried; by the number of the list of laws that it meets. */
+/** What is known of a stream, against which something is carried; by the numbers of the laws that it meets. */
 interface OfFacing {
-  readonly costs: Map<number, StreamCost>
-  /** For each stock that it draws on. */
-  readonly draws: Map<number, Map<number, StreamDraws>>
+  readonly costs: Memory<StreamCost>
+  /** The same after the number of the stock that is drawn on. */
+  readonly draws: Memory<StreamDraws>
 }
 
 /** What has been worked out of the demand on the stocks, for one kit or another: whoever meets the same has it at once. */
 export class WorkedOut {
   private readonly ofStocks = new Map<number, Map<number, OfStock>>()
   private readonly ofFacings = new Map<Facing, OfFacing>()
-  private readonly lists = new ListNumbers()
   private drawsCount = 0
   private lawsCount = 0
 
@@ -48,18 +69,21 @@ export class WorkedOut {
     workOut: (amounts: Float64Array) => StockLaw,
   ): NumberedLaw {
     const byFull = entry(this.ofStocks, stock, () => new Map<number, OfStock>())
-    const { amounts, lawsByDraws, lawsByText } = entry(byFull, full, () => ({
+    const { amounts, laws, lawsByText } = entry(byFull, full, () => ({
       amounts: amountsLeft(),
-      lawsByDraws: new Map<number, NumberedLaw>(),
+      laws: new Memory<NumberedLaw>(mostLaws),
       lawsByText: new Map<string, NumberedLaw>(),
     }))
-    let list = 0
-    for (const { number } of draws) list = this.lists.with(list, number)
-    if (lawsByDraws.size > mostLaws) lawsByDraws.clear()
-    return entry(lawsByDraws, list, () => {
-      const law = workOut(amounts)
-      return entry(lawsByText, lawAsText(law), () => ({ ...law, number: ++this.lawsCount }))
-    })
+    return laws.value(
+      (tree) => {
+        for (const { number } of draws) tree = tree.at(number)
+        return tree
+      },
+      () => {
+        const law = workOut(amounts)
+        return entry(lawsByText, lawAsText(law), () => ({ ...law, number: ++this.lawsCount }))
+      },
+    )
   }
 
   /** What a stream draws of a stock, by what is carried against it and the laws of the other stocks that it draws on. */
@@ -70,30 +94,29 @@ export class WorkedOut {
     laws: readonly NumberedLaw[],
     workOut: (number: number) => StreamDraws,
   ): StreamDraws {
-    const byLaws = entry(this.ofFacing(facing).draws, stock, () => new Map<number, StreamDraws>())
-    if (byLaws.size > mostDraws) byLaws.clear()
-    return entry(byLaws, this.listOf(others, laws), () => workOut(++this.drawsCount))
+    const { draws } = this.ofFacing(facing)
+    return draws.value(
+      (tree) => placeOf(tree.at(stock), others, laws),
+      () => workOut(++this.drawsCount),
+    )
   }
 
   /** What a stream costs, by what is carried against it and the laws of the stocks that it draws on. */
   cost(facing: Facing, stocks: readonly number[], laws: readonly NumberedLaw[], workOut: () => StreamCost): StreamCost {
-    const { costs } = this.ofFacing(facing)
-    if (costs.size > mostCosts) costs.clear()
-    return entry(costs, this.listOf(stocks, laws), workOut)
-  }
-
-  private listOf(stocks: readonly number[], laws: readonly NumberedLaw[]): number {
-    let list = 0
-    for (const stock of stocks) list = this.lists.with(list, nth(laws, stock).number)
-    return list
+    return this.ofFacing(facing).costs.value((tree) => placeOf(tree, stocks, laws), workOut)
   }
 
   private ofFacing(facing: Facing): OfFacing {
     return entry(this.ofFacings, facing, () => ({
-      costs: new Map<number, StreamCost>(),
-      draws: new Map<number, Map<number, StreamDraws>>(),
+      costs: new Memory<StreamCost>(mostCosts),
+      draws: new Memory<StreamDraws>(mostDraws),
     }))
   }
+}
+
+function placeOf<V>(tree: PrefixTree<V>, stocks: readonly number[], laws: readonly NumberedLaw[]): PrefixTree<V> {
+  for (const stock of stocks) tree = tree.at(nth(laws, stock).number)
+  return tree
 }
 
 function entry<K, V>(map: Map<K, V>, key: K, workOut: () => V): V {

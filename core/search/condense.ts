@@ -11,7 +11,8 @@ import { nth, numberAt } from '../validation'
 export function condense(ledger: IndexedLedger, most: number): IndexedLedger {
   if (ledger.legs <= most) return ledger
   const starts = startsOf(ledger, most)
-  const groupOf = (leg: number) => starts.filter((start) => start <= leg).length - 1
+  const groups = Array.from({ length: ledger.legs }, (_, leg) => starts.filter((start) => start <= leg).length - 1)
+  const groupOf = (leg: number) => nth(groups, leg)
   const sums = (perLeg: Float64Array) => {
     const joined = new Float64Array(starts.length)
     perLeg.forEach((value, leg) => (joined[groupOf(leg)] = numberAt(joined, groupOf(leg)) + value))

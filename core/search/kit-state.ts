@@ -1,8 +1,45 @@
 import { massOf } from '../ledger'
 import { KitPromise, type Change } from '../promise'
 import { nth, numberAt } from '../validation'
+import { Additions } from './additions'
 import type { KitProblem } from './problem'
 import { pays } from './slack'
+
+/** Which streams and stocks have been seen on a round through them. */
+class Seen {
+  private round = 0
+  private readonly streams: Int32Array
+  private readonly stocks: Int32Array
+
+  constructor({ streams, ofStock }: KitProblem['demand']) {
+    this.streams = new Int32Array(streams.length)
+    this.stocks = new Int32Array(ofStock.length)
+  }
+
+  begin(): void {
+    this.round++
+  }
+
+  /** Whether a stream is seen for the first time on this round. */
+  stream(number: number): boolean {
+    const isFirst = this.streams[number] !== this.round
+    this.streams[number] = this.round
+    return isFirst
+  }
+
+  /** The same of a stock. */
+  stock(number: number): boolean {
+    const isFirst = this.stocks[number] !== this.round
+    this.stocks[number] = this.round
+    return isFirst
+  }
+}
+
+/** Hours that failures cost more: of each stream, and of all. */
+interface Losses {
+  readonly byStreamH: Float64Array
+  readonly inAllH: number
+}
 
 /**
  * A kit that is being searched from: what it promises, weighs and costs to carry.
@@ -17,9 +54,11 @@ export class KitState {
   /** The most it may weigh now. */
   budgetG: number
   private readonly promise: KitPromise
+  private readonly everyAddition: Additions
+  private readonly seen: Seen
   private readonly gains = new Map<string, { gainH: number; items: readonly number[]; isFresh: boolean }>()
-  /** For each item, hours that each stream of failures costs more without one piece of it. */
-  private readonly losses = new Map<number, Float64Array>()
+  /** For each item, what is lost more without one piece of it. */
+  private readonly losses = new Map<number, Losses>()
   /** Whether what is changed will be taken back. */
   private isTrying = false
 
@@ -32,6 +71,8 @@ export class KitState {
   ) {
     this.promise = new KitPromise(problem.demand, counts)
     this.promise.settle(settling)
+    this.everyAddition = new Additions(problem)
+    this.seen = new Seen(problem.demand)
     this.budgetG = problem.ledger.budgetG
     this.massG = massOf(problem.ledger, counts)
   }
@@ -76,6 +117,11 @@ export class KitState {
     })
     const byG = this.massOf(changes)
     return isWithin && (this.massG + byG <= this.budgetG || (this.massG > this.budgetG && byG < 0))
+  }
+
+  /** Everything that may be added at once, each once. */
+  additions(): Change[][] {
+    return this.everyAddition.to(this.counts)
   }
 
   /** Net hours gained by a change that is then taken back; what was found before holds until what it bears on changes. */
@@ -196,10 +242,9 @@ export class KitState {
     const { meets } = this.problem
     const near = this.streamsNear(changes)
     const elsewhereH = (item: number) => {
-      let sum = 0
-      this.lossesWithout(item).forEach((lostH, number) => {
-        if (!near.has(number)) sum += lostH
-      })
+      const { inAllH, byStreamH } = this.lossesWithout(item)
+      let sum = inAllH
+      for (const number of near) sum -= numberAt(byStreamH, number)
       return sum
     }
     return [...new Set(changes.flatMap(({ item }) => [...nth(meets, item)]))].filter(
@@ -210,27 +255,38 @@ export class KitState {
     )
   }
 
-  private lossesWithout(item: number): Float64Array {
+  private lossesWithout(item: number): Losses {
     const known = this.losses.get(item)
     if (known) return known
     const before = this.promise.hoursByStream()
     const after = this.promise.tryAtSight([{ item, by: -1 }], () => this.promise.hoursByStream())
-    const losses = after.map((hours, number) => hours - numberAt(before, number))
+    let inAllH = 0
+    for (let number = 0; number < after.length; number++) {
+      const lostH = numberAt(after, number) - numberAt(before, number)
+      after[number] = lostH
+      inAllH += lostH
+    }
+    const losses = { byStreamH: after, inAllH }
     this.losses.set(item, losses)
     return losses
   }
 
-  /** The streams of failures that a change bears on, and those that share stock with them. */
-  private streamsNear(changes: readonly Change[]): Set<number> {
+  /** The streams of failures that a change bears on, and those that share stock with them; each once. */
+  private streamsNear(changes: readonly Change[]): number[] {
     const { streamsOf, demand } = this.problem
-    const near = new Set<number>()
+    const near: number[] = []
+    const stocks: number[] = []
+    this.seen.begin()
     for (const { item } of changes) {
       for (const number of nth(streamsOf, item)) {
-        near.add(number)
+        if (this.seen.stream(number)) near.push(number)
         for (const stock of nth(demand.streams, number).stocks) {
-          if (this.promise.isCarried(stock)) for (const other of nth(demand.ofStock, stock).streams) near.add(other)
+          if (this.seen.stock(stock) && this.promise.isCarried(stock)) stocks.push(stock)
         }
       }
+    }
+    for (const stock of stocks) {
+      for (const number of nth(demand.ofStock, stock).streams) if (this.seen.stream(number)) near.push(number)
     }
     return near
   }

@@ -1,7 +1,6 @@
 import type { Change } from '../../promise'
 import type { KitState } from '../kit-state'
 import { pays } from '../slack'
-import { additions } from './add'
 import { dropAll, dropToFit } from './drop'
 
 /** So many exchanges that look best are tried. */
@@ -36,7 +35,8 @@ interface Exchange {
 
 /** Those that could gain at all, the one that could gain most first. */
 function exchanges(state: KitState): Exchange[] {
-  return additions(state)
+  return state
+    .additions()
     .map((changes) => {
       const idle = state.idleBeside(changes)
       const roomH = idle.reduce((sum, item) => sum + state.priceOf([{ item, by: state.spare(item) }]), 0)

@@ -1,26 +1,6 @@
 import type { Change } from '../../promise'
-import { nth } from '../../validation'
 import type { KitState } from '../kit-state'
 import { pays } from '../slack'
-import { lackingParts } from '../way-to-mend'
-
-/** Everything that may be added at once: a piece, or what a way to mend lacks, for no use more, for one, for two. */
-export function additions(state: KitState): Change[][] {
-  const { problem, counts } = state
-  const found = new Map<string, Change[]>()
-  const consider = (changes: Change[] | undefined) => {
-    if (!changes || changes.length === 0) return
-    const sorted = [...changes].sort((a, b) => a.item - b.item)
-    found.set(sorted.map(({ item, by }) => `${item}:${by}`).join(), sorted)
-  }
-  problem.ledger.items.forEach(({ max }, item) => {
-    if (nth(counts, item) < max) consider([{ item, by: 1 }])
-  })
-  for (const way of problem.ways) {
-    for (const uses of way.uses.length > 0 ? [0, 1, 2] : [0]) consider(lackingParts(problem, counts, way, uses))
-  }
-  return [...found.values()]
-}
 
 /** An addition, and the most that it can gain. */
 interface Hope {
@@ -30,7 +10,7 @@ interface Hope {
 
 /** Additions that may pay at all, were the budget no matter. */
 export function hopefulAdditions(state: KitState): Hope[] {
-  return additions(state)
+  return state.additions()
     .map((changes) => ({ changes, mostH: state.mostGained(changes) }))
     .filter(({ changes, mostH }) => state.mayPay(mostH, changes))
 }

@@ -2,7 +2,7 @@ import type { Change } from '../../promise'
 import { nth } from '../../validation'
 import type { KitState } from '../kit-state'
 import { pays } from '../slack'
-import { additions, nearlyPaying } from './add'
+import { nearlyPaying } from './add'
 import { dropAll, drops } from './drop'
 
 /** Leaves something off and takes what then gains most instead, or leaves off what only it made worth carrying. */
@@ -10,13 +10,14 @@ export function dropThenAdd(state: KitState): boolean {
   const { rivals, meets } = state.problem
   const items = state.problem.ledger.items.map((_, item) => item)
   const extras = nearlyPaying(state)
+  const additions = state.additions()
   const isTight = Number.isFinite(state.budgetG)
   for (const changes of drops(state, items)) {
     const { item } = nth(changes, 0)
     const before = state.netH
     const instead = [
       ...extras.filter((extra) => isTight || extra.some((change) => nth(meets, item).has(change.item))),
-      ...additions(state).filter((extra) => extra.some((change) => nth(rivals, item).has(change.item))),
+      ...additions.filter((extra) => extra.some((change) => nth(rivals, item).has(change.item))),
     ].filter(
       (extra) =>
         !extra.some((change) => change.item === item) &&
