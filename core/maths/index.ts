@@ -1,4 +1,4 @@
 export * from './gamma'
 export * from './set-cover'
 export * from './add-up'
-export * from './prefix-tree'
+export * from './list-map'

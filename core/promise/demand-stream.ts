@@ -1,5 +1,5 @@
 import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
-import { PrefixTree } from '../maths'
+import { ListMap } from '../maths'
 import { nth, numberAt } from '../validation'
 import { toolScenarios, type ToolScenario } from './tool-scenarios'
 import { WearLaw } from './wear-law'
@@ -41,10 +41,13 @@ export class DemandStream {
   readonly hoursAtStake: number
   private readonly tools: readonly number[]
   /** By how many of each tool are carried, and the conditions of the stocks. */
-  private readonly facings = new PrefixTree<Facing>()
+  private readonly facings = new ListMap<Facing>()
+  private readonly carried: number[] = []
   /** The same by what the tools allow: many kits of tools allow the same. */
   private readonly facingsByScenarios = new Map<string, Facing>()
   private readonly orders = new Map<string, readonly OrderedLegs[]>()
+  /** What is summed over legs, by the legs. */
+  private readonly sums = new Map<string, Omit<LegGroup, 'tries'>>()
   private readonly conditionNumbers = new Map<number, number>()
 
   /**
@@ -68,10 +71,13 @@ export class DemandStream {
 
   /** @param conditions of each stock, as it is carried */
   facing(counts: ArrayLike<number>, conditions: Float64Array): Facing {
-    let place = this.facings
-    for (const item of this.tools) place = place.at(nth(counts, item))
-    for (const stock of this.stocks) place = place.at(this.conditionNumber(numberAt(conditions, stock)))
-    return (place.value ??= this.facingWith(toolScenarios(this.ledger, this.event, this.tools, counts), conditions))
+    const { carried } = this
+    let i = 0
+    for (const item of this.tools) carried[i++] = nth(counts, item)
+    for (const stock of this.stocks) carried[i++] = this.conditionNumber(numberAt(conditions, stock))
+    return this.facings.value(carried, () =>
+      this.facingWith(toolScenarios(this.ledger, this.event, this.tools, counts), conditions),
+    )
   }
 
   private conditionNumber(condition: number): number {
@@ -92,8 +98,8 @@ export class DemandStream {
     this.orders.set(stocksKey, orders)
     const facing = {
       scenarios: scenarios.map(({ chance }) => chance),
-      groups: orders.map(({ order, ...group }) => ({
-        ...group,
+      groups: orders.map(({ order, sums }) => ({
+        ...sums,
         tries: scenarios.map(({ doable }) => order.filter(({ fix }) => nth(doable, fix.number))),
       })),
     }
@@ -103,15 +109,22 @@ export class DemandStream {
 
   private orderedLegs(conditions: Float64Array): OrderedLegs[] {
     const groups = new Map<string, { legs: number[]; order: readonly Try[] }>()
+    const { orderedAsOn } = this.event
+    const orderOfAll = orderedAsOn === undefined ? undefined : triesOf(this.event, orderedAsOn, conditions)
     this.expected.forEach((failures, leg) => {
       if (failures === 0) return
-      const order = triesOf(this.event, leg, conditions)
+      const order = orderOfAll ?? triesOf(this.event, leg, conditions)
       const key = order.map(({ fix }) => fix.number).join()
       const group = groups.get(key)
       if (group) group.legs.push(leg)
       else groups.set(key, { legs: [leg], order })
     })
-    return [...groups.values()].map(({ legs, order }) => ({ order, ...this.sumsOver(legs) }))
+    return [...groups.values()].map(({ legs, order }) => {
+      const key = legs.join()
+      const sums = this.sums.get(key) ?? this.sumsOver(legs)
+      this.sums.set(key, sums)
+      return { order, sums }
+    })
   }
 
   private sumsOver(legs: readonly number[]): Omit<LegGroup, 'tries'> {
@@ -144,8 +157,9 @@ export class DemandStream {
 }
 
 /** A group of legs with the order in which all its fixes would be tried. */
-interface OrderedLegs extends Omit<LegGroup, 'tries'> {
+interface OrderedLegs {
   readonly order: readonly Try[]
+  readonly sums: Omit<LegGroup, 'tries'>
 }
 
 /** Every stream of a ledger that expects failures. */

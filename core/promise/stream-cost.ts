@@ -130,7 +130,8 @@ function followByFailures(
   laws: readonly StockLaw[],
   walk: FailureWalk,
 ): void {
-  const isSteady = stream.stocks.every((stock) => nth(nth(laws, stock).sudden, 0).amounts.length === 1)
+  const isSteady =
+    group.legs.length === 1 || stream.stocks.every((stock) => nth(nth(laws, stock).sudden, 0).amounts.length === 1)
   if (!isSteady) follow(facing, group, atHandOver(stream, group, group.byFailures, laws), walk)
 }
 

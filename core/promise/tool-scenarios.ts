@@ -21,21 +21,21 @@ export function toolScenarios(
   tools: readonly number[],
   counts: ArrayLike<number>,
 ): ToolScenario[] {
-  const needed = [...new Set(fixes.flatMap(({ needs }) => needs))]
+  const needed = new Set(fixes.flatMap(({ needs }) => needs))
+  const carried = tools.flatMap((tool) => {
+    const [{ provides, condition }, count] = [nth(items, tool), nth(counts, tool)]
+    const offered = provides.filter((name) => needed.has(name))
+    return count === 0 ? [] : [{ offered, fails: (1 - condition) ** count }]
+  })
+  const sure = new Set(carried.flatMap(({ offered, fails }) => (fails === 0 ? offered : [])))
   /** Functions that work, with their chance; in the order of the tools, so that the likeliest stay. */
-  let works = new Map<string, { functions: ReadonlySet<number>; chance: number }>([
-    ['', { functions: new Set(), chance: 1 }],
-  ])
-  for (const tool of tools) {
-    const { provides, condition } = nth(items, tool)
-    const count = nth(counts, tool)
-    if (count === 0) continue
-    const offered = provides.filter((name) => needed.includes(name))
-    const fails = (1 - condition) ** count
+  let works = new Map<string, { functions: ReadonlySet<number>; chance: number }>([['', { functions: sure, chance: 1 }]])
+  for (const { offered, fails } of carried) {
+    if (offered.every((name) => sure.has(name))) continue
     const next: typeof works = new Map()
     const add = (functions: ReadonlySet<number>, chance: number) => {
       if (chance < leastChance / 10) return
-      const key = needed.map((name) => (functions.has(name) ? 1 : 0)).join('')
+      const key = [...needed].map((name) => (functions.has(name) ? 1 : 0)).join('')
       next.set(key, { functions, chance: chance + (next.get(key)?.chance ?? 0) })
     }
     for (const { functions, chance } of works.values()) {

@@ -1,4 +1,4 @@
-import { PrefixTree } from '../maths'
+import { ListMap } from '../maths'
 import { nth } from '../validation'
 import type { Facing } from './demand-stream'
 import { lawAsText, type NumberedLaw, type StockLaw } from './stock-law'
@@ -10,48 +10,28 @@ const mostLaws = 1000
 /** And so many costs of a stream against which something is carried, and so many of what it draws. */
 const [mostCosts, mostDraws] = [1000, 1000]
 
-/** Values by lists of numbers, of which no more than so many are kept. */
-class Memory<V> {
-  private readonly tree = new PrefixTree<V>()
-  private size = 0
-
-  constructor(private readonly most: number) {}
-
-  /** @param placeOf finds the place of a list in the tree */
-  value(placeOf: (tree: PrefixTree<V>) => PrefixTree<V>, workOut: () => V): V {
-    if (this.size > this.most) {
-      this.tree.clear()
-      this.size = 0
-    }
-    const place = placeOf(this.tree)
-    if (place.value === undefined) {
-      this.size++
-      place.value = workOut()
-    }
-    return place.value
-  }
-}
-
 /** What is known of one stock, of which so much is carried. */
 interface OfStock {
   readonly amounts: Float64Array
   /** By the numbers of what is drawn. */
-  readonly laws: Memory<NumberedLaw>
+  readonly laws: ListMap<NumberedLaw>
   /** By what they say: laws that say the same are one. */
   readonly lawsByText: Map<string, NumberedLaw>
 }
 
 /** What is known of a stream, against which something is carried; by the numbers of the laws that it meets. */
 interface OfFacing {
-  readonly costs: Memory<StreamCost>
+  readonly costs: ListMap<StreamCost>
   /** The same after the number of the stock that is drawn on. */
-  readonly draws: Memory<StreamDraws>
+  readonly draws: ListMap<StreamDraws>
 }
 
 /** What has been worked out of the demand on the stocks, for one kit or another: whoever meets the same has it at once. */
 export class WorkedOut {
   private readonly ofStocks = new Map<number, Map<number, OfStock>>()
   private readonly ofFacings = new Map<Facing, OfFacing>()
+  /** The list that is looked up; used again for the next. */
+  private readonly list: number[] = []
   private drawsCount = 0
   private lawsCount = 0
 
@@ -71,19 +51,15 @@ export class WorkedOut {
     const byFull = entry(this.ofStocks, stock, () => new Map<number, OfStock>())
     const { amounts, laws, lawsByText } = entry(byFull, full, () => ({
       amounts: amountsLeft(),
-      laws: new Memory<NumberedLaw>(mostLaws),
+      laws: new ListMap<NumberedLaw>(mostLaws),
       lawsByText: new Map<string, NumberedLaw>(),
     }))
-    return laws.value(
-      (tree) => {
-        for (const { number } of draws) tree = tree.at(number)
-        return tree
-      },
-      () => {
-        const law = workOut(amounts)
-        return entry(lawsByText, lawAsText(law), () => ({ ...law, number: ++this.lawsCount }))
-      },
-    )
+    this.list.length = 0
+    for (const { number } of draws) this.list.push(number)
+    return laws.value(this.list, () => {
+      const law = workOut(amounts)
+      return entry(lawsByText, lawAsText(law), () => ({ ...law, number: ++this.lawsCount }))
+    })
   }
 
   /** What a stream draws of a stock, by what is carried against it and the laws of the other stocks that it draws on. */
@@ -94,29 +70,28 @@ export class WorkedOut {
     laws: readonly NumberedLaw[],
     workOut: (number: number) => StreamDraws,
   ): StreamDraws {
-    const { draws } = this.ofFacing(facing)
-    return draws.value(
-      (tree) => placeOf(tree.at(stock), others, laws),
-      () => workOut(++this.drawsCount),
-    )
+    this.list.length = 0
+    this.list.push(stock)
+    return this.ofFacing(facing).draws.value(this.listWith(others, laws), () => workOut(++this.drawsCount))
   }
 
   /** What a stream costs, by what is carried against it and the laws of the stocks that it draws on. */
   cost(facing: Facing, stocks: readonly number[], laws: readonly NumberedLaw[], workOut: () => StreamCost): StreamCost {
-    return this.ofFacing(facing).costs.value((tree) => placeOf(tree, stocks, laws), workOut)
+    this.list.length = 0
+    return this.ofFacing(facing).costs.value(this.listWith(stocks, laws), workOut)
+  }
+
+  private listWith(stocks: readonly number[], laws: readonly NumberedLaw[]): readonly number[] {
+    for (const stock of stocks) this.list.push(nth(laws, stock).number)
+    return this.list
   }
 
   private ofFacing(facing: Facing): OfFacing {
     return entry(this.ofFacings, facing, () => ({
-      costs: new Memory<StreamCost>(mostCosts),
-      draws: new Memory<StreamDraws>(mostDraws),
+      costs: new ListMap<StreamCost>(mostCosts),
+      draws: new ListMap<StreamDraws>(mostDraws),
     }))
   }
-}
-
-function placeOf<V>(tree: PrefixTree<V>, stocks: readonly number[], laws: readonly NumberedLaw[]): PrefixTree<V> {
-  for (const stock of stocks) tree = tree.at(nth(laws, stock).number)
-  return tree
 }
 
 function entry<K, V>(map: Map<K, V>, key: K, workOut: () => V): V {

@@ -292,12 +292,17 @@ export class KitState {
   }
 
   /**
-   * The most that adding something can gain: what the streams that it bears on, and those that share stock with them, lose
-   * beyond what they would lose with everything at hand.
+   * The most that adding something can gain at sight: what the streams that it bears on lose beyond what they would lose with
+   * everything at hand.
    */
   mostGained(changes: readonly Change[]): number {
     let sum = -this.priceOf(changes)
-    for (const number of this.streamsNear(changes)) sum += this.promise.beyondLeast(number)
+    this.seen.begin()
+    for (const { item } of changes) {
+      for (const number of nth(this.problem.streamsOf, item)) {
+        if (this.seen.stream(number)) sum += this.promise.beyondLeast(number)
+      }
+    }
     return sum
   }
 
