@@ -1,83 +1,76 @@
-import type { IndexedLedger, LedgerWear } from '../ledger'
+import type { IndexedLedger } from '../ledger'
 import { nth, numberAt } from '../validation'
 import { keyUnder, Stream } from './keyed-random'
-import { gammaDraw, poissonDraw } from './laws'
+import { poissonDraw } from './laws'
+import { WearDraws } from './wear'
 
 /** Streams of a trip. */
 const [suddenStream, wearStream, orderStream] = [1, 2, 3]
 
-/** Draws what fails on a trip, leg by leg, whatever is carried. */
+/** Draws what fails on a trip, whatever is carried. */
 export class FailureDraws {
-  /** For each leg, the failures expected of a sudden up to and with each event. */
-  private readonly upTo: Float64Array[]
-  private readonly wearing: { event: number; wear: LedgerWear }[]
-  private readonly total: Float64Array
-  private readonly limit: Float64Array
-  private sudden = new Stream(0)
-  private wear = new Stream(0)
-  private order = new Stream(0)
+  /** Failures expected of a sudden, leg by leg and event by event, up to and with each. */
+  private readonly upTo: Float64Array
+  private readonly eventCount: number
+  private readonly wearing: readonly WearDraws[]
+  /** For each leg, the events that fail on it. */
+  private readonly failures: number[][]
+  /** The legs on which something wears out. */
+  private readonly wornOn = new Set<number>()
 
   constructor({ events, legs }: IndexedLedger) {
-    this.upTo = Array.from({ length: legs }, (_, leg) => {
-      let sum = 0
-      return Float64Array.from(events, ({ perLeg }) => (sum += numberAt(perLeg, leg)))
+    let sum = 0
+    this.upTo = Float64Array.from({ length: legs * events.length }, (_, place) => {
+      const leg = Math.floor(place / events.length)
+      return (sum += numberAt(nth(events, place % events.length).perLeg, leg))
     })
-    this.wearing = events.flatMap(({ wear }, event) => (wear ? [{ event, wear }] : []))
-    this.total = new Float64Array(this.wearing.length)
-    this.limit = new Float64Array(this.wearing.length)
+    this.eventCount = events.length
+    this.wearing = events.flatMap(({ wear }, event) => (wear ? [new WearDraws(event, wear)] : []))
+    this.failures = Array.from({ length: legs }, () => [])
   }
 
+  /** Goes over to another trip. */
   begin(tripKey: number): void {
-    this.sudden = new Stream(keyUnder(tripKey, suddenStream))
-    this.wear = new Stream(keyUnder(tripKey, wearStream))
-    this.order = new Stream(keyUnder(tripKey, orderStream))
-    this.wearing.forEach(({ wear }, w) => {
-      this.total[w] = 0
-      this.limit[w] = wear.left
-    })
-  }
-
-  /** The events that fail on a leg, in the order in which they come; to be asked for one leg after another. */
-  on(leg: number): number[] {
-    const upTo = nth(this.upTo, leg)
-    const mean = upTo[upTo.length - 1] ?? 0
-    const failures = Array.from({ length: mean > 0 ? poissonDraw(mean, this.sudden) : 0 }, () =>
-      firstAbove(upTo, this.sudden.next() * mean),
-    )
-    // Those of a sudden come in a random order as they are drawn; what wears comes in between.
-    if (this.wearOut(leg, failures)) this.shuffle(failures)
-    return failures
-  }
-
-  /** Adds what wears out on a leg; whether anything did. */
-  private wearOut(leg: number, failures: number[]): boolean {
-    const before = failures.length
-    this.wearing.forEach(({ event, wear }, w) => {
-      if (wear.freshAtLegs.includes(leg)) {
-        this.total[w] = 0
-        this.limit[w] = 1
-      }
-      const lives = nth(wear.lives, leg)
-      if (lives === 0) return
-      const { spread } = wear
-      const worn = spread === 0 ? lives : gammaDraw(lives / spread ** 2, this.wear) * spread ** 2
-      this.total[w] = numberAt(this.total, w) + worn
-      while (numberAt(this.total, w) > numberAt(this.limit, w) + 1e-9) {
-        failures.push(event)
-        this.limit[w] = numberAt(this.limit, w) + 1
-      }
-    })
-    return failures.length > before
-  }
-
-  /** Source: R. Durstenfeld, "Algorithm 235: Random permutation", CACM 7 (1964). */
-  private shuffle(failures: number[]): void {
-    for (let last = failures.length - 1; last > 0; last--) {
-      const other = Math.floor(this.order.next() * (last + 1))
-      const moved = nth(failures, last)
-      failures[last] = nth(failures, other)
-      failures[other] = moved
+    for (const onLeg of this.failures) onLeg.length = 0
+    this.wornOn.clear()
+    this.drawSudden(new Stream(keyUnder(tripKey, suddenStream)))
+    const wear = new Stream(keyUnder(tripKey, wearStream))
+    for (const wearing of this.wearing) {
+      wearing.draw(wear, (leg) => {
+        nth(this.failures, leg).push(wearing.event)
+        this.wornOn.add(leg)
+      })
     }
+    // Those of a sudden come in a random order as they are drawn; what wears comes in between.
+    if (this.wornOn.size === 0) return
+    const order = new Stream(keyUnder(tripKey, orderStream))
+    for (const leg of this.wornOn) shuffle(nth(this.failures, leg), order)
+  }
+
+  /** The events that fail on a leg, in the order in which they come; good until the next trip. */
+  on(leg: number): readonly number[] {
+    return nth(this.failures, leg)
+  }
+
+  /** As many as there are on the trip, each on one leg or another by what is expected there: Poisson's law, split. */
+  private drawSudden(stream: Stream): void {
+    const { upTo, eventCount } = this
+    const mean = upTo[upTo.length - 1] ?? 0
+    if (mean === 0) return
+    for (let count = poissonDraw(mean, stream); count > 0; count--) {
+      const place = firstAbove(upTo, stream.next() * mean)
+      nth(this.failures, Math.floor(place / eventCount)).push(place % eventCount)
+    }
+  }
+}
+
+/** Source: R. Durstenfeld, "Algorithm 235: Random permutation", CACM 7 (1964). */
+function shuffle(failures: number[], order: Stream): void {
+  for (let last = failures.length - 1; last > 0; last--) {
+    const other = Math.floor(order.next() * (last + 1))
+    const moved = nth(failures, last)
+    failures[last] = nth(failures, other)
+    failures[other] = moved
   }
 }
 

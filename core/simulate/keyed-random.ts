@@ -22,10 +22,25 @@ export function uniformUnder(key: number, number: number): number {
  */
 export class Stream {
   private count = 0
+  private second: number | undefined
 
   constructor(private readonly key: number) {}
 
   next(): number {
     return uniformUnder(this.key, this.count++)
+  }
+
+  /**
+   * A number of the normal law with mean 0 and deviation 1; they come in pairs.
+   * Source: Annals of Mathematical Statistics 29 (1958), p. 610.
+   */
+  nextNormal(): number {
+    const { second } = this
+    this.second = undefined
+    if (second !== undefined) return second
+    const radius = Math.sqrt(-2 * Math.log(1 - this.next()))
+    const angle = 2 * Math.PI * this.next()
+    this.second = radius * Math.sin(angle)
+    return radius * Math.cos(angle)
   }
 }

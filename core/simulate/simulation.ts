@@ -48,6 +48,15 @@ export class Simulation {
   private readonly departure: Departure
   private readonly tries: Try[][][]
   private readonly failures: FailureDraws
+  /** What is carried that provides functions. */
+  private readonly tools: readonly {
+    readonly item: number
+    readonly count: number
+    readonly provides: readonly number[]
+    readonly condition: number
+  }[]
+  /** For each leg, what of that which is carried may be filled up. */
+  private readonly refills: readonly (readonly { readonly stock: number; readonly chance: number }[])[]
   private readonly left: Float64Array
   private readonly working: Uint8Array
   private readonly hands: Uint8Array
@@ -60,7 +69,7 @@ export class Simulation {
   /** @param counts how many of each item are carried, in their order */
   constructor(
     private readonly ledger: IndexedLedger,
-    private readonly counts: ArrayLike<number>,
+    counts: ArrayLike<number>,
     private readonly seed: number,
   ) {
     this.departure = departureWith(ledger, counts)
@@ -68,6 +77,15 @@ export class Simulation {
       Array.from({ length: ledger.legs }, (_, leg) => triesOf(event, leg, this.departure.conditions)),
     )
     this.failures = new FailureDraws(ledger)
+    this.tools = ledger.items.flatMap(({ provides, condition }, item) =>
+      provides.length > 0 && nth(counts, item) > 0 ? [{ item, count: nth(counts, item), provides, condition }] : [],
+    )
+    this.refills = Array.from({ length: ledger.legs }, (_, leg) =>
+      ledger.refillChance.flatMap((chances, stock) => {
+        const chance = numberAt(chances, leg)
+        return chance > 0 && numberAt(this.departure.amounts, stock) > 0 ? [{ stock, chance }] : []
+      }),
+    )
     this.left = new Float64Array(ledger.stocks.length)
     this.working = new Uint8Array(ledger.functions.length)
     this.hands = new Uint8Array(Math.max(0, ...ledger.events.map(({ techniques }) => techniques)))
@@ -117,28 +135,25 @@ export class Simulation {
     this.left.set(this.departure.amounts)
     this.working.fill(0)
     const key = keyUnder(tripKey, toolKey)
-    this.ledger.items.forEach(({ provides, condition }, i) => {
-      if (provides.length === 0) return
-      const count = nth(this.counts, i)
+    for (const { item, count, provides, condition } of this.tools) {
       for (let copy = 0; copy < count; copy++) {
-        if (condition < 1 && uniformUnder(key, i * 1000 + copy) >= condition) continue
+        if (condition < 1 && uniformUnder(key, item * 1000 + copy) >= condition) continue
         for (const name of provides) {
-          if (this.working[name] === 0) this.uses.does(name, i, copy)
+          if (this.working[name] === 0) this.uses.does(name, item, copy)
           this.working[name] = 1
         }
-        return
+        break
       }
-    })
+    }
   }
 
   private refill(leg: number, tripKey: number): void {
     const key = keyUnder(keyUnder(tripKey, refillKey), leg)
-    this.ledger.refillChance.forEach((chances, stock) => {
-      const chance = numberAt(chances, leg)
-      if (chance === 0 || (chance < 1 && uniformUnder(key, stock) >= chance)) return
+    for (const { stock, chance } of nth(this.refills, leg)) {
       const full = numberAt(this.departure.amounts, stock)
+      if (this.left[stock] === full || (chance < 1 && uniformUnder(key, stock) >= chance)) continue
       this.left[stock] = full
-    })
+    }
   }
 
   /** Goes through the fixes of a failure: the hours of all tries, and the one that held. */
