@@ -7,7 +7,7 @@ import {
   type ClassAvailability,
   type AvailabilityGap,
 } from '#core/availability'
-import { gapReasonsInWords, classInWords, hoursInWords } from '#wording'
+import { gapReasonsInWords, classInWords, hoursInWords, wayToHelpInWords } from '#wording'
 import { rounded, table } from './text'
 import { tripFrom } from './trip'
 
@@ -28,7 +28,7 @@ export function gaps(args: string[]): unknown {
     const name = classInWords(availability.classId, catalogue.families)
     return availability.gaps.map((gap, i) => row(i === 0 ? name : '', gap))
   })
-  const worst = `farthest from help: ${hoursInWords(pushOut.worstH)} on foot to ${pushOut.to}, from km ${pushOut.atKm.toFixed(1)}\n`
+  const worst = `farthest from help: ${wayToHelpInWords(pushOut.worstH, pushOut.waitH, pushOut.to)}, from km ${pushOut.atKm.toFixed(1)}\n`
   return table(['without', 'from km', 'to km', 'km', 'days', 'worst walk', 'why'], rows, [1, 2, 3, 4, 5]) + worst
 }
 

@@ -1,4 +1,5 @@
-import type { AvailabilityGap, StopAvailability, PlanChange } from '#core/availability'
+import type { AvailabilityGap, PlanChange, ShutChoice, StopAvailability } from '#core/availability'
+import { hoursInWords } from './amounts'
 import { timeOf } from '#core/ride'
 import { dayInWords, momentInWords } from './moments'
 
@@ -34,6 +35,24 @@ function opening({ opens }: StopAvailability): string {
 export function gapReasonsInWords(gap: AvailabilityGap, nameOf: KindNames): string[] {
   if (gap.passed.length === 0) return ['no place in it stocks it']
   return gap.passed.map((place) => stopAvailabilityInWords(place, nameOf))
+}
+
+/** The way to help: "3 h on foot to Ferrow", "3 h on foot to Ferrow, and 9 h until it opens". */
+export function wayToHelpInWords(inAllH: number, waitH: number, place?: string): string {
+  const onFoot = `${hoursInWords(inAllH - waitH)} on foot${place ? ` to ${place}` : ''}`
+  return waitH > 0 ? `${onFoot}, and ${hoursInWords(waitH)} until it opens` : onFoot
+}
+
+/** What to do where something is shut: "ride on", "wait 2.5 h for the supermarket", "sleep there". */
+export function shutChoiceInWords(choice: ShutChoice, nameOf: KindNames): string {
+  switch (choice.kind) {
+    case 'ride on':
+      return 'ride on'
+    case 'wait':
+      return `wait ${choice.hours} h for the ${nameOf(choice.service)}`
+    case 'sleep':
+      return 'sleep there'
+  }
 }
 
 /** What to do, as an imperative: "leave 2 days later", "post one to Ferrow". */

@@ -4,6 +4,7 @@ import type { Lacking } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { RoadPoint } from '#core/road'
 import { type Trip, partNames } from '#core/trip'
+import { nth } from '#core/validation'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
@@ -17,13 +18,17 @@ import type {
   NumberedLedger,
   RoadReading,
   RoadReshaping,
+  ShutOptionWritten,
 } from '../workers/analyser'
-import type { Choice, KitChooserService } from '../workers/kit-chooser'
+import type { Choice, KitChooserService, Outcome } from '../workers/kit-chooser'
 
 /** A kit, and the ledger it was chosen for. */
 export interface Weighed extends Choice {
   readonly built: NumberedLedger
 }
+
+/** A way to deal with what is shut at a stop, and what comes of it. */
+export type WeighedOption = Omit<ShutOptionWritten, 'ledger'> & Outcome
 
 /** How the proof stands. */
 export type ProofState =
@@ -255,6 +260,18 @@ export const useKitStore = defineStore('kit', () => {
     return analysisService().remedies(classId)
   }
 
+  /** What can be done about what is shut at a stop, and what comes of each. */
+  async function shutOptionsAt(stopId: string): Promise<WeighedOption[]> {
+    const options = await analysisService().shutOptionsAt(stopId)
+    const made = options.findIndex(({ isMade }) => isMade)
+    if (made < 0) return []
+    const outcomes = await kitService().compare(
+      options.map(({ ledger }) => ledger),
+      made,
+    )
+    return options.map(({ choice, isMade, parts, days }, i) => ({ choice, isMade, parts, days, ...nth(outcomes, i) }))
+  }
+
   function readPlace(roadKm: number): Promise<PlaceReport | null> {
     return analysisService().readPlace(roadKm)
   }
@@ -303,6 +320,7 @@ export const useKitStore = defineStore('kit', () => {
     stopProof,
     whatIsLacking,
     remedies,
+    shutOptionsAt,
     readPlace,
     readHours,
     readRoad,

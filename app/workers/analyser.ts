@@ -8,12 +8,14 @@ import {
   placeReportAt,
   remediesFor,
   rideView,
+  shutOptions,
   roadView,
   type ClassAvailability,
   type PlaceReport,
   type Remedy,
   type RideView,
   type RoadView,
+  type ShutChoice,
 } from '#core/availability'
 import {
   hoursAtStake,
@@ -78,6 +80,15 @@ export interface Analysis {
 /** The ledger of a trip, and a number that another has whose failures or things are others. */
 export interface NumberedLedger extends LedgerOfTrip {
   readonly number: number
+}
+
+/** A way to deal with what is shut at a stop: the parts of the plan that it makes others, its days and its ledger. */
+export interface ShutOptionWritten {
+  readonly choice: ShutChoice
+  readonly isMade: boolean
+  readonly parts: Pick<Trip, 'stops' | 'ride'>
+  readonly days: number
+  readonly ledger: LedgerOfTrip['ledger']
 }
 
 /** One line of a file that was read, for choosing. */
@@ -236,10 +247,22 @@ export function createAnalyser() {
     return trip && landscape ? remediesFor(trip, line.survey, catalogue, classId, book) : []
   }
 
+  /** What can be done about what is shut at a stop, each with the plan it makes and the ledger of that. */
+  function shutOptionsAt(stopId: string): ShutOptionWritten[] {
+    if (!trip || !built) return []
+    const { survey } = line
+    return shutOptions(trip, survey, catalogue, stopId, book).map(({ choice, isMade, plan }) => {
+      const planned = new CostsOfFailing(plan, survey, catalogue, book)
+      const { ledger } = ledgerOfTrip(plan, survey, catalogue, planned)
+      const { stops, ride } = plan
+      return { choice, isMade, parts: { stops, ride }, days: planned.timetable?.days.length ?? 0, ledger }
+    })
+  }
+
   /** All that is to be said of one place of the road. */
   function readPlace(roadKm: number): PlaceReport | null {
     return trip && landscape
-      ? placeReportAt(landscape, trip, line.survey, Math.min(roadKm, line.survey.lengthKm), catalogue)
+      ? placeReportAt(landscape, trip, line.survey, Math.min(roadKm, line.survey.lengthKm))
       : null
   }
 
@@ -334,6 +357,7 @@ export function createAnalyser() {
   return {
     analyse,
     remedies,
+    shutOptionsAt,
     benchAndCatalogue,
     readPlace,
     readHours,

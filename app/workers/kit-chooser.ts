@@ -2,6 +2,7 @@ import { indexLedger, type Ledger } from '#core/ledger'
 import { KitSearch } from '#core/search'
 import { faultLines } from '#core/trip'
 import { whatIsLacking, type Lacking, type LaidOut } from '#core/unlock'
+import { nth } from '#core/validation'
 import { explainKit, type Kit } from '#core/verdicts'
 
 /** What a ledger stands under while its failures and things stay the same. */
@@ -11,6 +12,14 @@ export type Prices = Pick<Ledger, 'gramsPerHour' | 'budgetG' | 'pins'>
 export interface Choice {
   readonly kit: Kit | null
   readonly problems: readonly string[]
+}
+
+/** What a plan comes to with the best kit for it. */
+export interface Outcome {
+  readonly massG: number
+  readonly promiseH: number
+  /** Hours lost, and what carrying the kit is worth in hours. */
+  readonly inAllH: number
 }
 
 /** Chooses kits, and keeps what has been worked out of a ledger while only its prices change. */
@@ -40,6 +49,20 @@ export function createKitChooser() {
   const lacking = (laid: LaidOut, gramsPerHour: number | null, carried: Readonly<Record<string, number>>): Lacking[] =>
     whatIsLacking(laid, gramsPerHour, carried)
 
-  return { choose, lacking }
+  /**
+   * The best kit of each ledger, under one price of a gram: that of one of them.
+   *
+   * @param which the number of the ledger whose price holds
+   */
+  function compare(ledgers: readonly Ledger[], which: number): Outcome[] {
+    const { gramsPerHour } = nth(ledgers, which)
+    return ledgers.map((ledger) => {
+      const indexed = indexLedger({ ...ledger, gramsPerHour })
+      const { massG, promiseH } = KitSearch.forLedger(indexed).best()
+      return { massG, promiseH, inAllH: promiseH + massG * indexed.hoursPerGram }
+    })
+  }
+
+  return { choose, lacking, compare }
 }
 export type KitChooserService = ReturnType<typeof createKitChooser>

@@ -20,7 +20,10 @@ export function classesOf(trip: Pick<Trip, 'bikes' | 'bench'>, reference: Refere
 }
 
 export interface WorstPushOut {
+  /** Hours to help, on foot and waiting. */
   readonly worstH: number
+  /** The part of them that one waits until it opens, beyond what one would wait anyway. */
+  readonly waitH: number
   readonly atKm: number
   /** The help that is nearest from there. */
   readonly to: string
@@ -31,12 +34,13 @@ export function heaviestPush(trip: Pick<Trip, 'bikes'>): number {
   return Math.max(1.15, ...trip.bikes.map((bike) => bike.pushFactor))
 }
 
-/** The point of the road from which the walk to any help is longest. */
+/** The point of the road from which it is longest to any help. */
 export function worstPushOut(landscape: Landscape, trip: Pick<Trip, 'bikes'>): WorstPushOut {
   const { hours, to } = landscape.pushOutToHelp(heaviestPush(trip))
   let worst = 0
   hours.forEach((value, node) => {
     if (value > hours[worst]!) worst = node
   })
-  return { worstH: hours[worst]!, atKm: landscape.grid.km[worst]!, to: landscape.helps()[to[worst]!]?.name ?? '' }
+  const help = landscape.helps()[to[worst]!]
+  return { worstH: hours[worst]!, waitH: help?.extraH ?? 0, atKm: landscape.grid.km[worst]!, to: help?.name ?? '' }
 }

@@ -7,6 +7,7 @@ import { nth, numberAt } from '../validation'
 import { Conditions } from './conditions'
 import { nightsOut, usualLight, type LightLeft } from './nights-out'
 import { Resupply } from './resupply'
+import { mostWaitAt } from './waits'
 import {
   emptyAlong,
   lesserAlong,
@@ -84,14 +85,14 @@ export class CostsOfFailing extends Resupply {
    * A shop that opens later counts too: what one waits beyond what one would wait anyway is its price.
    */
   placesWith(classes: readonly string[]): ChancePlace[] {
-    const { waitH } = this.trip.dials
     return this.trip.stops.flatMap((stop) => {
+      const mostWaitH = mostWaitAt(stop, this.trip.dials)
       const found = stop.services.map((service) => this.chanceAt(service, classes))
-      const waits = [...new Set(found.map((each) => Math.max(0, each.waitH - waitH)))].sort((a, b) => a - b)
+      const waits = [...new Set(found.map((each) => Math.max(0, each.waitH - mostWaitH)))].sort((a, b) => a - b)
       let before = 0
       return waits.flatMap((wait) => {
         const lacking = found
-          .filter((each) => Math.max(0, each.waitH - waitH) <= wait)
+          .filter((each) => Math.max(0, each.waitH - mostWaitH) <= wait)
           .reduce((product, { chance }) => product * (1 - chance), 1)
         // Who waits for the later one has found nothing at the earlier ones.
         const chance = before < 1 ? (1 - lacking - before) / (1 - before) : 0
@@ -104,9 +105,8 @@ export class CostsOfFailing extends Resupply {
   /** The chance that a class is had at each stop in passing, without waiting longer than one would anyway. */
   refillChance(stop: Stop, classId: string): number {
     const found = stop.services.map((service) => this.chanceAt(service, [classId]))
-    return (
-      1 - found.reduce((product, { chance, waitH }) => product * (waitH <= this.trip.dials.waitH ? 1 - chance : 1), 1)
-    )
+    const mostWaitH = mostWaitAt(stop, this.trip.dials)
+    return 1 - found.reduce((product, { chance, waitH }) => product * (waitH <= mostWaitH ? 1 - chance : 1), 1)
   }
 
   private chanceAt(service: Service, classes: readonly string[]): { chance: number; waitH: number } {

@@ -1,7 +1,7 @@
 import type { Reference } from '../reference'
 import { sharedOpeningCache, type OpeningCache } from '../ride'
 import { legEdges, pushOut, walkGrid, type Help, type PushOut, type Survey, type WalkGrid } from '../road'
-import { isHelp, type Stop } from '../supply'
+import type { Stop } from '../supply'
 import type { Trip } from '../trip'
 import { Conditions } from './conditions'
 import { Resupply } from './resupply'
@@ -71,20 +71,23 @@ export class Landscape extends Resupply {
   }
 
   /**
-   * The places of general help, in the order of `pushOutToHelp`'s answer: the stops that mend or let one leave, and then
-   * both ends, so that where a stop lies at an end it is the stop that is named.
+   * The places of general help, in the order of `pushOutToHelp`'s answer: the stops that mend, at the cost of waiting where
+   * they are shut, or let one leave, and then both ends, so that where a stop lies at an end it is the stop that is named.
    */
   helps(): HelpPlace[] {
     const end = (name: string, roadKm: number): HelpPlace => ({ name, roadKm, offRoadM: 0, extraH: 0, exit: null })
-    const stops = this.trip.stops.filter((stop) => isHelp(stop, this.reference.services))
+    const stops = this.trip.stops.flatMap((stop) => {
+      const extraH = this.helpWaitH(stop)
+      return Number.isFinite(extraH) ? [{ ...stop, extraH }] : []
+    })
     return [
-      ...stops.map(({ name, roadKm, offRoadM, exit }) => ({ name, roadKm, offRoadM, extraH: 0, exit })),
+      ...stops.map(({ name, roadKm, offRoadM, extraH, exit }) => ({ name, roadKm, offRoadM, extraH, exit })),
       end('the start', 0),
       end('the end', this.lengthKm),
     ]
   }
 
-  /** Walking hours along the grid to the nearest help of any kind. */
+  /** Hours along the grid, on foot and waiting, to the nearest help of any kind. */
   pushOutToHelp(pushFactor: number): PushOut {
     return pushOut(this.grid, this.helps(), pushFactor)
   }

@@ -1,7 +1,6 @@
-import type { Reference } from '../reference'
 import { lightLeftH, withDaylight, outBy, type DaylitDay, type OutBy, type WallMinutes } from '../ride'
 import { levelHours, valueAt, type Survey } from '../road'
-import { isHelp, type Stop } from '../supply'
+import type { Stop } from '../supply'
 import type { Trip } from '../trip'
 import { heaviestPush } from './classes'
 import type { Landscape } from './landscape'
@@ -12,6 +11,8 @@ export interface WayOut {
   readonly km: number
   /** Hours on foot, pushing the heaviest-going bike. */
   readonly walkH: number
+  /** Hours one waits there: until it opens, beyond what one would wait anyway, or until the way out of the ride goes. */
+  readonly waitH: number
   /** Which way along the road. */
   readonly way: 'ahead' | 'back'
 }
@@ -19,8 +20,6 @@ export interface WayOut {
 /** A way to leave the ride. */
 export interface ExitOut extends WayOut {
   readonly exit: NonNullable<Stop['exit']>
-  /** Hours one waits there, on average. */
-  readonly waitH: number
 }
 
 /** What a breakdown at some hour of the day comes to. */
@@ -59,34 +58,28 @@ export function placeReportAt(
   trip: Pick<Trip, 'road' | 'ride' | 'stops' | 'bikes' | 'dials'>,
   survey: Survey,
   roadKm: number,
-  reference: Reference,
 ): PlaceReport {
   const { grid, lengthKm, timetable } = landscape
   const pushFactor = heaviestPush(trip)
   const along = (values: Float64Array, km: number) => valueAt(grid.km, values, km)
 
-  const wayTo = (place: string, km: number, offRoadM: number): WayOut => {
+  const wayTo = (place: string, km: number, offRoadM: number, waitH = 0): WayOut => {
     const way = km >= roadKm ? 'ahead' : 'back'
     const walked = way === 'ahead' ? grid.aheadH : grid.backH
     const plainH = Math.abs(along(walked, km) - along(walked, roadKm)) + levelHours(offRoadM / 1000, grid.method)
-    return { place, km, walkH: plainH * pushFactor, way }
+    return { place, km, walkH: plainH * pushFactor, waitH, way }
   }
   const start = wayTo('the start', 0, 0)
   const end = wayTo('the end', lengthKm, 0)
-  // The ends last: where a place of help lies at one of them, it is the place that is named.
-  const helps = [
-    ...trip.stops
-      .filter((stop) => isHelp(stop, reference.services))
-      .map((stop) => wayTo(stop.name, stop.roadKm, stop.offRoadM)),
-    start,
-    end,
-  ]
+  // The ends last, as they come: where a place of help lies at one of them, it is the place that is named.
+  const helps = landscape.helps().map(({ name, roadKm: at, offRoadM, extraH }) => wayTo(name, at, offRoadM, extraH))
   const exits = trip.stops.flatMap((stop): ExitOut[] =>
     stop.exit === null
       ? []
-      : [{ ...wayTo(stop.name, stop.roadKm, stop.offRoadM), exit: stop.exit, waitH: stop.exitWaitH }],
+      : [{ ...wayTo(stop.name, stop.roadKm, stop.offRoadM, stop.exitWaitH), exit: stop.exit }],
   )
-  const nearest = least(helps, (way) => way.walkH)!
+  const hoursOf = ({ walkH, waitH }: WayOut) => walkH + waitH
+  const nearest = least(helps, hoursOf)!
   const lift = landscape.liftAlong(pushFactor)
   const today = timetable && dayOf(roadKm, withDaylight(timetable.days, trip.road.points, survey, trip.ride))
   return {
@@ -95,15 +88,15 @@ export function placeReportAt(
     ahead:
       least(
         helps.filter(({ km }) => km >= roadKm),
-        (way) => way.walkH,
+        hoursOf,
       ) ?? end,
     back:
       least(
         helps.filter(({ km }) => km <= roadKm),
-        (way) => way.walkH,
+        hoursOf,
       ) ?? start,
     nearest,
-    exit: least(exits, (way) => way.walkH + way.waitH) ?? null,
+    exit: least(exits, hoursOf) ?? null,
     liftH: lift ? along(lift, roadKm) : null,
     day: today ? dayHere(timetable.clockAt(roadKm), today, nearest.walkH, trip.dials.walkHoursPerDay) : null,
   }

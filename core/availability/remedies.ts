@@ -11,6 +11,7 @@ import type { Gap, Survey } from '../road'
 import { readClass, type Service } from '../supply'
 import { cutTo } from '../validation'
 import { Resupply, type Supplied } from './resupply'
+import { mostWaitAt } from './waits'
 
 /** Something one could do about a long gap. */
 export type PlanChange =
@@ -144,7 +145,11 @@ function withChange(trip: Supplied, change: PlanChange, classId: string): Partia
       return { ride: { ...ride, start } }
     }
     case 'wait':
-      return { dials: { ...dials, waitH: Math.max(dials.waitH, change.hours) } }
+      return {
+        stops: stops.map((stop) =>
+          stop.id === change.stop ? { ...stop, waitH: Math.max(mostWaitAt(stop, dials), change.hours) } : stop,
+        ),
+      }
     case 'sleep': {
       const stop = stops.find((other) => other.id === change.stop)
       if (!stop) return {}

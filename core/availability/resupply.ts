@@ -9,8 +9,9 @@ import {
   type Visit,
 } from '../ride'
 import { gapsBetween, positionAt, type Gap, type Survey } from '../road'
-import { stockChance, type Service, type Stop } from '../supply'
+import { mends, stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
+import { mostWaitAt } from './waits'
 
 /** How a class is found at a place, the best first. */
 export const findings = ['had', 'uncertain', 'waited', 'shut', 'doubtful', 'none'] as const
@@ -95,6 +96,23 @@ export class Resupply {
     return this.visits.get(service)
   }
 
+  /**
+   * Hours until somebody helps at a stop, beyond what one would wait there anyway; 0 where the ride can be left from there,
+   * infinite where nobody helps or nobody ever opens.
+   */
+  helpWaitH(stop: Stop): number {
+    if (stop.exit !== null) return 0
+    const mostWaitH = mostWaitAt(stop, this.supplied.dials)
+    const waits = stop.services
+      .filter((service) => mends(service, this.reference.services))
+      .map((service) => {
+        const visit = this.visits.get(service)
+        if (!visit) return this.undated.get(service) === 'shut' ? Infinity : 0
+        return visit.waitH === null ? Infinity : Math.max(0, visit.waitH - mostWaitH)
+      })
+    return Math.min(Infinity, ...waits)
+  }
+
   /** What is known of a service without a start: that it is shut for good, or that nobody can read its hours. */
   protected undatedFinding(service: Service): 'shut' | 'uncertain' | undefined {
     return this.undated.get(service)
@@ -117,17 +135,22 @@ export class Resupply {
     for (const service of stop.services) {
       const chance = stockChance(service, classId, services, families)
       const visit = this.visits.get(service)
-      const finding = this.findingOf(chance, visit, this.undated.get(service))
+      const finding = this.findingOf(chance, visit, this.undated.get(service), mostWaitAt(stop, this.supplied.dials))
       const order = findings.indexOf(finding) - findings.indexOf(best.finding)
       if (order < 0 || (order === 0 && chance > best.chance)) best = { finding, service, chance, visit }
     }
     return best
   }
 
-  private findingOf(chance: number, visit: Visit | undefined, undated: 'shut' | 'uncertain' | undefined): Finding {
-    const { trust, waitH } = this.supplied.dials
+  private findingOf(
+    chance: number,
+    visit: Visit | undefined,
+    undated: 'shut' | 'uncertain' | undefined,
+    mostWaitH: number,
+  ): Finding {
+    const { trust } = this.supplied.dials
     if (chance < doubtfulFrom && chance < trust) return 'none'
-    const opens = visit ? visit.waitH !== null && visit.waitH <= waitH : undated !== 'shut'
+    const opens = visit ? visit.waitH !== null && visit.waitH <= mostWaitH : undated !== 'shut'
     if (chance < trust) return opens ? 'doubtful' : 'none'
     if (!opens) return 'shut'
     // Without a start every place counts as open that ever is.

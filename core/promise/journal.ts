@@ -10,7 +10,7 @@ export class Journal {
   private readonly values: unknown[] = []
 
   note<T>(row: Row<T>, place: number, before: T | undefined): void {
-    this.rows.push(row as Row<unknown>)
+    this.rows.push(row)
     this.places.push(place)
     this.values.push(before)
   }

@@ -48,13 +48,8 @@ export class Additions {
 
   /** What a way lacks is worked out anew where a count that it rests on has changed. */
   private look(seen: SeenWay, counts: Int32Array): void {
-    let isSame = true
-    seen.items.forEach((item, i) => {
-      const count = nth(counts, item)
-      isSame &&= seen.counts[i] === count
-      seen.counts[i] = count
-    })
-    if (isSame) return
+    if (seen.items.every((item, i) => seen.counts[i] === counts[item])) return
+    seen.items.forEach((item, i) => (seen.counts[i] = nth(counts, item)))
     const usesMore = seen.way.uses.length > 0 ? [0, 1, 2] : [0]
     seen.lacking = usesMore.flatMap((uses) => {
       const changes = lackingParts(this.problem, counts, seen.way, uses)

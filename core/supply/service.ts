@@ -50,6 +50,8 @@ export const stopSchema = z.object({
   exit: z.enum(exitKinds).nullable().default(null),
   /** Hours one waits for it, on average. */
   exitWaitH: z.number().min(0).max(168).default(0),
+  /** Hours one would wait here for what is shut; null for as long as anywhere. */
+  waitH: z.number().min(0).max(72).nullable().default(null),
   /** Whether a big wrench or a vice can be borrowed. */
   bigWrench: z.boolean().default(false),
   note: text(1000).default(''),
@@ -82,7 +84,12 @@ export function stockChance(
   return confidence[service.knownFrom] * usual * (supply.family.commonness[supply.variant] ?? supply.family.otherwise)
 }
 
+/** Whether a broken bike can be settled by a service, one way or another. */
+export function mends(service: Service, kinds: readonly ServiceKind[]): boolean {
+  return kinds.find(({ id }) => id === service.kind)?.mends ?? false
+}
+
 /** Whether a broken bike can be settled at a stop, or the ride left from it. */
 export function isHelp(stop: Stop, kinds: readonly ServiceKind[]): boolean {
-  return stop.exit !== null || stop.services.some((service) => kinds.find((kind) => kind.id === service.kind)?.mends)
+  return stop.exit !== null || stop.services.some((service) => mends(service, kinds))
 }

@@ -189,6 +189,7 @@ export const stops = mysqlTable(
     offRoadM: double('off_road_m').notNull(),
     exit: varchar('exit_kind', { length: 20 }),
     exitWaitH: double('exit_wait_h').notNull().default(0),
+    waitH: double('wait_h'),
     bigWrench: boolean('big_wrench').notNull().default(false),
     note: text('note').notNull(),
   },

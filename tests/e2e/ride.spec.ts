@@ -138,3 +138,36 @@ test('numbers of the ride are typed in any unit, and refused where they cannot b
   await expect(asphalt).toHaveValue('20')
   await saved(page)
 })
+
+test('a shut shop that is waited for, or slept at, changes the kit; what it is worth is said before, and it is undone', async ({
+  page,
+}) => {
+  await openOwnDemo(page, 'road')
+  await page.getByLabel('The ride begins').fill('2026-06-13T08:30')
+  await page.getByLabel('The ride begins').press('Tab')
+  const shop = page.getByRole('button', { name: 'bike shop at Quillby', exact: true })
+  await expect(shop).toHaveText('shut')
+  await expect(page.locator('svg[aria-label="Hours to help along the road"] title', { hasText: 'Quillby' })).not.toContainText(
+    'shut',
+  )
+
+  await page.getByRole('button', { name: 'More about Quillby' }).click()
+  const choices = page.getByRole('radiogroup', { name: /shut when you come by/ })
+  const ride = choices.getByRole('radio', { name: /ride on/i })
+  const wait = choices.getByRole('radio', { name: /wait .* for the bike shop/i })
+  await expect(ride).toBeChecked()
+  await expect(ride).toContainText(/as it is: a kit of/)
+  await expect(choices.getByRole('radio', { name: /sleep there/i })).not.toBeChecked()
+  await expect(wait).toContainText(/less to carry|fewer lost/)
+  const before = await page.getByText(/a kit of/).first().textContent()
+
+  await wait.click()
+  await expect(shop).toHaveText(/67/)
+  await expect(wait).toBeChecked()
+  await expect(wait).toContainText(/as it is: a kit of/)
+  expect(await wait.textContent()).not.toContain(String(before))
+  await expect(ride).toContainText(/more to carry|more lost/)
+  await page.keyboard.press('Control+z')
+  await expect(shop).toHaveText('shut')
+  await saved(page)
+})

@@ -74,7 +74,7 @@ const trip = tripSchema.parse({
 })
 const landscape = new Landscape(trip, survey, reference)
 const availability = availabilityOf(landscape, trip, 'tube')
-const read = (roadKm: number) => placeReportAt(landscape, trip, survey, roadKm, reference)
+const read = (roadKm: number) => placeReportAt(landscape, trip, survey, roadKm)
 
 describe('ten points, three stops', () => {
   it('is 90 km long', () => expect(survey.lengthKm).toBeCloseTo(90, 9))

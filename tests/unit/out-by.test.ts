@@ -133,14 +133,14 @@ describe('a place read off', () => {
     const { km } = landscape.grid
     const { hours } = landscape.pushOutToHelp(1.25)
     for (let node = 0; node < km.length; node += 37) {
-      expect(placeReportAt(landscape, trip, survey, numberAt(km, node), catalogue).nearest.walkH).toBeCloseTo(
+      expect(placeReportAt(landscape, trip, survey, numberAt(km, node)).nearest.walkH).toBeCloseTo(
         numberAt(hours, node),
         6,
       )
     }
   })
   it('has no hour of its day worse than the one it names', () => {
-    const { day, nearest } = placeReportAt(landscape, trip, survey, 250, catalogue)
+    const { day, nearest } = placeReportAt(landscape, trip, survey, 250)
     expect(defined(defined(day).worst).out.hours).toBeGreaterThanOrEqual(defined(day).then.hours - 0.5)
     expect(defined(defined(day).worst).out.hours).toBeGreaterThanOrEqual(nearest.walkH)
   })
@@ -150,17 +150,17 @@ describe('a place read off', () => {
     const stops = [shop('First', 0), shop('Last', survey.lengthKm)]
     const ended = { ...trip, stops, ride: { ...trip.ride, nights: [] } }
     const there = new Landscape(ended, survey, catalogue)
-    const { ahead, back } = placeReportAt(there, ended, survey, 200, catalogue)
+    const { ahead, back } = placeReportAt(there, ended, survey, 200)
     expect([ahead.place, back.place]).toEqual(['Last', 'First'])
     const { to } = there.pushOutToHelp(1.25)
     expect(new Set(Array.from(to, (help) => nth(there.helps(), help).name))).toEqual(new Set(['First', 'Last']))
   })
   it('knows no clock without a start, and no lift where none may be called', () => {
     const undated = { ...trip, ride: { ...trip.ride, start: null } }
-    const read = placeReportAt(new Landscape(undated, survey, catalogue), undated, survey, 250, catalogue)
+    const read = placeReportAt(new Landscape(undated, survey, catalogue), undated, survey, 250)
     expect(read).toMatchObject({ day: null, liftH: null })
     const called = { ...trip, dials: { ...trip.dials, liftWaitH: 2 } }
-    const silent = placeReportAt(new Landscape(called, survey, catalogue), called, survey, 150, catalogue)
+    const silent = placeReportAt(new Landscape(called, survey, catalogue), called, survey, 150)
     expect(silent.liftH).toBeGreaterThan(2)
   })
 })

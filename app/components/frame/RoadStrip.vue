@@ -2,7 +2,7 @@
 import { nth, defined } from '#core/validation'
 import { pointBefore } from '#core/road'
 import { isHelp } from '#core/supply'
-import { classInWords, hoursInWords } from '#wording'
+import { classInWords, wayToHelpInWords } from '#wording'
 import { useElementSize } from '@vueuse/core'
 import { catalogue } from '#catalogue'
 import { scaleLinear } from 'd3-scale'
@@ -78,6 +78,7 @@ const stops = computed(() =>
     ...stop,
     x: x.value(stop.roadKm),
     helps: isHelp(stop, catalogue.services),
+    isShut: view.value?.shutStops.includes(stop.id) ?? false,
   })),
 )
 /** How broad a stop's mark may be, so that hundreds of them do not run into one bar. */
@@ -107,7 +108,7 @@ const readout = computed(() => {
   const walk = view.value?.walkOut
   if (!walk) return ''
   const i = pointBefore(walk.km, selection.cursorKm)
-  return `at ${km(selection.cursorKm)}: ${hoursInWords(nth(walk.hours, i))} on foot to ${walk.to[i]}`
+  return `at ${km(selection.cursorKm)}: ${wayToHelpInWords(nth(walk.hours, i), nth(walk.waitH, i), walk.to[i])}`
 })
 
 /** Whether what is written over the strip stands over its left half. */
@@ -265,7 +266,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
             :text-anchor="x(view.worst.atKm) > width - 260 ? 'end' : 'start'"
             class="fill-madder text-[12px] font-bold"
           >
-            farthest from help: {{ hoursInWords(view.worst.worstH) }} on foot at {{ km(view.worst.atKm) }}
+            farthest from help: {{ wayToHelpInWords(view.worst.worstH, view.worst.waitH) }} at {{ km(view.worst.atKm) }}
           </text>
         </g>
 
@@ -288,14 +289,14 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
           @pointerup="release"
           @keydown="keyStop($event, stop.id, stop.roadKm)"
         >
-          <title>{{ stop.name }}, {{ km(stop.roadKm) }}</title>
+          <title>{{ stop.name }}, {{ km(stop.roadKm) }}{{ stop.isShut ? ', shut when you come by' : '' }}</title>
           <rect :x="stop.x - 9" :y="base - 14" width="18" :height="band - base + 14" fill="transparent" />
           <rect
             :x="stop.x - (stop.helps ? broad : broad * 0.6) / 2"
             :y="base - (stop.helps ? 8 : 4)"
             :width="stop.helps ? broad : broad * 0.6"
             :height="stop.helps ? 16 : 8"
-            :class="stop.helps ? 'fill-ink' : 'fill-soft'"
+            :class="stop.isShut ? 'fill-paper stroke-ink' : stop.helps ? 'fill-ink' : 'fill-soft'"
             :rx="broad / 5"
           />
         </g>

@@ -38,6 +38,7 @@ function sleepHere() {
 }
 
 const walk = (way: WayOut) => `${hoursInWords(way.walkH)} to ${way.place}`
+const toHelp = (way: WayOut) => (way.waitH > 0 ? `${walk(way)}, which opens ${hoursInWords(way.waitH)} later` : walk(way))
 const nights = (count: number) => (count === 0 ? '' : count === 1 ? ', a night out' : `, ${count} nights out`)
 const after = computed(() => {
   const day = place.value?.day
@@ -71,11 +72,11 @@ const after = computed(() => {
     <dl class="mt-1.5 grid grid-cols-2 gap-x-5 gap-y-1.5 text-sm md:grid-cols-3 [&_dt]:text-xs [&_dt]:text-soft">
       <div>
         <dt>ahead, on foot</dt>
-        <dd :class="{ 'font-semibold': place.nearest.way === 'ahead' }">{{ walk(place.ahead) }}</dd>
+        <dd :class="{ 'font-semibold': place.nearest.way === 'ahead' }">{{ toHelp(place.ahead) }}</dd>
       </div>
       <div>
         <dt>back, on foot</dt>
-        <dd :class="{ 'font-semibold': place.nearest.way === 'back' }">{{ walk(place.back) }}</dd>
+        <dd :class="{ 'font-semibold': place.nearest.way === 'back' }">{{ toHelp(place.back) }}</dd>
       </div>
       <div>
         <dt>way out of the ride</dt>

@@ -30,6 +30,7 @@ const stops = computed(() =>
         ...stop,
         ...defined(drawing.value).at(stop.roadKm),
         helps: isHelp(stop, catalogue.services),
+        isShut: kit.analysis?.view?.shutStops.includes(stop.id) ?? false,
       }))
     : [],
 )
@@ -94,7 +95,7 @@ function point(event: PointerEvent) {
             :width="2 * size"
             :height="2 * size"
             rx="1"
-            class="fill-ink stroke-paper"
+            :class="stop.isShut ? 'fill-paper stroke-ink' : 'fill-ink stroke-paper'"
             :stroke-width="size / 4"
           />
           <circle

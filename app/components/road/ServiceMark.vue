@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mostWaitAt } from '#core/availability'
 import type { ServiceKind, Stop } from '#core/supply'
 import { visitInWords, visitMark } from '#wording'
 import { computed } from 'vue'
@@ -16,7 +17,9 @@ const index = computed(() => props.stop.services.findIndex((service) => service.
 const visit = computed(() => kit.analysis?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.visits[index.value])
 const has = computed(() => index.value >= 0)
 const mark = computed(() =>
-  visit.value ? visitMark(visit.value, store.openTrip.dials.waitH) : { words: '✓', serves: true },
+  visit.value
+    ? visitMark(visit.value, mostWaitAt(props.stop, store.openTrip.dials))
+    : { words: '✓', serves: true },
 )
 const title = computed(() => {
   const hours = props.stop.services[index.value]?.hours

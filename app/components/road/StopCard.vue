@@ -5,6 +5,7 @@ import MeasureField from '../common/MeasureField.vue'
 import TypedField from '../common/TypedField.vue'
 import NightSelect from './NightSelect.vue'
 import ServiceCard from './ServiceCard.vue'
+import ShutChoices from './ShutChoices.vue'
 
 /** All there is to say of one stop: its services, the night there, the way out, what can be borrowed. */
 defineProps<{ stop: Stop }>()
@@ -15,6 +16,7 @@ const { change } = useStopEdits()
   <div class="space-y-3 px-4 py-3">
     <p v-if="!stop.services.length" class="text-soft">Say first, with a click above, what {{ stop.name }} offers.</p>
     <ServiceCard v-for="service in stop.services" :key="service.kind" :stop="stop" :service="service" />
+    <ShutChoices :stop="stop" />
     <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
       <NightSelect :road-km="stop.roadKm" :stop="stop.id" :place="stop.name" />
       <MeasureField

@@ -1,0 +1,1 @@
+ALTER TABLE `stops` ADD `wait_h` double;
