@@ -74,9 +74,7 @@ export function placeReportAt(
   // The ends last, as they come: where a place of help lies at one of them, it is the place that is named.
   const helps = landscape.helps().map(({ name, roadKm: at, offRoadM, extraH }) => wayTo(name, at, offRoadM, extraH))
   const exits = trip.stops.flatMap((stop): ExitOut[] =>
-    stop.exit === null
-      ? []
-      : [{ ...wayTo(stop.name, stop.roadKm, stop.offRoadM, stop.exitWaitH), exit: stop.exit }],
+    stop.exit === null ? [] : [{ ...wayTo(stop.name, stop.roadKm, stop.offRoadM, stop.exitWaitH), exit: stop.exit }],
   )
   const hoursOf = ({ walkH, waitH }: WayOut) => walkH + waitH
   const nearest = least(helps, hoursOf)!

@@ -29,7 +29,9 @@ export function toolScenarios(
   })
   const sure = new Set(carried.flatMap(({ offered, fails }) => (fails === 0 ? offered : [])))
   /** Functions that work, with their chance; in the order of the tools, so that the likeliest stay. */
-  let works = new Map<string, { functions: ReadonlySet<number>; chance: number }>([['', { functions: sure, chance: 1 }]])
+  let works = new Map<string, { functions: ReadonlySet<number>; chance: number }>([
+    ['', { functions: sure, chance: 1 }],
+  ])
   for (const { offered, fails } of carried) {
     if (offered.every((name) => sure.has(name))) continue
     const next: typeof works = new Map()

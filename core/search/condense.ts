@@ -96,7 +96,9 @@ function pool(events: readonly IndexedEvent[]): IndexedEvent {
 
 /** Tries are ordered on all legs as on the one where most is at stake: for a search that is near enough. */
 function orderedOnce(event: IndexedEvent): IndexedEvent {
-  const stakes = event.perLeg.map((failures, leg) => (failures + (event.wear?.lives[leg] ?? 0)) * numberAt(event.lossH, leg))
+  const stakes = event.perLeg.map(
+    (failures, leg) => (failures + (event.wear?.lives[leg] ?? 0)) * numberAt(event.lossH, leg),
+  )
   return { ...event, orderedAsOn: stakes.indexOf(Math.max(...stakes)) }
 }
 

@@ -26,6 +26,7 @@ function detailed(): Trip {
       ? {
           ...stop,
           exitWaitH: 7.5,
+          waitH: 11.25,
           bigWrench: true,
           services: [
             serviceSchema.parse({ kind: 'post', knownFrom: 'visited', parcel: { 'tube-622': 2, sealant: 60.5 } }),

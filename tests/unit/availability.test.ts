@@ -5,6 +5,8 @@ import {
   Landscape,
   availabilitiesOf,
   remediesFor,
+  roadView,
+  shutOptions,
   withChanges,
   type Remedy,
 } from '#core/availability'
@@ -13,7 +15,7 @@ import { OpeningCache } from '#core/ride'
 import { surveyRoad, type RoadPoint } from '#core/road'
 import { serviceSchema, stopSchema } from '#core/supply'
 import { tripSchema, type Trip } from '#core/trip'
-import { planChangeInWords, gapReasonsInWords } from '#wording'
+import { planChangeInWords, gapReasonsInWords, shutChoiceInWords } from '#wording'
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import fc from 'fast-check'
@@ -111,6 +113,87 @@ describe('why a gap is long', () => {
     ])
   })
   it('or that there is none', () => expect(said(tripWith())).toEqual(['no place in it stocks it']))
+})
+
+describe('what is shut when one comes by', () => {
+  const options = (trip: Trip, id = 'town') =>
+    shutOptions(trip, survey, catalogue, id, book).map(({ choice, isMade, plan }) => ({
+      words: shutChoiceInWords(choice, nameOf),
+      isMade,
+      waitH: defined(plan.stops.find((each) => each.id === id)).waitH,
+      nights: plan.ride.nights.length,
+    }))
+  const [late, tomorrow] = ['Fr 13:10-18:00', 'Sa 07:30-12:00']
+  const town = (...services: object[]) => tripWith(stop('town', 60, ...services))
+
+  it('is ridden by, waited for, or slept at; the later wait waits for the earlier ones as well', () => {
+    const trip = town(service('supermarket', { hours: late }), service('bike-shop', { hours: tomorrow }))
+    expect(options(trip)).toEqual([
+      { words: 'ride on', isMade: true, waitH: null, nights: 0 },
+      { words: 'wait 2.25 h for the supermarket', isMade: false, waitH: 2.25, nights: 0 },
+      { words: 'wait 20.5 h for the bike shop', isMade: false, waitH: 20.5, nights: 0 },
+      { words: 'sleep there', isMade: false, waitH: null, nights: 1 },
+    ])
+  })
+  it('is waited for already where that is not longer than one would wait anywhere; riding on then says so', () => {
+    const soon = town(service('bike-shop', { hours: 'Fr 11:45-18:00' }))
+    expect(options(soon).map(({ words, isMade, waitH }) => [words, isMade, waitH])).toEqual([
+      ['ride on', false, 0],
+      ['wait 0.75 h for the bike shop', true, 0.75],
+      ['sleep there', false, null],
+    ])
+  })
+  it('opens once it is waited for, there and nowhere else', () => {
+    const trip = tripWith(
+      stop('town', 60, service('bike-shop', { hours: late })),
+      stop('village', 65, service('bike-shop', { hours: late })),
+    )
+    const [, wait] = shutOptions(trip, survey, catalogue, 'town', book)
+    expect(availability(defined(wait).plan).places.map(({ name, finding }) => [name, finding])).toEqual([
+      ['town', 'waited'],
+      ['village', 'shut'],
+    ])
+  })
+  it('is said of a night that is settled there, and by riding on given up', () => {
+    const trip = town(service('bike-shop', { hours: tomorrow }))
+    const slept = defined(shutOptions(trip, survey, catalogue, 'town', book).at(-1)).plan
+    expect(availability(slept).places).toMatchObject([{ finding: 'had' }])
+    expect(options(slept).map(({ words, isMade, nights }) => [words, isMade, nights])).toEqual([
+      ['ride on', false, 0],
+      ['wait 20.5 h for the bike shop', false, 0],
+      ['sleep there', true, 1],
+    ])
+  })
+  it('asks for nothing where all is open, where nobody knows when, and where it would be waited for too long', () => {
+    expect(options(town(service('bike-shop', { hours: 'Fr 08:00-18:00' })))).toEqual([])
+    const trip = town(service('bike-shop', { hours: late }))
+    expect(options({ ...trip, ride: { ...trip.ride, start: null } })).toEqual([])
+    expect(options(trip, 'elsewhere')).toEqual([])
+    expect(options(town(service('bike-shop', { hours: 'Tu 11:30-12:00' }))).map(({ words }) => words)).toEqual([
+      'ride on',
+      'sleep there',
+    ])
+  })
+
+  it('helps on the strip once it opens: walking there costs the wait as well', () => {
+    const viewOf = (trip: Trip) => roadView(new Landscape(trip, survey, catalogue, book), trip, catalogue)
+    const trip = town(service('bike-shop', { hours: late }))
+    const [open, shut] = [viewOf(town(service('bike-shop'))), viewOf(trip)]
+    expect([open.shutStops, shut.shutStops]).toEqual([[], ['town']])
+    const node = shut.walkOut.km.indexOf(60)
+    expect([open.walkOut.hours[node], open.walkOut.waitH[node]]).toEqual([0, 0])
+    // Friday at 11:00, open at 13:10; one would wait an hour of that anyway.
+    expect(shut.walkOut.hours[node]).toBeCloseTo(130 / 60 - 1, 9)
+    expect(shut.walkOut.waitH[node]).toBeCloseTo(130 / 60 - 1, 9)
+    const waited = defined(shutOptions(trip, survey, catalogue, 'town', book)[1]).plan
+    expect([viewOf(waited).shutStops, viewOf(waited).walkOut.hours[node]]).toEqual([[], 0])
+    // A bus leaves whether the shop is open or not, and one that has closed down helps nobody.
+    const bus = { ...trip, stops: trip.stops.map((each) => ({ ...each, exit: 'bus' as const })) }
+    expect([viewOf(bus).shutStops, viewOf(bus).walkOut.hours[node]]).toEqual([[], 0])
+    const gone = viewOf(town(service('bike-shop', { hours: 'off' })))
+    expect([gone.shutStops, gone.walkOut.waitH[node]]).toEqual([['town'], 0])
+    expect(defined(gone.walkOut.hours[node])).toBeGreaterThan(5)
+  })
 })
 
 describe('what would shorten a gap', () => {

@@ -114,6 +114,7 @@ const numbers: [path: string, least: number, most: number, step?: number][] = [
   ['stops[0].roadKm', 0, Infinity],
   ['stops[0].offRoadM', 0, 100_000],
   ['stops[0].exitWaitH', 0, 168],
+  ['stops[0].waitH', 0, 72],
   ['stops[0].services[0].stocks.patch', 0, 1],
   ['stops[0].services[0].parcel.patch', 0.01, 10_000, 0.01],
   ['crew[0].hands', 0, 3, 1],

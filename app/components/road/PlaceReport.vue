@@ -38,7 +38,8 @@ function sleepHere() {
 }
 
 const walk = (way: WayOut) => `${hoursInWords(way.walkH)} to ${way.place}`
-const toHelp = (way: WayOut) => (way.waitH > 0 ? `${walk(way)}, which opens ${hoursInWords(way.waitH)} later` : walk(way))
+const toHelp = (way: WayOut) =>
+  way.waitH > 0 ? `${walk(way)}, which opens ${hoursInWords(way.waitH)} later` : walk(way)
 const nights = (count: number) => (count === 0 ? '' : count === 1 ? ', a night out' : `, ${count} nights out`)
 const after = computed(() => {
   const day = place.value?.day

@@ -17,9 +17,7 @@ const index = computed(() => props.stop.services.findIndex((service) => service.
 const visit = computed(() => kit.analysis?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.visits[index.value])
 const has = computed(() => index.value >= 0)
 const mark = computed(() =>
-  visit.value
-    ? visitMark(visit.value, mostWaitAt(props.stop, store.openTrip.dials))
-    : { words: '✓', serves: true },
+  visit.value ? visitMark(visit.value, mostWaitAt(props.stop, store.openTrip.dials)) : { words: '✓', serves: true },
 )
 const title = computed(() => {
   const hours = props.stop.services[index.value]?.hours

@@ -23,9 +23,7 @@ watch(
   },
   { immediate: true },
 )
-const visits = computed(
-  () => kit.analysis?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.visits ?? [],
-)
+const visits = computed(() => kit.analysis?.ride?.stops.find(({ stop }) => stop === props.stop.id)?.visits ?? [])
 const isAnythingShut = computed(() => visits.value.some(({ found }) => found === 'shut'))
 const made = computed(() => options.value?.find(({ isMade }) => isMade))
 const nameOfKind = (kind: string) => catalogue.services.find(({ id }) => id === kind)?.name ?? kind
@@ -41,7 +39,9 @@ function worth(option: WeighedOption): string {
   const said = [
     ...(Math.abs(lighterG) < leastG ? [] : [`${grams(Math.abs(lighterG))} ${lighterG > 0 ? 'less' : 'more'} to carry`]),
     ...(Math.abs(fewerH) < leastH ? [] : [`${hoursInWords(Math.abs(fewerH))} ${fewerH > 0 ? 'fewer' : 'more'} lost`]),
-    ...(days === 0 ? [] : [`${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'longer' : 'shorter'}`]),
+    ...(days === 0
+      ? []
+      : [`${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'longer' : 'shorter'}`]),
   ]
   return said.length > 0 ? said.join(', ') : 'the same kit, and the same hours'
 }
@@ -57,7 +57,7 @@ function choose(option: WeighedOption) {
     class="rounded border border-line bg-paper p-3 text-sm"
     @update:model-value="choose"
   >
-    <RadioGroupLabel class="font-semibold">Something here is shut when you come by</RadioGroupLabel>
+    <RadioGroupLabel as="p" class="font-semibold">Something here is shut when you come by</RadioGroupLabel>
     <div class="mt-2 grid gap-1.5">
       <RadioGroupOption v-for="option in options" :key="words(option)" v-slot="{ checked, active }" :value="option">
         <div
@@ -73,7 +73,8 @@ function choose(option: WeighedOption) {
       </RadioGroupOption>
     </div>
     <p class="mt-2 text-xs text-soft">
-      One waits only for what has been used up or has failed by then. Opening hours are as they were typed in: ask there.
+      One waits only for what has been used up or has failed by then, and that wait is not counted among the hours lost.
+      Opening hours are as they were typed in: ask there.
     </p>
   </RadioGroup>
   <p v-else-if="!options && isAnythingShut" class="text-sm text-soft">Weighing what waiting here is worth …</p>

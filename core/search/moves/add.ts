@@ -10,7 +10,8 @@ interface Hope {
 
 /** Additions that may pay at all, were the budget no matter. */
 export function hopefulAdditions(state: KitState): Hope[] {
-  return state.additions()
+  return state
+    .additions()
     .map((changes) => ({ changes, mostH: state.mostGained(changes) }))
     .filter(({ changes, mostH }) => state.mayPay(mostH, changes))
 }
