@@ -41,6 +41,7 @@ const fields: Readonly<Record<string, string>> = {
   liftWaitH: 'how soon a lift comes',
   handMostN: 'what hands can pull',
   planning: 'planning values',
+  reckoning: 'the reckoning it was weighed by',
   bikeId: 'bike',
   points: 'the line',
   from: 'where it comes from',

@@ -20,7 +20,7 @@ import type {
   RoadReshaping,
   ShutOptionWritten,
 } from '../workers/analyser'
-import type { Choice, KitChooserService, Outcome } from '../workers/kit-chooser'
+import type { Choice, KitAtPrice, KitChooserService, Outcome } from '../workers/kit-chooser'
 
 /** A kit, and the ledger it was chosen for. */
 export interface Weighed extends Choice {
@@ -272,6 +272,8 @@ export const useKitStore = defineStore('kit', () => {
     return options.map(({ choice, isMade, parts, days }, i) => ({ choice, isMade, parts, days, ...nth(outcomes, i) }))
   }
 
+  const asTheRoadSetsIt = (): Promise<KitAtPrice | null> => kitService().asTheRoadSetsIt()
+
   function readPlace(roadKm: number): Promise<PlaceReport | null> {
     return analysisService().readPlace(roadKm)
   }
@@ -321,6 +323,7 @@ export const useKitStore = defineStore('kit', () => {
     whatIsLacking,
     remedies,
     shutOptionsAt,
+    asTheRoadSetsIt,
     readPlace,
     readHours,
     readRoad,

@@ -1,5 +1,5 @@
 import { indexLedger, type Ledger } from '#core/ledger'
-import { KitSearch } from '#core/search'
+import { KitSearch, usualGramsPerHour } from '#core/search'
 import { faultLines } from '#core/trip'
 import { whatIsLacking, type Lacking, type LaidOut } from '#core/unlock'
 import { nth } from '#core/validation'
@@ -20,6 +20,15 @@ export interface Outcome {
   readonly promiseH: number
   /** Hours lost, and what carrying the kit is worth in hours. */
   readonly inAllH: number
+}
+
+/** A kit under a price of a gram. */
+export interface KitAtPrice {
+  readonly gramsPerHour: number
+  readonly counts: Readonly<Record<string, number>>
+  readonly massG: number
+  readonly promiseH: number
+  readonly stranded: number
 }
 
 /** Chooses kits, and keeps what has been worked out of a ledger while only its prices change. */
@@ -63,6 +72,22 @@ export function createKitChooser() {
     })
   }
 
-  return { choose, lacking, compare }
+  /** The kit under the price that the road itself suggests, of the ledger that was chosen for last; null where nothing spares anything. */
+  function asTheRoadSetsIt(): KitAtPrice | null {
+    if (!known) return null
+    const { ledger, search } = known
+    const gramsPerHour = usualGramsPerHour(indexLedger({ ...ledger, pins: {} }))
+    if (gramsPerHour === null) return null
+    const { counts, massG, promiseH, stranded } = search.under(indexLedger({ ...ledger, gramsPerHour })).best()
+    return {
+      gramsPerHour,
+      counts: Object.fromEntries(ledger.items.map(({ id }, i) => [id, nth(counts, i)])),
+      massG,
+      promiseH,
+      stranded,
+    }
+  }
+
+  return { choose, lacking, compare, asTheRoadSetsIt }
 }
 export type KitChooserService = ReturnType<typeof createKitChooser>

@@ -2,7 +2,7 @@ import { bikeSchema, defaultFasteners, type Bike, type BikeKind } from '#core/bi
 import { riderSchema, type Rider } from '#core/crew'
 import { surveyRoad, type Road } from '#core/road'
 import { rideSchema } from '#core/ride'
-import { dialsSchema, exportGpx, tripFormat, type Trip } from '#core/trip'
+import { dialsSchema, exportGpx, reckoningNow, tripFormat, type Trip } from '#core/trip'
 import { bikeFrom, bikes as kinds } from '../bikes'
 import { services } from '../services'
 import { demoBench } from './bench'
@@ -107,7 +107,7 @@ export function demoTrip(): Trip {
     bikes,
     crew,
     bench: demoBench,
-    dials: dialsSchema.parse({ gramsPerHour: 970 }),
+    dials: dialsSchema.parse({ gramsPerHour: 970, reckoning: reckoningNow }),
   }
 }
 

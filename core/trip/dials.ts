@@ -3,6 +3,9 @@ import { defaultHandN } from '../fit'
 import { planningSchema } from '../reference'
 import { walkingMethods } from '../road'
 
+/** The reckoning that kits are weighed by now: what is carried is shared by all that may fail. */
+export const reckoningNow = 2
+
 /** The settings a school of thought differs in. Every default is a planning value. */
 export const dialsSchema = z.object({
   /** What an hour lost is worth, in grams carried; null until a bench is first weighed, when the road says where to begin. */
@@ -26,6 +29,8 @@ export const dialsSchema = z.object({
   liftWaitH: z.number().min(0).max(500).nullable().default(null),
   /** The most a hand of the crew gives at the end of a lever, N. */
   handMostN: z.number().min(50).max(1500).default(defaultHandN),
+  /** The reckoning by which the price of an hour was last seen; whoever set it under an older one is told once what is new. */
+  reckoning: z.number().int().min(1).max(reckoningNow).default(1),
   /** Planning values of the reference that somebody knows better. */
   planning: planningSchema.default({}),
 })

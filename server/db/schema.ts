@@ -364,6 +364,7 @@ export const dials = mysqlTable('dials', {
   helper: double('helper').notNull(),
   liftWaitH: double('lift_wait_h'),
   handMostN: double('hand_most_n').notNull().default(400),
+  reckoning: int('reckoning').notNull().default(1),
   /** Planning values that somebody knows better, as JSON; null where there are none. */
   planning: text('planning'),
 })

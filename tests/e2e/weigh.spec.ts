@@ -1,6 +1,6 @@
 import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
-import { analysed, openOwnDemo, rowOf, saved } from './steps'
+import { analysed, expectNoAxeViolations, openOwnDemo, rowOf, saved } from './steps'
 
 test('the sum opens, adds up to the last digit, and leads to the things behind it', async ({ page }) => {
   await openOwnDemo(page, 'weigh')
@@ -83,4 +83,28 @@ test('a pump that is pinned at home says what it would be worth, and what is idl
   await expect(panel).toContainText('The verdict is pinned by you')
   await rowOf(page, 'Patch kit, glued').click()
   await expect(panel).toContainText('A pin of yours keeps Mini pump at home')
+})
+
+test('a trip weighed by an older reckoning is told once what is new, both kits side by side', async ({ page }) => {
+  const { reckoning: _, ...dials } = demoTrip().dials
+  await openOwnDemo(page, 'weigh', { dials: { ...dials, gramsPerHour: 300 } })
+  const note = page.getByRole('region', { name: 'This trip is weighed anew' })
+  const row = (name: string) => note.getByRole('row', { name: new RegExp(`^${name}`) }).getByRole('cell')
+  await expect(row('an hour lost is worth')).toHaveText(['300 g', /^1.200 g$/])
+  const [left, road] = await row('the kit').allTextContents()
+  expect(parseFloat(left ?? '')).toBeLessThan(parseFloat(road ?? ''))
+  // What the two kits take otherwise stands below, the first in front of the verdicts as they are now.
+  const things = note.locator('tbody tr').nth(4)
+  const name = (await things.getByRole('rowheader').textContent())?.trim() ?? ''
+  const now = await things.getByRole('cell').first().textContent()
+  await expect(rowOf(page, name).first()).toContainText(now ?? '')
+  await expectNoAxeViolations(page)
+
+  await note.getByRole('button', { name: 'Keep it as it is' }).click()
+  await expect(note).toHaveCount(0)
+  await saved(page)
+  await page.reload()
+  await analysed(page)
+  await expect(page.getByRole('region', { name: 'The balance' })).toContainText('300 g')
+  await expect(note).toHaveCount(0)
 })

@@ -108,6 +108,7 @@ describe('trips', () => {
       helper: 0.1,
       liftWaitH: 6,
       handMostN: 310,
+      reckoning: 2,
       planning: { 'hazards.puncture.per1000km': 0.7, 'hands.easy.2': 0.9 },
     }
     for (const [dial, usual] of Object.entries(dialsSchema.parse({})))

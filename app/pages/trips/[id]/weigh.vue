@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { reckoningNow } from '#core/trip'
 import { defined } from '#core/validation'
 import { classInWords } from '#wording'
 import { catalogue } from '#catalogue'
@@ -7,6 +8,7 @@ import { navigateTo, useRoute } from '#imports'
 import { scalePow } from 'd3-scale'
 import { computed, useTemplateRef, watch } from 'vue'
 import DrawnTrips from '../../../components/weigh/DrawnTrips.vue'
+import OlderTrip from '../../../components/weigh/OlderTrip.vue'
 import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
 import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
@@ -28,7 +30,8 @@ watch(
   () => store.trip?.dials.gramsPerHour === null && kit.kit && kit.weighed?.built.ledger.gramsPerHour,
   (usual) => {
     if (typeof usual !== 'number') return
-    store.edit('begin the dial', { dials: { ...store.openTrip.dials, gramsPerHour: usual } }, 'dial')
+    const dials = { ...store.openTrip.dials, gramsPerHour: usual, reckoning: reckoningNow }
+    store.edit('begin the dial', { dials }, 'dial')
   },
   { immediate: true },
 )
@@ -105,6 +108,7 @@ function walk(event: KeyboardEvent) {
       </div>
     </header>
 
+    <OlderTrip v-if="room === 'things'" />
     <div v-if="!store.openTrip.road.points.length || !store.openTrip.bench.length" class="max-w-xl p-6">
       <h2 class="text-lg">Nothing to weigh yet</h2>
       <p class="mt-1 text-soft">A verdict needs a road to walk out from and a thing to carry.</p>

@@ -1,0 +1,1 @@
+ALTER TABLE `dials` ADD `reckoning` int DEFAULT 1 NOT NULL;
