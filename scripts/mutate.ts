@@ -7,8 +7,8 @@ import ts from 'typescript'
 import { run } from './run'
 import { ScriptError } from './script-error'
 
-/** Rooms that are about to be rebuilt, and one that is made of labels. */
-const leftOut = ['availability', 'trip-ledger', 'calculators']
+/** A room that is made of labels, and one whose tests weigh whole catalogues. */
+const leftOut = ['calculators', 'unlock']
 /** So many lines of the core are drawn where nothing else is said. */
 const defaultLines = 250
 
@@ -19,13 +19,22 @@ interface Piece {
   readonly to: number
 }
 
-function piecesOfCore(): Piece[] {
-  const rooms = readdirSync('core').filter((room) => !leftOut.includes(room))
-  return rooms.flatMap((room) =>
-    readdirSync(join('core', room))
-      .filter((name) => name !== 'index.ts')
-      .flatMap((name) => piecesOf(join('core', room, name))),
-  )
+const rooms = readdirSync('core')
+
+/** @param named the rooms to draw from; none for all that are not left out */
+function piecesOfCore(named: readonly string[]): Piece[] {
+  return rooms
+    .filter((room) => (named.length > 0 ? named.includes(room) : !leftOut.includes(room)))
+    .flatMap((room) => filesOf(join('core', room)))
+    .flatMap(piecesOf)
+}
+
+/** The files of a room that say something themselves, and of the rooms in it. */
+function filesOf(room: string): string[] {
+  return readdirSync(room, { withFileTypes: true }).flatMap((entry) => {
+    if (entry.isDirectory()) return filesOf(join(room, entry.name))
+    return entry.name === 'index.ts' ? [] : [join(room, entry.name)]
+  })
 }
 
 /** The functions of a file, and the methods of its classes. */
@@ -58,9 +67,12 @@ function drawn(pieces: readonly Piece[], seed: number, most: number): Piece[] {
 await run(async () => {
   const args = process.argv.slice(2)
   const files = args.filter((arg) => arg.endsWith('.ts'))
-  const [seed = 1, most = defaultLines] = args.filter((arg) => !files.includes(arg)).map(Number)
-  if (!Number.isInteger(seed) || !(most > 0)) throw new ScriptError('usage: npm run mutate -- [SEED [LINES]] or FILE …')
-  const sample = files.length > 0 ? files.flatMap(piecesOf) : drawn(piecesOfCore(), seed, most)
+  const named = args.filter((arg) => rooms.includes(arg))
+  const numbers = args.filter((arg) => !files.includes(arg) && !named.includes(arg)).map(Number)
+  const [seed = 1, most = defaultLines] = numbers
+  if (!Number.isInteger(seed) || !(most > 0))
+    throw new ScriptError('usage: npm run mutate -- [ROOM …] [SEED [LINES]] or FILE …')
+  const sample = files.length > 0 ? files.flatMap(piecesOf) : drawn(piecesOfCore(named), seed, most)
   const results = await new Stryker({
     mutate: sample.map(({ file, from, to }) => `${file}:${from}-${to}`),
     // What is said in words is held elsewhere.
