@@ -13,7 +13,7 @@ const mostFailures = 1500
 const leastChance = 1e-4
 
 /** What is at hand is told to this part of certainty, so that laws that hardly differ are one. */
-const grains = 1e7
+const grains = 1e9
 
 /** What one stock comes to on each leg, as failures find it. */
 export interface StockLaw {
