@@ -182,8 +182,15 @@ const written: z.input<typeof hazardSchema>[] = [
   {
     kind: 'wearing', id: 'pads-worn', name: 'brake pads worn out', settledBy: 'brake-pads-{pad}', part: 'pads',
     lifeKm: 2500, spread: 0.45, stops: 0.1, limpShare: 0.15, onBike: [{ when: 'sintered-pads', times: 0.6 }],
-    onRoad: [{ when: 'wet', times: 2.5 }, { when: 'mud', times: 5 }, { when: 'asphalt', times: 0.7 }],
+    byDescent: { share: 0.7, mPerKm: 10 },
+    onRoad: [{ when: 'wet', times: 2.5 }, { when: 'mud', times: 5 }, { when: 'sand', times: 1.5 }, { when: 'asphalt', times: 0.7 }],
     caution: 'Metal on metal does not stop a bike: walk descents until the pads are changed.',
+  },
+  {
+    kind: 'wearing', id: 'cable-frayed', name: 'shift cable frayed', settledBy: 'shift-cable', alsoSettledBy: ['mechanic'],
+    applies: { all: ['derailleur', 'cable-shift'] }, part: 'cables', lifeKm: 8000, spread: 0.35, stops: 0, limpShare: 0.05,
+    onRoad: [{ when: 'wet', times: 1.3 }, { when: 'mud', times: 1.6 }],
+    caution: 'Frayed strands are sharp: keep fingers clear of the end.',
   },
   {
     kind: 'wearing', id: 'chain-worn', name: 'chain worn out and skipping', settledBy: 'chain-{speeds}', part: 'chain',

@@ -1,6 +1,6 @@
 import { roadFactor, roadTraitsOf, type Hazard, type RoadTrait } from '../hazard'
 import { dateOf, type RidingDay } from '../ride'
-import { passersBy, segmentsOf, type Stretch } from '../road'
+import { passersBy, segmentsOf, valueAt, type Stretch, type Survey, type WalkGrid } from '../road'
 import { numberAt } from '../validation'
 import { isWet, nightPriceFactor, type Forecast, type WeatherDay } from '../weather'
 
@@ -13,6 +13,14 @@ interface Span {
   readonly nightFactor: number
 }
 
+/** Metres descended up to each node of a grid; undefined where the heights are not known. */
+export function descentAlong(
+  { km }: Pick<WalkGrid, 'km'>,
+  { km: surveyKm, eleM, downM }: Survey,
+): Float64Array | undefined {
+  return eleM ? km.map((at) => valueAt(surveyKm, downM, at)) : undefined
+}
+
 /** What the road and the weather are like along a grid: the surface, the marks, the rain of that day. */
 export class Conditions {
   private readonly spans: Span[]
@@ -20,10 +28,12 @@ export class Conditions {
 
   /**
    * @param km the nodes of the grid, with every edge of a stretch and every end of a day among them
+   * @param downM metres descended up to each node; undefined where nobody knows, and then the road counts as usual
    * @param days the riding days; none where the start is unknown, and then the weather is left out
    */
   constructor(
     private readonly km: Float64Array,
+    private readonly downM: Float64Array | undefined,
     stretches: readonly Stretch[],
     days: readonly RidingDay[],
     forecast: Forecast,
@@ -61,15 +71,19 @@ export class Conditions {
 
   /** The road's factor on a hazard over each step of the grid. */
   factorsOn(hazard: Hazard): Float64Array {
-    return this.alongSteps((span) => roadFactor(hazard, span.traits))
+    const onRoad = this.alongSteps((span) => roadFactor(hazard, span.traits))
+    const [{ byDescent }, { downM }] = [hazard, this]
+    if (!byDescent || !downM) return onRoad
+    return onRoad.map((factor, step) => {
+      const km = stepOf(this.km, step)
+      const steep = km > 0 ? stepOf(downM, step) / km / byDescent.mPerKm : 1
+      return factor * (1 - byDescent.share + byDescent.share * steep)
+    })
   }
 
   /** The kilometres of the whole road, each counted by how hard it is there. */
   weightedKm(hazard: Hazard): number {
-    return this.factorsOn(hazard).reduce(
-      (sum, factor, step) => sum + factor * (numberAt(this.km, step + 1) - numberAt(this.km, step)),
-      0,
-    )
+    return this.factorsOn(hazard).reduce((sum, factor, step) => sum + factor * stepOf(this.km, step), 0)
   }
 
   /** How many come by on each step, against a quiet road. */
@@ -89,6 +103,8 @@ export class Conditions {
     return Array.from(this.km, (_, node) => Boolean(steps[node] || steps[node - 1]))
   }
 }
+
+const stepOf = (values: Float64Array, step: number) => numberAt(values, step + 1) - numberAt(values, step)
 
 function weatherAt(
   roadKm: number,

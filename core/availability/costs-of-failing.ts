@@ -4,7 +4,7 @@ import type { Reference } from '../reference'
 import { isHelp, readClass, stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
 import { nth, numberAt } from '../validation'
-import { Conditions } from './conditions'
+import { Conditions, descentAlong } from './conditions'
 import { nightsOut, usualLight, type LightLeft } from './nights-out'
 import { Resupply } from './resupply'
 import { mostWaitAt } from './waits'
@@ -58,7 +58,13 @@ export class CostsOfFailing extends Resupply {
     const stretchEdges = trip.road.stretches.flatMap(({ fromKm, toKm }) => [fromKm, toKm])
     this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges, ...days.map(({ toKm }) => toKm)], trip.dials.walking)
     this.edges = legEdges(stopsAt, survey.lengthKm)
-    this.conditions = new Conditions(this.grid.km, trip.road.stretches, days, trip.forecast)
+    this.conditions = new Conditions(
+      this.grid.km,
+      descentAlong(this.grid, survey),
+      trip.road.stretches,
+      days,
+      trip.forecast,
+    )
     this.nightFactors = this.conditions.nightFactors()
     const hours = ridingAlong(survey, trip.road.stretches, trip.ride)
     this.rideH = this.grid.km.map((km) => valueAt(survey.km, hours, km))

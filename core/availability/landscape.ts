@@ -3,7 +3,7 @@ import { sharedOpeningCache, type OpeningCache } from '../ride'
 import { legEdges, pushOut, walkGrid, type Help, type PushOut, type Survey, type WalkGrid } from '../road'
 import type { Stop } from '../supply'
 import type { Trip } from '../trip'
-import { Conditions } from './conditions'
+import { Conditions, descentAlong } from './conditions'
 import { Resupply } from './resupply'
 
 /** A place of general help. */
@@ -34,7 +34,13 @@ export class Landscape extends Resupply {
     const nights = days.map((day) => day.toKm)
     this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges, ...nights], trip.dials.walking)
     this.edges = legEdges(stopsAt, survey.lengthKm)
-    this.conditions = new Conditions(this.grid.km, trip.road.stretches, days, trip.forecast)
+    this.conditions = new Conditions(
+      this.grid.km,
+      descentAlong(this.grid, survey),
+      trip.road.stretches,
+      days,
+      trip.forecast,
+    )
   }
 
   /**

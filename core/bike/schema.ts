@@ -57,6 +57,8 @@ export const bikeSchema = z.object({
   lockring: shape.default('c1'),
   /** Chain life left, 1 when new. */
   chainLeft: share.default(0.8),
+  /** Life that the shift cables have left before they fray, 1 when new. */
+  cablesLeft: share.default(0.8),
 
   brakes: z.enum(['rim', 'cable-disc', 'hydraulic-disc']).default('cable-disc'),
   padShape: shape.default('b1'),

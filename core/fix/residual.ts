@@ -1,4 +1,4 @@
-import type { Fix, Grade } from './schema'
+import type { Grade } from './schema'
 
 /**
  * What a grade still costs, as a share of the loss it averts: riding slower to
@@ -11,13 +11,5 @@ export const gradeCost: Record<Grade, { slower: number; failsAgain: number }> = 
   'walking pace': { slower: 0.45, failsAgain: 0.1 },
 }
 
-/**
- * Hours still lost when a fix works.
- *
- * @param lossH hours lost without any fix
- * @param moreH hours it takes besides: pumping, or the way to a wrench
- */
-export function residualHours(fix: Fix, lossH: number, moreH = 0): number {
-  const cost = gradeCost[fix.grade]
-  return fix.minutes / 60 + moreH + (cost.slower + cost.failsAgain) * lossH
-}
+/** So much slower one rides for each share by which the easiest gear is harder. Planning value, from memory. */
+export const slowerByHarderGear = 0.3

@@ -23,6 +23,8 @@ export const fixSchema = z.object({
   torques: z.array(z.string()).default([]),
   /** Stock used up, class → amount; the bike's sizes left open. */
   uses: z.record(z.string(), z.union([z.number().gt(0), z.enum(tyreAmounts)])).default({}),
+  /** Links of the chain that it cuts out. */
+  cutsLinks: z.number().int().min(0).max(20).multipleOf(2).default(0),
   /** Pumped by hand: the minutes it takes with this tyre come on top. */
   air: z.enum(['pump']).optional(),
   technique: z.string(),

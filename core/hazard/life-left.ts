@@ -8,6 +8,8 @@ export function lifeLeft(hazard: WearingHazard, bike: Bike, treadLeft: number): 
       return bike.padLeft
     case 'chain':
       return bike.chainLeft
+    case 'cables':
+      return bike.cablesLeft
     case 'sealant':
       return bike.sealantLeft
     case 'tread':

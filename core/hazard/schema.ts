@@ -35,6 +35,8 @@ const common = {
   fastener: z.string().optional(),
   onBike: z.array(z.object({ when: bikeTraitSchema, times: z.number().gt(0) })).default([]),
   onRoad: z.array(z.object({ when: roadTraitSchema, times: z.number().gt(0) })).default([]),
+  /** The share of it that goes by metres descended, and the metres for a km that its rate or its life is meant for. */
+  byDescent: z.object({ share: z.number().min(0).max(1), mPerKm: z.number().gt(0) }).optional(),
   caution: z.string().default(''),
   source: z.string().default('planning value'),
 }
@@ -49,7 +51,7 @@ export const suddenHazardSchema = z.object({
 })
 
 /** Parts of a bike whose remaining life is known at departure. */
-export const wearingParts = ['pads', 'chain', 'tread', 'sealant', 'lube'] as const
+export const wearingParts = ['pads', 'chain', 'tread', 'sealant', 'lube', 'cables'] as const
 
 /** Wears out: an amount used up along the road, with a spread. */
 export const wearingHazardSchema = z.object({

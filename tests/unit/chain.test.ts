@@ -1,5 +1,6 @@
 import {
   afterCutting,
+  easyGearsLost,
   beltLinks,
   chainSwapsAlong,
   gearInches,
@@ -66,6 +67,15 @@ describe('a chain that is cut', () => {
     // What was out of reach before stays so, and no piece is asked for it.
     expect(afterCutting(path, 100, 2).pieceLinks).toBe(0)
     expect(afterCutting(path, 102, 0)).toEqual({ links: 102, lost: [], pieceLinks: 0 })
+    // The easiest gear is 40:40, then 40:30: a third harder; uncounted, the chain is as long as 40:40 needs.
+    expect(easyGearsLost(path, 102, 0)).toBe(0)
+    expect(easyGearsLost(path, 104, 2)).toBe(0)
+    expect(easyGearsLost(path, 102, 2)).toBeCloseTo(1 / 3, 12)
+    expect(easyGearsLost(path, null, 2)).toBeCloseTo(1 / 3, 12)
+    // With a small ring the easiest gear stays when the largest ring loses its own.
+    expect(easyGearsLost({ ...path, chainrings: [40, 26] }, 102, 2)).toBe(0)
+    expect(easyGearsLost(path, 90, 10)).toBe(1)
+    expect(easyGearsLost(path, 60, 60)).toBe(1)
   })
   it('is cut by pairs of links, and not wholly', () => {
     for (const cutOut of [1, -2, 0.5]) expect(() => afterCutting(path, 102, cutOut)).toThrow('links cut out')

@@ -1,6 +1,6 @@
 import { bikeFrom, catalogue } from '#catalogue'
 import type { BikeTrait } from '#core/bike'
-import { gradeCost, residualHours, type Fix } from '#core/fix'
+import { gradeCost, grades } from '#core/fix'
 import {
   appliesTo,
   bikeFactor,
@@ -68,10 +68,10 @@ describe('the rate of a hazard', () => {
 
 describe('what is left of a part', () => {
   it('is as the passport says; lube is always fresh at departure', () => {
-    const bike = { ...bikeFrom('gravel', 'b'), padLeft: 0.1, chainLeft: 0.2, sealantLeft: 0.3 }
+    const bike = { ...bikeFrom('gravel', 'b'), padLeft: 0.1, chainLeft: 0.2, sealantLeft: 0.3, cablesLeft: 0.5 }
     const wearing = defined(catalogue.hazards.find((each): each is WearingHazard => each.kind === 'wearing'))
     const left = Object.fromEntries(wearingParts.map((part) => [part, lifeLeft({ ...wearing, part }, bike, 0.4)]))
-    expect(left).toEqual({ pads: 0.1, chain: 0.2, sealant: 0.3, tread: 0.4, lube: 1 })
+    expect(left).toEqual({ pads: 0.1, chain: 0.2, sealant: 0.3, tread: 0.4, lube: 1, cables: 0.5 })
   })
 })
 
@@ -92,13 +92,10 @@ describe('chances', () => {
   })
 })
 
-describe('hours still lost after a fix', () => {
-  const fix = (grade: Fix['grade']): Fix => ({ ...defined(catalogue.fixes[0]), grade, minutes: 30 })
-  it('are its minutes, what it takes besides, and a share of what it averts by its grade', () => {
-    expect(residualHours(fix('lasting'), 10)).toBeCloseTo(0.5 + 0.1, 12)
-    expect(residualHours(fix('to the next shop'), 10)).toBeCloseTo(0.5 + 0.9, 12)
-    expect(residualHours(fix('walking pace'), 10, 2)).toBeCloseTo(0.5 + 2 + 5.5, 12)
-    expect(residualHours(fix('lasting'), 0)).toBe(0.5)
-    for (const { slower, failsAgain } of Object.values(gradeCost)) expect(slower + failsAgain).toBeLessThan(1)
+describe('what a grade of repair still costs', () => {
+  it('is less than what it averts, and the more the less it lasts', () => {
+    const cost = grades.map((grade) => gradeCost[grade].slower + gradeCost[grade].failsAgain)
+    expect([...cost].sort((a, b) => a - b)).toEqual(cost)
+    expect(cost.at(-1)).toBeLessThan(1)
   })
 })

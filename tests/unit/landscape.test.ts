@@ -158,6 +158,19 @@ describe('what the road is like', () => {
     // 30 km count threefold, 70 km once.
     expect(costs({ stretches }).conditions.weightedKm(thorns)).toBeCloseTo(160, 6)
   })
+  it('wears by metres descended what goes by them, and as usual where nobody knows the heights', () => {
+    const pads = hazardSchema.parse({ ...flat, byDescent: { share: 0.6, mPerKm: 20 } })
+    const weighted = (heights: (km: number) => number | null) => {
+      const hill = surveyRoad(points.map(([lat, lon], i): RoadPoint => [lat, lon, heights(i / 2)]))
+      return new CostsOfFailing(tripWith({}), hill, reference).conditions.weightedKm(pads)
+    }
+    // 1000 m up and down again over 100 km: 10 m descended a km in the mean, half of what is usual.
+    const ridge = (km: number) => 20 * Math.min(km, 100 - km)
+    expect(weighted(ridge)).toBeCloseTo(100 * (0.4 + 0.6 / 2), 0)
+    expect(weighted((km) => 20 * km)).toBeCloseTo(100 * 0.4, 6)
+    expect(weighted((km) => 4000 - 40 * km)).toBeCloseTo(100 * (0.4 + 0.6 * 2), 0)
+    expect(weighted(() => null)).toBeCloseTo(100, 6)
+  })
   it('has more or fewer coming by', () => {
     const stretches = [
       { id: 'a', fromKm: 20, toKm: 50, surface: 'gravel', traffic: 'busy' },

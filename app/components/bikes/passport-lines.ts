@@ -141,6 +141,7 @@ const lines: Partial<Record<BikePart, readonly PassportLine[]>> = {
     choice('Shifted by', ['shifting'], { cable: 'cable', electric: 'battery', none: 'nothing' }),
   ],
   cables: [
+    share('Shift cables left', ['cablesLeft']),
     length('Rear shift cable at least', ['cables', 'rearShiftMm'], 100, 4000, 'not measured'),
     length('Front shift cable at least', ['cables', 'frontShiftMm'], 100, 4000, 'not measured'),
   ],

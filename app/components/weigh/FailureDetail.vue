@@ -14,7 +14,7 @@ import PlanningField from './PlanningField.vue'
 /** One kind of failure on one bike: what its numbers are made of, and what becomes of it with the kit. */
 const props = defineProps<{ account: EventAccount; failure: Failure }>()
 const store = useTripStore()
-const { system } = useView()
+const { climb, system } = useView()
 
 const note = computed(() => props.failure.note)
 const hazard = computed(() => catalogue.hazards.find(({ id }) => id === note.value.hazard))
@@ -35,6 +35,7 @@ const times = computed(() => {
       .filter(({ when }) => traits.value?.has(when))
       .map(({ when, times: factor }) => `${when.replaceAll('-', ' ')} × ${factor}`),
     onRoad: (hazard.value?.onRoad ?? []).map(({ when, times: factor }) => `${when} × ${factor}`),
+    byDescent: hazard.value?.byDescent,
   }
 })
 const mended = computed(() => {
@@ -79,7 +80,11 @@ const fixesHere = computed(() =>
         This bike: × {{ Number(times.bike.toPrecision(3))
         }}<template v-if="times.because.length"> ({{ times.because.join(', ') }})</template>. This road: ×
         {{ Number(times.road.toPrecision(3))
-        }}<template v-if="times.onRoad.length"> (where it is {{ times.onRoad.join(', ') }})</template>.
+        }}<template v-if="times.onRoad.length"> (where it is {{ times.onRoad.join(', ') }})</template
+        ><template v-if="times.byDescent"
+          >; {{ shareInWords(times.byDescent.share) }} of it goes by what one descends,
+          {{ climb(times.byDescent.mPerKm) }} in a kilometre being usual</template
+        >.
       </p>
       <p class="mt-1 text-xs text-soft">
         Settled for good by {{ note.settledBy.map((id) => classInWords(id, catalogue.families)).join(', or ') }}.
