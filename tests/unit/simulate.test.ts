@@ -1,8 +1,10 @@
-import { indexLedger, ledgerFormat, readLedger } from '#core/ledger'
+import { indexLedger, ledgerFormat, readLedger, type LedgerWear } from '#core/ledger'
+import { gammaP } from '#core/maths'
 import { Simulation } from '#core/simulate'
 import { nth } from '#core/validation'
 import { gammaDraw, poissonDraw } from '../../core/simulate/laws'
 import { Stream } from '../../core/simulate/keyed-random'
+import { WearDraws } from '../../core/simulate/wear'
 import { describe, expect, it } from 'vitest'
 import { tinyLedger } from '../tiny-ledgers'
 import { workedExample } from '../worked-example'
@@ -71,6 +73,53 @@ describe('drawn trips', () => {
     expect(short.ranOut).toEqual({ tube: { trips: 1, perLeg: [1, 0] }, boot: { trips: 1, perLeg: [1, 0] } })
     const none = drawn(ledger, [0, 0, 0, 0, 0], 10).report()
     expect(none).toMatchObject({ meanH: 15, walkH: 6, stranded: 1, strandedSe: 0, strandedOn: [0, 1] })
+  })
+})
+
+describe('what wears', () => {
+  const failuresOf = (wear: LedgerWear, trips: number) => {
+    const draws = new WearDraws(0, wear)
+    const stream = new Stream(7)
+    const perLeg = wear.lives.map(() => ({ sum: 0, squares: 0 }))
+    for (let trip = 0; trip < trips; trip++) {
+      const failed = wear.lives.map(() => 0)
+      draws.draw(stream, (leg) => (failed[leg] = nth(failed, leg) + 1))
+      failed.forEach((count, leg) => {
+        nth(perLeg, leg).sum += count
+        nth(perLeg, leg).squares += count * count
+      })
+    }
+    return perLeg.map(({ sum, squares }) => {
+      const mean = sum / trips
+      return { mean, se: Math.sqrt(Math.max(squares / trips - mean * mean, 1 / trips) / trips) }
+    })
+  }
+  it.each<[string, LedgerWear]>([
+    ['seldom', { left: 1, spread: 0.3, lives: [0.2, 0.3, 0.1], freshAtLegs: [] }],
+    ['often', { left: 0.4, spread: 0.5, lives: [1.3, 0, 0.6, 2.1], freshAtLegs: [] }],
+    ['with a new one on the way', { left: 0.1, spread: 0.6, lives: [0.3, 0.8, 0.7], freshAtLegs: [2] }],
+    ['with a new one at the start', { left: 0.1, spread: 0.6, lives: [0.3, 0.8], freshAtLegs: [0] }],
+    ['with nothing left', { left: 0, spread: 0.4, lives: [0.1, 0.5], freshAtLegs: [] }],
+  ])('fails %s on each leg as often as a Gamma process passes whole lives', (_, wear) => {
+    // The sum of the chances that the wear so far is beyond what was left, and one, two, three lives more.
+    const passed = (lives: number, left: number) =>
+      lives === 0
+        ? 0
+        : Array.from({ length: 40 }, (__, more) => left + more).reduce(
+            (sum, limit) => sum + (limit === 0 ? 1 : 1 - gammaP(lives / wear.spread ** 2, limit / wear.spread ** 2)),
+            0,
+          )
+    let [lives, left] = [0, wear.left]
+    failuresOf(wear, 40_000).forEach(({ mean, se }, leg) => {
+      if (wear.freshAtLegs.includes(leg)) [lives, left] = [0, 1]
+      const expected = passed(lives + nth(wear.lives, leg), left) - passed(lives, left)
+      lives += nth(wear.lives, leg)
+      expect(Math.abs(mean - expected), `leg ${leg}`).toBeLessThan(4 * se)
+    })
+  })
+  it('evenly fails when its life is over, to the day', () => {
+    const even = { left: 0.5, spread: 0, lives: [0.5, 0.1, 1.9, 1], freshAtLegs: [3] }
+    expect(failuresOf(even, 3).map(({ mean }) => mean)).toEqual([0, 1, 1, 0])
   })
 })
 
