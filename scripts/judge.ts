@@ -21,6 +21,7 @@ const chapters: Readonly<Record<string, string>> = {
   promises: 'Promises and drawn trips',
   roads: 'Roads as riders pack for them',
   properties: 'Kits when a trip is a little other',
+  'drawn-search': 'A search on drawn trips',
 }
 
 /** Tries everything that is seeded and long, and writes down what came of it. */
