@@ -261,10 +261,9 @@ describe('what would shorten a gap', () => {
 })
 
 describe('the hours at stake', () => {
-  const demo = demoTrip()
-  const built = ledgerOfTrip(demo, surveyRoad(demo.road.points), catalogue)
-
   it('on a class are those of the failures that it settles', () => {
+    const demo = demoTrip()
+    const built = ledgerOfTrip(demo, surveyRoad(demo.road.points), catalogue)
     const atStake = hoursAtStake(built)
     const ofHangers = built.ledger.events.flatMap((event, i) =>
       nth(built.notes, i).settledBy.includes('hanger-k3') ? stakesOf(event, built) : [],

@@ -3,21 +3,25 @@ import { indexLedger, ledgerFormat, massOf, readLedger } from '#core/ledger'
 import { demandOf, KitPromise, PromiseEvaluator } from '#core/promise'
 import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
+import { once } from '../once'
 import { randomKit, tinyLedger } from '../tiny-ledgers'
 import { workedExample, workedKits } from '../worked-example'
 
 describe('the promise of the worked example', () => {
   const document = workedExample()
   const ledger = indexLedger(document)
-  const promise = new PromiseEvaluator(ledger)
-  const kits = allKits(ledger.items.map(({ max }) => max)).map((counts) => ({
-    counts,
-    massG: massOf(ledger, counts),
-    ...promise.evaluate(counts),
-  }))
+  const kits = once(() => {
+    const promise = new PromiseEvaluator(ledger)
+    return allKits(ledger.items.map(({ max }) => max)).map((counts) => ({
+      counts,
+      massG: massOf(ledger, counts),
+      ...promise.evaluate(counts),
+    }))
+  })
+  type PromisedKit = ReturnType<typeof kits>[number]
   it.each(workedKits)('at %d g an hour leads to the kit that is best, within 1 %%', (gramsPerHour, kit, savedH) => {
-    const netOf = ({ promiseH, massG }: (typeof kits)[number]) => -promiseH - massG / gramsPerHour
-    const best = kits.reduce((found, candidate) => (netOf(candidate) > netOf(found) + 1e-12 ? candidate : found))
+    const netOf = ({ promiseH, massG }: PromisedKit) => -promiseH - massG / gramsPerHour
+    const best = kits().reduce((found, candidate) => (netOf(candidate) > netOf(found) + 1e-12 ? candidate : found))
     const named = Object.fromEntries(
       document.items.map(({ id }, i) => [id, nth(best.counts, i)]).filter(([, count]) => count !== 0),
     )

@@ -80,13 +80,15 @@ describe('verdicts', () => {
 })
 
 describe('the balance', () => {
-  const demo = demoTrip()
-  const demoLedger = ledgerOfTrip(demo, surveyRoad(demo.road.points), catalogue).ledger
+  const demoLedger = () => {
+    const demo = demoTrip()
+    return ledgerOfTrip(demo, surveyRoad(demo.road.points), catalogue).ledger
+  }
   it.each([
-    ['the worked example', workedExample()],
+    ['the worked example', workedExample],
     ['the demo', demoLedger],
-  ])('adds up: what nothing mends, less what things spare, is what is lost; of %s', (_, ledger) => {
-    const { kit } = explained({ ...ledger, gramsPerHour: 600 })
+  ])('adds up: what nothing mends, less what things spare, is what is lost; of %s', (_, ledgerOf) => {
+    const { kit } = explained({ ...ledgerOf(), gramsPerHour: 600 })
     const { bare, things, open, failed, workH, residual, kept, events } = kit.balance
     const spared = things.reduce((sum, { hours }) => sum + hours, 0)
     const sparedWalk = things.reduce((sum, { walkH }) => sum + walkH, 0)
