@@ -92,7 +92,7 @@ describe('the promise', () => {
           ...event,
           fixes: event.fixes.map(({ uses, ...fix }) => ({
             ...fix,
-            uses: uses.tube === undefined ? {} : { tube: uses.tube },
+            uses: Object.fromEntries(Object.entries(uses).filter(([stock]) => stock === 'tube')),
           })),
         })),
       })
