@@ -1,0 +1,114 @@
+import { indexLedger, massOf, type IndexedLedger, type Ledger } from '#core/ledger'
+import { bestKit, KitSearch, kitProblem } from '#core/search'
+import { defined, nth, numberAt } from '#core/validation'
+import { describe, expect, it } from 'vitest'
+import { condense } from '../../core/search/condense'
+import { areFew, bestOfAll } from '../../core/search/every-kit'
+import { randomKit, tinyLedger } from '../tiny-ledgers'
+import { tripSizeLedger } from '../trip-size-ledgers'
+
+/** A tiny ledger with a rival for some of its things: heavier and with twice as much in it, or lighter and worse. */
+function withRivals(seed: number): Ledger {
+  const document = tinyLedger(seed)
+  const rivals = document.items.slice(-2).map((item, i) => ({
+    ...item,
+    id: `${item.id}, another`,
+    massG: item.massG * (i === 0 ? 1.7 : 0.6),
+    max: 2,
+    condition: i === 0 ? item.condition : item.condition * 0.8,
+    units: Object.fromEntries(
+      Object.entries(item.units).map(([stock, amount]) => [stock, i === 0 ? 2 * amount : amount]),
+    ),
+  }))
+  return { ...document, items: [...document.items, ...rivals] }
+}
+
+const kitsOf = ({ items }: IndexedLedger) => items.reduce((product, { min, max }) => product * (max - min + 1), 1)
+/** Ledgers with more kits than are all tried, and not so many that trying them all takes long. */
+const ledgers = Array.from({ length: 200 }, (_, seed) => withRivals(seed))
+  .filter((document) => {
+    const kits = kitsOf(indexLedger(document))
+    return kits > 1500 && kits < 4500
+  })
+  .slice(0, 4)
+
+describe('a search by moves', () => {
+  const shortOf = (document: Ledger) => {
+    const ledger = indexLedger(document)
+    expect(areFew(kitProblem(ledger))).toBe(false)
+    const search = KitSearch.forLedger(ledger)
+    const [found, best] = [search.best(), search.choice(bestOfAll(kitProblem(ledger)).counts)]
+    expect(found.massG).toBeLessThanOrEqual(ledger.budgetG)
+    expect(best.massG).toBeLessThanOrEqual(ledger.budgetG)
+    ledger.items.forEach(({ min, max }, item) => {
+      expect(nth(found.counts, item)).toBeGreaterThanOrEqual(min)
+      expect(nth(found.counts, item)).toBeLessThanOrEqual(max)
+    })
+    return (best.netH - found.netH) / found.emptyH
+  }
+  it.each(ledgers.map((document, i) => [i, document] as const))(
+    'finds the best of all kits, with a budget and pins too (ledger %i)',
+    { timeout: 60_000 },
+    (_, document) => {
+      expect(shortOf(document)).toBeLessThan(0.002)
+      const ledger = indexLedger(document)
+      const allG = massOf(
+        ledger,
+        ledger.items.map(({ max }) => max),
+      )
+      expect(shortOf({ ...document, budgetG: 0.35 * allG })).toBeLessThan(0.01)
+    },
+  )
+  it('holds what is pinned, whether it pays or not', () => {
+    const document = defined(ledgers[0])
+    const pins = Object.fromEntries(document.items.slice(0, 3).map(({ id, max }) => [id, { min: max, max }]))
+    const { counts } = bestKit(indexLedger({ ...document, pins, gramsPerHour: 1 }))
+    document.items.forEach(({ id, max }, item) => expect(counts[item]).toBe(pins[id] ? max : 0))
+  })
+})
+
+describe('a condensed ledger', () => {
+  const whole = indexLedger(tripSizeLedger(3))
+  const few = condense(whole, 6)
+  const sum = (values: Iterable<number>) => [...values].reduce((all, value) => all + value, 0)
+
+  it('has fewer legs, and all the failures', () => {
+    expect(whole.legs).toBeGreaterThan(6)
+    expect(few.legs).toBe(6)
+    const failuresOf = ({ events }: IndexedLedger) => sum(events.flatMap(({ perLeg }) => [...perLeg]))
+    const livesOf = ({ events }: IndexedLedger) => sum(events.flatMap(({ wear }) => [...(wear?.lives ?? [])]))
+    expect(failuresOf(few)).toBeCloseTo(failuresOf(whole), 9)
+    expect(livesOf(few)).toBeCloseTo(livesOf(whole), 9)
+  })
+  it('loses with nothing carried what the whole loses', () => {
+    const lostH = ({ events }: IndexedLedger) =>
+      sum(events.flatMap(({ perLeg, lossH }) => [...perLeg].map((failures, leg) => failures * numberAt(lossH, leg))))
+    expect(lostH(few)).toBeCloseTo(lostH(whole), 9)
+  })
+  it('keeps the refills where most is refilled, and drops those in between', () => {
+    const refilledOn = ({ refillChance }: IndexedLedger, leg: number) =>
+      sum(refillChance.map((chances) => numberAt(chances, leg)))
+    const kept = Array.from({ length: few.legs }, (_, leg) => refilledOn(few, leg)).slice(1)
+    const most = Array.from({ length: whole.legs }, (_, leg) => refilledOn(whole, leg))
+      .slice(1)
+      .sort((a, b) => b - a)
+    const isFreshAnywhere = whole.events.some(({ wear }) => wear && wear.freshAtLegs.length > 0)
+    if (!isFreshAnywhere) expect([...kept].sort((a, b) => b - a)).toEqual(most.slice(0, 5))
+    expect(sum(kept)).toBeLessThanOrEqual(sum(most) + 1e-9)
+    expect(sum(kept)).toBeGreaterThan(0)
+  })
+  it('has tools that always work, and pieces as good as they were', () => {
+    few.items.forEach(({ provides, condition }, item) =>
+      expect(condition).toBe(provides.length > 0 ? 1 : nth(whole.items, item).condition),
+    )
+  })
+  it('is the same where it has few legs', () => expect(condense(whole, whole.legs)).toBe(whole))
+  it('promises nearly the same for any kit', () => {
+    const [promiseOf, nearly] = [whole, few].map((ledger) => KitSearch.forLedger(ledger)) as [KitSearch, KitSearch]
+    for (let seed = 1; seed <= 4; seed++) {
+      const counts = randomKit(tripSizeLedger(3), seed)
+      const { promiseH, emptyH } = promiseOf.choice(counts)
+      expect(Math.abs(nearly.choice(counts).promiseH - promiseH) / emptyH).toBeLessThan(0.03)
+    }
+  })
+})
