@@ -17,6 +17,7 @@ import {
   type Tool,
 } from '#core/fit'
 import { ledgerOfTrip } from '#core/trip-ledger'
+import { CostsOfFailing } from '#core/availability'
 import { surveyRoad } from '#core/road'
 import { spareFitsOf, requirementsOf, wheelWarnings } from '#core/spares'
 import { spareReasonInWords, headInWords, headsInWords, driveInWords } from '#wording'
@@ -25,6 +26,7 @@ import { demoTrip } from '#catalogue/demo'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { aFastener, aHead, aTool } from '../fixtures'
+import { once } from '../once'
 
 const item = (id: string) => defined(catalogue.items.find((candidate) => candidate.id === id))
 const items = (...ids: string[]) => ids.map(item)
@@ -250,8 +252,9 @@ describe('a wheel', () => {
 describe('in the ledger', () => {
   const demo = demoTrip()
   const survey = surveyRoad(demo.road.points)
+  const costs = once(() => new CostsOfFailing(demo, survey, catalogue))
   const build = (bench: readonly Thing[], bikes = demo.bikes) =>
-    ledgerOfTrip({ ...demo, bench: [...bench], bikes }, survey, catalogue)
+    ledgerOfTrip({ ...demo, bench: [...bench], bikes }, survey, catalogue, costs())
   const roleOf = (fix: (typeof catalogue.fixes)[number], wheel: 'front' | 'rear' | null) =>
     [...fix.turns, ...fix.torques].flatMap((role) =>
       (wheel ? [wheel] : ['front', 'rear']).map((end) => role.replace('{wheel}', end)),
@@ -290,7 +293,7 @@ describe('in the ledger', () => {
         for (const { fasteners } of stuck.filter(({ fix }) => fix !== 'torque-stem'))
           for (const fastener of fasteners) expect(turnsWith(fastener, kept)).toBe(false)
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     )
   })
   it('a big wrench to borrow counts where it can be borrowed, and costs the walk there', () => {
