@@ -50,7 +50,7 @@ async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
 }
 
 /** The proof starts once nothing has changed for this long. */
-const calmMs = 700
+const calmMs = 2000
 
 /** The analysis of the trip on the bench, done in workers so that the page never waits. */
 export const useKitStore = defineStore('kit', () => {
