@@ -30,6 +30,12 @@ export interface Weighed extends Choice {
 /** A way to deal with what is shut at a stop, and what comes of it. */
 export type WeighedOption = Omit<ShutOptionWritten, 'ledger'> & Outcome
 
+/** A worker that chooses kits. */
+interface KitWorker {
+  readonly worker: Worker
+  readonly service: Remote<KitChooserService>
+}
+
 /** How the proof stands. */
 export type ProofState =
   | { readonly stage: 'none' }
@@ -50,7 +56,7 @@ async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
 }
 
 /** The proof starts once nothing has changed for this long. */
-const calmMs = 2000
+const calmMs = 700
 
 /** The analysis of the trip on the bench, done in workers so that the page never waits. */
 export const useKitStore = defineStore('kit', () => {
@@ -68,7 +74,8 @@ export const useKitStore = defineStore('kit', () => {
   let analysisWorker: Worker | undefined
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
-  let chooser: { worker: Worker; service: Remote<KitChooserService> } | undefined
+  let chooser: KitWorker | undefined
+  let comparing: KitWorker | undefined
   let toWeigh: NumberedLedger | null = null
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
@@ -152,13 +159,21 @@ export const useKitStore = defineStore('kit', () => {
     return answer
   }
 
-  function kitService(): Remote<KitChooserService> {
-    if (!chooser) {
-      const worker = new Worker(new URL('../workers/kit.worker.ts', import.meta.url), { type: 'module' })
-      worker.onerror = (event) => (failure.value = event.message || 'The kit could not be chosen.')
-      chooser = { worker, service: wrap<KitChooserService>(worker) }
-    }
-    return chooser.service
+  const kitService = (): Remote<KitChooserService> => (chooser ??= kitWorker()).service
+
+  /** Compares plans beside the kit that is chosen, which never waits for that; whoever compares others gives up the last. */
+  async function compare(...question: Parameters<KitChooserService['compare']>): Promise<Outcome[]> {
+    comparing?.worker.terminate()
+    const mine = (comparing = kitWorker())
+    const outcomes = await mine.service.compare(...question)
+    mine.worker.terminate()
+    return outcomes
+  }
+
+  function kitWorker(): KitWorker {
+    const worker = new Worker(new URL('../workers/kit.worker.ts', import.meta.url), { type: 'module' })
+    worker.onerror = (event) => (failure.value = event.message || 'The kit could not be chosen.')
+    return { worker, service: wrap<KitChooserService>(worker) }
   }
 
   /** Sends what changed, and the line of the road only when the worker does not have it. */
@@ -265,7 +280,7 @@ export const useKitStore = defineStore('kit', () => {
     const options = await analysisService().shutOptionsAt(stopId)
     const made = options.findIndex(({ isMade }) => isMade)
     if (made < 0) return []
-    const outcomes = await kitService().compare(
+    const outcomes = await compare(
       options.map(({ ledger }) => ledger),
       made,
     )
@@ -296,7 +311,8 @@ export const useKitStore = defineStore('kit', () => {
     analysisWorker?.terminate()
     analysisWorker = undefined
     chooser?.worker.terminate()
-    chooser = undefined
+    comparing?.worker.terminate()
+    chooser = comparing = undefined
     toWeigh = null
     weighing.value = false
     analyser = undefined

@@ -3,7 +3,7 @@ import { fitView, type FitView } from '#core/fit'
 import {
   classesOf,
   CostsOfFailing,
-  Landscape,
+  type Landscape,
   availabilitiesOf,
   placeReportAt,
   remediesFor,
@@ -155,8 +155,7 @@ export function createAnalyser() {
   let trip: Trip | undefined
   let line: Measured = measured('', [])
   let plan: PlanProjection | null = null
-  let landscape: Landscape | undefined
-  let costs: CostsOfFailing | undefined
+  let landscape: CostsOfFailing | undefined
   let built: NumberedLedger | undefined
   let written = 0
   /** The file that was read last, and the trip it was read for. */
@@ -195,15 +194,11 @@ export function createAnalyser() {
     if (survey.lengthKm <= 0) {
       built = undefined
       landscape = undefined
-      costs = undefined
       return { ...seen, view: null, wear: {}, availability: [], hoursAtStake: {}, ride: null, built: null }
     }
     const isRoadSame = !lineless && !parts.ride && !parts.forecast && !parts.stops
     const isLandscapeSame = isRoadSame && isSameBut(before, trip, [...prices, 'handMostN', 'helper', 'planning'])
-    if (!landscape || !costs || !isLandscapeSame) {
-      landscape = new Landscape(trip, survey, catalogue, book)
-      costs = new CostsOfFailing(trip, survey, catalogue, book)
-    }
+    if (!landscape || !isLandscapeSame) landscape = new CostsOfFailing(trip, survey, catalogue, book)
     const isLedgerSame =
       isLandscapeSame &&
       before?.bikes === trip.bikes &&
@@ -212,13 +207,13 @@ export function createAnalyser() {
       isSameBut(before, trip, prices)
     if (built && isLedgerSame) {
       built = { ...built, ledger: underPrices(built.ledger, trip) }
-    } else built = { ...ledgerOfTrip(trip, survey, catalogue, costs), number: written++ }
+    } else built = { ...ledgerOfTrip(trip, survey, catalogue, landscape), number: written++ }
     const atStake = hoursAtStake(built)
     const availability = availabilitiesOf(landscape, trip, classesOf(trip, catalogue))
     return {
       ...seen,
       view: roadView(landscape, trip, catalogue),
-      wear: wearNow(trip, costs),
+      wear: wearNow(trip, landscape),
       availability: availability.sort((a, b) => (atStake[b.classId] ?? 0) - (atStake[a.classId] ?? 0)),
       hoursAtStake: atStake,
       ride: rideView(landscape, trip, survey) ?? null,
@@ -226,8 +221,10 @@ export function createAnalyser() {
     }
   }
 
-  const wearNow = ({ bikes, dials }: Trip, costs: CostsOfFailing) =>
-    Object.fromEntries(bikes.map((bike) => [bike.id, wearOnRoad(bike, costs, withPlanning(catalogue, dials.planning))]))
+  const wearNow = ({ bikes, dials }: Trip, landscape: Landscape) =>
+    Object.fromEntries(
+      bikes.map((bike) => [bike.id, wearOnRoad(bike, landscape, withPlanning(catalogue, dials.planning))]),
+    )
 
   let fit: FitView | undefined
   let fitOfHandN = 0
@@ -276,7 +273,7 @@ export function createAnalyser() {
 
   /** The trip's bench with the catalogue beside it, to see what it lacks; null without a road. */
   function benchAndCatalogue(): LaidOut | null {
-    return trip && costs ? withCatalogue(trip, line.survey, catalogue, costs) : null
+    return trip && landscape ? withCatalogue(trip, line.survey, catalogue, landscape) : null
   }
 
   /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */

@@ -18,8 +18,6 @@ export interface Choice {
 export interface Outcome {
   readonly massG: number
   readonly promiseH: number
-  /** Hours lost, and what carrying the kit is worth in hours. */
-  readonly inAllH: number
 }
 
 /** A kit under a price of a gram. */
@@ -66,13 +64,12 @@ export function createKitChooser() {
   function compare(ledgers: readonly Ledger[], which: number): Outcome[] {
     const { gramsPerHour } = nth(ledgers, which)
     return ledgers.map((ledger) => {
-      const indexed = indexLedger({ ...ledger, gramsPerHour })
-      const { massG, promiseH } = KitSearch.forLedger(indexed).best()
-      return { massG, promiseH, inAllH: promiseH + massG * indexed.hoursPerGram }
+      const { massG, promiseH } = KitSearch.forLedger(indexLedger({ ...ledger, gramsPerHour })).best()
+      return { massG, promiseH }
     })
   }
 
-  /** The kit under the price that the road itself suggests, of the ledger that was chosen for last; null where nothing spares anything. */
+  /** The kit for the ledger chosen for last, under the price that its road suggests; null where nothing spares anything. */
   function asTheRoadSetsIt(): KitAtPrice | null {
     if (!known) return null
     const { ledger, search } = known

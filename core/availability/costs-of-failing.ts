@@ -1,12 +1,11 @@
 import { lightLeftH, ridingAlong, sharedOpeningCache, withDaylight, type OpeningCache, type DaylitDay } from '../ride'
-import { nearestNode, pushOut, walkGrid, legEdges, valueAt, type Survey, type WalkGrid } from '../road'
+import { nearestNode, pushOut, valueAt, type Survey } from '../road'
 import type { Reference } from '../reference'
 import { isHelp, readClass, stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
 import { nth, numberAt } from '../validation'
-import { Conditions, descentAlong } from './conditions'
+import { Landscape } from './landscape'
 import { nightsOut, usualLight, type LightLeft } from './nights-out'
-import { Resupply } from './resupply'
 import { mostWaitAt } from './waits'
 import {
   emptyAlong,
@@ -31,11 +30,7 @@ const person = 'mechanic'
  *
  * All places count by their chance; nothing is a cliff.
  */
-export class CostsOfFailing extends Resupply {
-  readonly grid: WalkGrid
-  /** The places that part the road into legs. */
-  readonly edges: readonly number[]
-  readonly conditions: Conditions
+export class CostsOfFailing extends Landscape {
   private readonly rideH: Float64Array
   private readonly lights: readonly { readonly toKm: number; readonly light: LightLeft }[]
   private readonly nightFactors: Float64Array
@@ -44,27 +39,15 @@ export class CostsOfFailing extends Resupply {
   private readonly stuckOf = new Map<string, FootAndPriceAlong>()
   private readonly ridingOf = new Map<string, Float64Array>()
   private readonly wrenchOf = new Map<number, Float64Array | null>()
-  private readonly callOf = new Map<number, Float64Array>()
 
   constructor(
-    protected readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials' | 'bikes'>,
+    protected override readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials' | 'bikes'>,
     survey: Survey,
     reference: Reference,
     book: OpeningCache = sharedOpeningCache,
   ) {
     super(trip, survey, reference, book)
     const days = this.timetable?.days ?? []
-    const stopsAt = trip.stops.map(({ roadKm }) => roadKm)
-    const stretchEdges = trip.road.stretches.flatMap(({ fromKm, toKm }) => [fromKm, toKm])
-    this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges, ...days.map(({ toKm }) => toKm)], trip.dials.walking)
-    this.edges = legEdges(stopsAt, survey.lengthKm)
-    this.conditions = new Conditions(
-      this.grid.km,
-      descentAlong(this.grid, survey),
-      trip.road.stretches,
-      days,
-      trip.forecast,
-    )
     this.nightFactors = this.conditions.nightFactors()
     const hours = ridingAlong(survey, trip.road.stretches, trip.ride)
     this.rideH = this.grid.km.map((km) => valueAt(survey.km, hours, km))
@@ -204,18 +187,6 @@ export class CostsOfFailing extends Resupply {
       way.priceH[node] = liftWaitH + numberAt(onFoot.priceH, to)
     }
     return way
-  }
-
-  private toCall(pushFactor: number): Float64Array {
-    let hours = this.callOf.get(pushFactor)
-    if (!hours) {
-      const calls = this.conditions
-        .signal()
-        .flatMap((signal, node) => (signal ? [{ roadKm: numberAt(this.grid.km, node), offRoadM: 0, extraH: 0 }] : []))
-      hours = pushOut(this.grid, calls, pushFactor).hours
-      this.callOf.set(pushFactor, hours)
-    }
-    return hours
   }
 
   /** A partner whose bike rolls rides for the part and back; the hours are waited. */

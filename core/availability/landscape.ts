@@ -3,6 +3,7 @@ import { sharedOpeningCache, type OpeningCache } from '../ride'
 import { legEdges, pushOut, walkGrid, type Help, type PushOut, type Survey, type WalkGrid } from '../road'
 import type { Stop } from '../supply'
 import type { Trip } from '../trip'
+import { numberAt } from '../validation'
 import { Conditions, descentAlong } from './conditions'
 import { Resupply } from './resupply'
 
@@ -16,13 +17,14 @@ export interface HelpPlace extends Help {
 /** The road with its stops, ready to be asked about any class: where it can be had, what it costs to fail where. */
 export class Landscape extends Resupply {
   readonly grid: WalkGrid
-  readonly edges: number[]
-  private readonly conditions: Conditions
+  /** The places that part the road into legs. */
+  readonly edges: readonly number[]
+  readonly conditions: Conditions
   private readonly walkOf = new Map<string, Float64Array>()
-  private readonly liftOf = new Map<number, Float64Array>()
+  private readonly callOf = new Map<number, Float64Array>()
 
   constructor(
-    private readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials'>,
+    protected readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials'>,
     survey: Survey,
     reference: Reference,
     book: OpeningCache = sharedOpeningCache,
@@ -41,24 +43,6 @@ export class Landscape extends Resupply {
       days,
       trip.forecast,
     )
-  }
-
-  /**
-   * Walking hours along the grid to the nearest place that settles the lack of
-   * a class: where it can be had, where the ride can be left (which ends it,
-   * at its own price), and both ends of the road.
-   */
-  pushOutFor(classId: string, pushFactor: number): PushOut {
-    const ends = [0, this.lengthKm].map((roadKm) => ({ roadKm, offRoadM: 0, extraH: 0 }))
-    const shops = this.offering(classId).map(({ roadKm, offRoadM }) => ({ roadKm, offRoadM, extraH: 0 }))
-    const exits = this.trip.stops
-      .filter((stop) => stop.exit !== null)
-      .map(({ roadKm, offRoadM, exitWaitH }) => ({
-        roadKm,
-        offRoadM,
-        extraH: exitWaitH + this.trip.dials.rideOverH,
-      }))
-    return pushOut(this.grid, [...ends, ...shops, ...exits], pushFactor)
   }
 
   /** Walking hours along the grid to where a class can be had, or to an end of the road; without prices. */
@@ -106,15 +90,18 @@ export class Landscape extends Resupply {
   liftAlong(pushFactor: number): Float64Array | undefined {
     const { liftWaitH } = this.trip.dials
     if (liftWaitH === null) return undefined
-    let lift = this.liftOf.get(pushFactor)
-    if (!lift) {
-      const { km } = this.grid
-      const calls = this.conditions
-        .signal()
-        .flatMap((signal, node) => (signal ? [{ roadKm: km[node]!, offRoadM: 0, extraH: 0 }] : []))
-      lift = pushOut(this.grid, calls, pushFactor).hours.map((hours) => hours + liftWaitH)
-      this.liftOf.set(pushFactor, lift)
-    }
-    return lift
+    return this.toCall(pushFactor).map((hours) => hours + liftWaitH)
+  }
+
+  /** Hours of walking to where a call gets through. */
+  protected toCall(pushFactor: number): Float64Array {
+    const known = this.callOf.get(pushFactor)
+    if (known) return known
+    const calls = this.conditions
+      .signal()
+      .flatMap((signal, node) => (signal ? [{ roadKm: numberAt(this.grid.km, node), offRoadM: 0, extraH: 0 }] : []))
+    const { hours } = pushOut(this.grid, calls, pushFactor)
+    this.callOf.set(pushFactor, hours)
+    return hours
   }
 }

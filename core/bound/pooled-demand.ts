@@ -1,22 +1,11 @@
+import { poissonAtLeast } from '../maths'
 import { nth, numberAt } from '../validation'
-
-/** The chances of none, one, two … failures of a Poisson law, up to where more is unlikely. */
-function poisson(mean: number, most: number): number[] {
-  const chances = [Math.exp(-mean)]
-  for (let count = 1; count <= most; count++) chances.push((nth(chances, count - 1) * mean) / count)
-  return chances
-}
 
 /** E[min(N, n)] for n = 0 … most, N being Poisson: what so many pieces can serve at most. */
 function servedOf(mean: number, most: number): number[] {
-  const chances = poisson(mean, most)
   const served = [0]
-  let atMost = 0
-  for (let n = 1; n <= most; n++) {
-    atMost += nth(chances, n - 1)
-    // One piece more serves one failure more where there are that many.
-    served.push(nth(served, n - 1) + Math.max(0, 1 - atMost))
-  }
+  // One piece more serves one failure more where there are that many.
+  for (let n = 1; n <= most; n++) served.push(nth(served, n - 1) + poissonAtLeast(n, mean))
   return served
 }
 

@@ -1,5 +1,4 @@
 export * from './schema'
-export * from './chance'
 export * from './applies'
 export * from './rate'
 export * from './life-left'

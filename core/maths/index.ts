@@ -1,4 +1,5 @@
 export * from './gamma'
+export * from './chance'
 export * from './set-cover'
 export * from './add-up'
 export * from './list-map'

@@ -17,8 +17,7 @@ export interface Change {
 }
 
 /** Which stocks a change is followed to: those that it makes more or less of, or all that are drawn on otherwise then. */
-const followed = { itself: 'itself', all: 'all' } as const
-type Followed = (typeof followed)[keyof typeof followed]
+type Followed = 'itself' | 'all'
 
 /**
  * What a kit promises, kept in step with changes of the kit one item at a time.
@@ -106,7 +105,7 @@ export class KitPromise {
 
   /** Makes a change: for good, or until what is being tried is taken back. */
   apply(changes: readonly Change[]): void {
-    this.change(changes, followed.all)
+    this.change(changes, 'all')
   }
 
   /**
@@ -114,7 +113,7 @@ export class KitPromise {
    * stocks come to beside it stays as it was, so that what can be done more looks a little better than it is.
    */
   applyAtSight(changes: readonly Change[]): void {
-    this.change(changes, followed.itself)
+    this.change(changes, 'itself')
   }
 
   /** Tries a change, reads something off (further changes may be made for that), and takes all back. */
@@ -185,7 +184,7 @@ export class KitPromise {
       if (facing === nth(this.facings, number)) continue
       this.write(this.facings, number, facing)
       touched.add(number)
-      if (follow === followed.all) for (const stock of stream.stocks) stocks.add(stock)
+      if (follow === 'all') for (const stock of stream.stocks) stocks.add(stock)
     }
     this.refollow(stocks, touched)
   }

@@ -1,5 +1,5 @@
 import type { LedgerWear } from '../ledger'
-import { gammaP } from '../maths'
+import { gammaP, wornOutAtLeast } from '../maths'
 import { nth } from '../validation'
 
 /** Parts into which a life is divided where what is worn since the last new part is averaged over. */
@@ -7,7 +7,7 @@ const partsOfLife = 32
 /** Less likely counts are left out. */
 const leastChance = 1e-8
 
-/** A part at the start of a leg: what it is worn since the last new one was fitted, in lives, and what the first of them had left. */
+/** A part at the start of a leg: the lives used up since the last new one was fitted, and what that one had left. */
 interface Standing {
   readonly lives: number
   readonly left: number
@@ -59,8 +59,8 @@ export class WearLaw {
   private meanCount(lives: number, left: number): number {
     if (this.wear.spread === 0) return passed(lives, left)
     let sum = 0
-    for (let count = 0; ; count++) {
-      const chance = 1 - this.atMost(lives, left + count)
+    for (let count = 1; ; count++) {
+      const chance = wornOutAtLeast(count, lives, left, this.wear.spread)
       sum += chance
       if (chance < leastChance) return sum
     }

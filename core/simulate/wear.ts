@@ -1,5 +1,5 @@
 import type { LedgerWear } from '../ledger'
-import { gammaP } from '../maths'
+import { wornOutAtLeast } from '../maths'
 import { nth } from '../validation'
 import type { Stream } from './keyed-random'
 import { gammaDraw } from './laws'
@@ -28,13 +28,13 @@ const rounding = 1e-9
  */
 export class WearDraws {
   private readonly stretches: readonly Stretch[]
-  private readonly scale: number
+  private readonly spread: number
 
   constructor(
     readonly event: number,
     { lives, left, spread, freshAtLegs }: LedgerWear,
   ) {
-    this.scale = spread ** 2
+    this.spread = spread
     const starts = [...new Set([0, ...freshAtLegs])].filter((leg) => leg < lives.length).sort((a, b) => a - b)
     this.stretches = starts.map((start, i) => {
       const length = (starts[i + 1] ?? lives.length) - start
@@ -55,11 +55,12 @@ export class WearDraws {
 
   private drawLegs({ legs, lives, inAll, left }: Stretch, stream: Stream, fails: (leg: number) => void): void {
     let worn: readonly number[] = lives
-    if (this.scale > 0) {
+    const scale = this.spread ** 2
+    if (scale > 0) {
       let sum: number
-      do sum = gammaDraw(inAll / this.scale, stream) * this.scale
+      do sum = gammaDraw(inAll / scale, stream) * scale
       while (sum <= left + rounding)
-      const shares = lives.map((each) => gammaDraw(each / this.scale, stream))
+      const shares = lives.map((each) => gammaDraw(each / scale, stream))
       const all = shares.reduce((total, share) => total + share, 0)
       worn = shares.map((share) => (share / all) * sum)
     }
@@ -71,7 +72,7 @@ export class WearDraws {
   }
 
   private chanceToLast(lives: number, left: number): number {
-    if (lives === 0 || this.scale === 0) return lives > left + rounding ? 0 : 1
-    return left === 0 ? 0 : gammaP(lives / this.scale, left / this.scale)
+    if (this.spread === 0) return lives > left + rounding ? 0 : 1
+    return 1 - wornOutAtLeast(1, lives, left, this.spread)
   }
 }

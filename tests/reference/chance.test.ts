@@ -1,6 +1,6 @@
 import gammaCdf from '@stdlib/stats-base-dists-gamma-cdf'
 import poissonCdf from '@stdlib/stats-base-dists-poisson-cdf'
-import { poissonAtLeast, wornOutAtLeast } from '#core/hazard'
+import { poissonAtLeast, wornOutAtLeast } from '#core/maths'
 import { gammaP } from '#core/maths'
 import { describe, expect, it } from 'vitest'
 

@@ -2,7 +2,7 @@
 // repairs requiring multiple items", Management Science 26 (1980); for one item it is the newsvendor's: the n-th piece is
 // carried while what it saves times the chance that the demand reaches n pays for it.
 import fc from 'fast-check'
-import { poissonAtLeast } from '#core/hazard'
+import { poissonAtLeast } from '#core/maths'
 import { indexLedger, ledgerFormat, readLedger } from '#core/ledger'
 import { PromiseEvaluator } from '#core/promise'
 import { describe, expect, it } from 'vitest'

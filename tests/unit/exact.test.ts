@@ -1,5 +1,5 @@
 import { bestExactKit, ExactEvaluator, wearCountsOf } from '#core/exact'
-import { wornOutAtLeast } from '#core/hazard'
+import { wornOutAtLeast } from '#core/maths'
 import { indexLedger, ledgerFormat, readLedger, type Ledger } from '#core/ledger'
 import { describe, expect, it } from 'vitest'
 import { once } from '../once'

@@ -5,11 +5,9 @@ import {
   appliesTo,
   bikeFactor,
   lifeLeft,
-  poissonAtLeast,
   roadFactor,
   roadTraitsOf,
   wearingParts,
-  wornOutAtLeast,
   type Hazard,
   type RoadTrait,
   type WearingHazard,
@@ -72,23 +70,6 @@ describe('what is left of a part', () => {
     const wearing = defined(catalogue.hazards.find((each): each is WearingHazard => each.kind === 'wearing'))
     const left = Object.fromEntries(wearingParts.map((part) => [part, lifeLeft({ ...wearing, part }, bike, 0.4)]))
     expect(left).toEqual({ pads: 0.1, chain: 0.2, sealant: 0.3, tread: 0.4, lube: 1, cables: 0.5 })
-  })
-})
-
-describe('chances', () => {
-  it('of no event or more is one, of a first one 1 − e^−λ', () => {
-    expect(poissonAtLeast(0, 3)).toBe(1)
-    expect(poissonAtLeast(-1, 3)).toBe(1)
-    expect(poissonAtLeast(1, 0.5)).toBeCloseTo(1 - Math.exp(-0.5), 12)
-    expect(poissonAtLeast(2, 0.5)).toBeCloseTo(1 - 1.5 * Math.exp(-0.5), 12)
-  })
-  it('of wearing out: none without wear, one with nothing left, and by the exponential where the spread is 1', () => {
-    expect(wornOutAtLeast(1, 0, 0.5, 0.3)).toBe(0)
-    expect(wornOutAtLeast(1, 0.1, 0, 0.3)).toBe(1)
-    // Mean 1 and spread 1: a Gamma of shape 1, which is the exponential.
-    expect(wornOutAtLeast(1, 1, 0.5, 1)).toBeCloseTo(Math.exp(-0.5), 12)
-    expect(wornOutAtLeast(2, 1, 0.5, 1)).toBeCloseTo(Math.exp(-1.5), 12)
-    expect(wornOutAtLeast(2, 1, 0, 1)).toBeCloseTo(Math.exp(-1), 12)
   })
 })
 

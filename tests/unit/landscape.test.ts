@@ -98,7 +98,7 @@ describe('gaps by what the places stock', () => {
 describe('the walk to where a class can be had', () => {
   it('is to the nearer of two shops, or to an end of the road', () => {
     const land = landscape({ stops: stops.filter(({ id }) => id !== 'hamlet') })
-    const { hours } = land.pushOutFor('tube', 1)
+    const hours = land.walkTo('tube', 1)
     // km 10 lies between start and shop; km 45 is 25 km from the shop, 35 from the petrol station.
     for (const [km, far] of [
       [0, 0],
@@ -112,21 +112,10 @@ describe('the walk to where a class can be had', () => {
     }
   })
 
-  it('takes the bus where the end of the ride costs less than the walk', () => {
-    const land = landscape()
-    const { hours, to } = land.pushOutFor('cable', 1)
-    // At km 50 the bus costs its 2 h; the shop is 30 km or 6.2 h away.
-    expect(hoursAt(land, hours, 50)).toBeCloseTo(2, 6)
-    // At km 25 the shop is 5 km or 1.04 h away; the bus would be 25 km and 2 h.
-    expect(hoursAt(land, hours, 25)).toBeCloseTo(walk(5), 6)
-    // Helps are: the two ends, the shop, the bus.
-    expect(to[land.grid.km.findIndex((km) => km >= 50)]).toBe(3)
-  })
-
   it('counts the way off the road, and a bike that is hard to push', () => {
     const far = stops.map((stop) => (stop.id === 'shop' ? { ...stop, offRoadM: 3000 } : stop))
     const land = landscape({ stops: far.filter(({ id }) => id !== 'hamlet') })
-    const { hours } = land.pushOutFor('tube', 1.5)
+    const hours = land.walkTo('tube', 1.5)
     expect(hoursAt(land, hours, 24)).toBeCloseTo(1.5 * walk(4 + 3), 6)
   })
 })

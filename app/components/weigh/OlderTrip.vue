@@ -76,23 +76,23 @@ function settle(gramsPerHour: number | null) {
         </tr>
       </thead>
       <tbody
-        class="[&_td]:figures [&_td]:py-1 [&_td]:pl-3 [&_td]:text-right [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:font-normal"
+        class="[&_td]:py-1 [&_td]:pl-3 [&_td]:text-right [&_th]:py-1 [&_th]:pr-3 [&_th]:text-left [&_th]:font-normal"
       >
         <tr>
           <th scope="row">an hour lost is worth</th>
-          <td v-for="side in sides" :key="side.name">{{ grams(side.gramsPerHour) }}</td>
+          <td v-for="side in sides" :key="side.name" class="figures">{{ grams(side.gramsPerHour) }}</td>
         </tr>
         <tr>
           <th scope="row">the kit</th>
-          <td v-for="side in sides" :key="side.name">{{ grams(side.massG) }}</td>
+          <td v-for="side in sides" :key="side.name" class="figures">{{ grams(side.massG) }}</td>
         </tr>
         <tr>
           <th scope="row">hours lost, in the mean</th>
-          <td v-for="side in sides" :key="side.name">{{ hoursInWords(side.promiseH) }}</td>
+          <td v-for="side in sides" :key="side.name" class="figures">{{ hoursInWords(side.promiseH) }}</td>
         </tr>
         <tr class="border-b border-line">
           <th scope="row">chance of being stranded</th>
-          <td v-for="side in sides" :key="side.name">{{ chanceInWords(side.stranded) }}</td>
+          <td v-for="side in sides" :key="side.name" class="figures">{{ chanceInWords(side.stranded) }}</td>
         </tr>
         <tr v-for="thing in apart" :key="thing.id">
           <th scope="row" class="break-words">{{ thing.name }}</th>

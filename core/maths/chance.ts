@@ -1,4 +1,4 @@
-import { gammaP } from '../maths'
+import { gammaP } from './gamma'
 
 /**
  * Pr(N ≥ k) for N ~ Poisson(λ).
