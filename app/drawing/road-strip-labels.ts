@@ -36,3 +36,20 @@ export function stripLabels(stops: readonly Named[], width: number): StripLabel[
   }
   return placed
 }
+
+/** A title over the strip keeps to so much of its width, on the side of what it names; the other side is the read-out's. */
+const titleShare = 0.54
+const titleLetterPx = 5.8
+const besidePx = 9
+
+/**
+ * Where a title begins that names a place of the strip: beside it, or as near as it goes in without leaving its side.
+ *
+ * @returns undefined where it has no room
+ */
+export function stripTitleX(text: string, x: number, width: number): number | undefined {
+  const length = text.length * titleLetterPx
+  const from = x < width / 2 ? 0 : width * (1 - titleShare)
+  const to = from + width * titleShare
+  return length > to - from ? undefined : Math.max(from, Math.min(x + besidePx, to - length))
+}

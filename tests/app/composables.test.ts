@@ -16,7 +16,7 @@ import { stages, useStageNeeds } from '../../app/composables/useStages'
 import { useTripSessions } from '../../app/stores/trip-sessions'
 import { useVerdicts } from '../../app/stores/verdicts'
 import { planLabels } from '../../app/drawing/road-plan-labels'
-import { stripLabels } from '../../app/drawing/road-strip-labels'
+import { stripLabels, stripTitleX } from '../../app/drawing/road-strip-labels'
 import { useKitStore } from '../../app/stores/kit'
 import { useSelection } from '../../app/stores/selection'
 import { useTripStore } from '../../app/stores/trip'
@@ -122,6 +122,19 @@ describe('names under the strip', () => {
     const crowd = [stop('hut', 500, 1), stop('kiosk', 502, 2), stop('workshop', 504, 9)]
     expect(stripLabels(crowd, 1000).map(({ id }) => id)).toEqual(['workshop', 'kiosk'])
     expect(stripLabels(crowd.toReversed(), 1000).map(({ id }) => id)).toEqual(['workshop', 'kiosk'])
+  })
+
+  it('leave the title over the strip its side of it, beside what it names where that goes, or nothing', () => {
+    const text = 'farthest from help: 21.7 h on foot at 391 km'
+    expect(stripTitleX(text, 20, 1000)).toBe(29)
+    expect(stripTitleX(text, 600, 1000)).toBe(609)
+    for (let x = 0; x <= 640; x += 20) {
+      const from = defined(stripTitleX(text, x, 640))
+      const to = from + text.length * 5.8
+      if (x < 320) expect([from >= 0, to <= 0.55 * 640]).toEqual([true, true])
+      else expect([from >= 0.45 * 640, to <= 640]).toEqual([true, true])
+    }
+    expect(stripTitleX(text, 200, 390)).toBeUndefined()
   })
 
   it('too long are cut with a mark', () => {

@@ -2,14 +2,14 @@
 import { nth, defined } from '#core/validation'
 import { pointBefore } from '#core/road'
 import { isHelp } from '#core/supply'
-import { classInWords, wayToHelpInWords } from '#wording'
+import { classInWords, hoursInWords, wayToHelpInWords } from '#wording'
 import { useElementSize } from '@vueuse/core'
 import { catalogue } from '#catalogue'
 import { scaleLinear } from 'd3-scale'
 import { area, curveLinear, line } from 'd3-shape'
 import { computed, useTemplateRef } from 'vue'
 import { useView } from '../../stores/view'
-import { stripLabels } from '../../drawing/road-strip-labels'
+import { stripLabels, stripTitleX } from '../../drawing/road-strip-labels'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
@@ -109,6 +109,14 @@ const readout = computed(() => {
   if (!walk) return ''
   const i = pointBefore(walk.km, selection.cursorKm)
   return `at ${km(selection.cursorKm)}: ${wayToHelpInWords(nth(walk.hours, i), nth(walk.waitH, i), walk.to[i])}`
+})
+
+const farthest = computed(() => {
+  const worst = view.value?.worst
+  if (!worst) return { text: '', x: undefined }
+  const how = worst.waitH > 0 ? 'on foot and waiting' : 'on foot'
+  const text = `farthest from help: ${hoursInWords(worst.worstH)} ${how} at ${km(worst.atKm)}`
+  return { text, x: stripTitleX(text, x.value(worst.atKm), width.value) }
 })
 
 /** Whether what is written over the strip stands over its left half. */
@@ -250,7 +258,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
             {{ km(shownGap.km) }} without {{ classInWords(selection.classId, catalogue.families) }}
           </text>
         </g>
-        <g v-else-if="view.worst.worstH > 0 && width > 560">
+        <g v-else-if="view.worst.worstH > 0 && farthest.x !== undefined">
           <line
             :x1="x(view.worst.atKm)"
             :x2="x(view.worst.atKm)"
@@ -260,13 +268,8 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
             stroke-width="1.4"
           />
           <circle :cx="x(view.worst.atKm)" :cy="hours(view.worst.worstH)" r="4" class="fill-madder" />
-          <text
-            :x="x(view.worst.atKm) + (x(view.worst.atKm) > width - 260 ? -9 : 9)"
-            y="15"
-            :text-anchor="x(view.worst.atKm) > width - 260 ? 'end' : 'start'"
-            class="fill-madder text-[12px] font-bold"
-          >
-            farthest from help: {{ wayToHelpInWords(view.worst.worstH, view.worst.waitH) }} at {{ km(view.worst.atKm) }}
+          <text :x="farthest.x" y="15" class="fill-madder text-[12px] font-bold">
+            {{ farthest.text }}
           </text>
         </g>
 
