@@ -7,6 +7,7 @@ import { surveyRoad, type RoadPoint } from '#core/road'
 import { supplyFamilySchema } from '#core/supply'
 import { tripSchema } from '#core/trip'
 import { describe, expect, it } from 'vitest'
+import { once } from '../once'
 
 /**
  * A road of ten points worked out by hand.
@@ -43,7 +44,7 @@ import { describe, expect, it } from 'vitest'
  */
 const kmOfDegree = (Math.PI * 6378.137) / 180
 const points: RoadPoint[] = Array.from({ length: 10 }, (_, i) => [0, (i * 10) / kmOfDegree, 0])
-const survey = surveyRoad(points)
+const survey = once(() => surveyRoad(points))
 const reference: Reference = {
   families: [supplyFamilySchema.parse({ id: 'tube', name: 'tube', variant: 'none' })],
   services: [
@@ -72,22 +73,22 @@ const trip = tripSchema.parse({
     { id: 'x', name: 'X', tyres: { front: { size: '40-622' }, rear: { size: '40-622' } }, speeds: 11, pushFactor: 1.5 },
   ],
 })
-const landscape = new Landscape(trip, survey, reference)
-const availability = availabilityOf(landscape, trip, 'tube')
-const read = (roadKm: number) => placeReportAt(landscape, trip, survey, roadKm)
+const landscape = once(() => new Landscape(trip, survey(), reference))
+const availability = once(() => availabilityOf(landscape(), trip, 'tube'))
+const read = (roadKm: number) => placeReportAt(landscape(), trip, survey(), roadKm)
 
 describe('ten points, three stops', () => {
-  it('is 90 km long', () => expect(survey.lengthKm).toBeCloseTo(90, 9))
+  it('is 90 km long', () => expect(survey().lengthKm).toBeCloseTo(90, 9))
 
   it('has three gaps of tubes', () => {
     expect(
-      availability.gaps.map(({ fromKm, toKm }) => [Math.round(fromKm * 1e6) / 1e6, Math.round(toKm * 1e6) / 1e6]),
+      availability().gaps.map(({ fromKm, toKm }) => [Math.round(fromKm * 1e6) / 1e6, Math.round(toKm * 1e6) / 1e6]),
     ).toEqual([
       [0, 20],
       [20, 80],
       [80, 90],
     ])
-    expect(availability.longest).toBe(1)
+    expect(availability().longest).toBe(1)
   })
   it.each([
     [10, 3.106856],
@@ -112,15 +113,15 @@ describe('ten points, three stops', () => {
     expect(read(0).back).toMatchObject({ place: 'the start', walkH: 0 })
   })
   it('is farthest from help at km 69', () => {
-    const { hours } = landscape.pushOutToHelp(1.5)
+    const { hours } = landscape().pushOutToHelp(1.5)
     const worst = hours.indexOf(Math.max(...hours))
-    expect(landscape.grid.km[worst]).toBeCloseTo(69, 0)
+    expect(landscape().grid.km[worst]).toBeCloseTo(69, 0)
     expect(hours[worst]).toBeCloseTo(6.524397, 1)
   })
   it('is walked out of in these hours, gap by gap', () => {
-    expect(nth(availability.gaps, 1).worstWalkH).toBeCloseTo(9.320568, 2)
-    expect(nth(availability.gaps, 1).meanWalkH).toBeCloseTo(4.660284, 2)
-    expect(nth(availability.gaps, 2).worstWalkH).toBeCloseTo(1.553428, 1)
-    expect(nth(availability.gaps, 2).meanWalkH).toBeCloseTo(0.776714, 2)
+    expect(nth(availability().gaps, 1).worstWalkH).toBeCloseTo(9.320568, 2)
+    expect(nth(availability().gaps, 1).meanWalkH).toBeCloseTo(4.660284, 2)
+    expect(nth(availability().gaps, 2).worstWalkH).toBeCloseTo(1.553428, 1)
+    expect(nth(availability().gaps, 2).meanWalkH).toBeCloseTo(0.776714, 2)
   })
 })

@@ -7,6 +7,7 @@ import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { once } from '../once'
 
 const sun: Daylight = {
   kind: 'rises and sets',
@@ -127,20 +128,20 @@ describe('when one is out, walking by day', () => {
 describe('a place read off', () => {
   const trip = demoTrip()
   const survey = surveyRoad(trip.road.points)
-  const landscape = new Landscape(trip, survey, catalogue)
+  const landscape = once(() => new Landscape(trip, survey, catalogue))
 
   it('agrees with the push-out along the road', () => {
-    const { km } = landscape.grid
-    const { hours } = landscape.pushOutToHelp(1.25)
+    const { km } = landscape().grid
+    const { hours } = landscape().pushOutToHelp(1.25)
     for (let node = 0; node < km.length; node += 37) {
-      expect(placeReportAt(landscape, trip, survey, numberAt(km, node)).nearest.walkH).toBeCloseTo(
+      expect(placeReportAt(landscape(), trip, survey, numberAt(km, node)).nearest.walkH).toBeCloseTo(
         numberAt(hours, node),
         6,
       )
     }
   })
   it('has no hour of its day worse than the one it names', () => {
-    const { day, nearest } = placeReportAt(landscape, trip, survey, 250)
+    const { day, nearest } = placeReportAt(landscape(), trip, survey, 250)
     expect(defined(defined(day).worst).out.hours).toBeGreaterThanOrEqual(defined(day).then.hours - 0.5)
     expect(defined(defined(day).worst).out.hours).toBeGreaterThanOrEqual(nearest.walkH)
   })

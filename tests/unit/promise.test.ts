@@ -9,8 +9,8 @@ import { workedExample, workedKits } from '../worked-example'
 
 describe('the promise of the worked example', () => {
   const document = workedExample()
-  const ledger = indexLedger(document)
   const kits = once(() => {
+    const ledger = indexLedger(document)
     const promise = new PromiseEvaluator(ledger)
     return allKits(ledger.items.map(({ max }) => max)).map((counts) => ({
       counts,

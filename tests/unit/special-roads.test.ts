@@ -9,6 +9,7 @@ import { tripSchema, waypointStops, type Trip } from '#core/trip'
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { describe, expect, it } from 'vitest'
+import { once } from '../once'
 
 const demo = demoTrip()
 const shop = (id: string, roadKm: number, hours = '24/7') =>
@@ -75,13 +76,15 @@ describe('a road across the 180° meridian', () => {
 describe('a road at 78° north in June', () => {
   const points: RoadPoint[] = Array.from({ length: 301 }, (_, i) => [78 + i / 1000, 15 + i / 100, 40])
   const trip = tripOn(points, [], { start: '2026-06-15T09:00', utcOffsetH: 2 })
-  const { survey, landscape } = seen(trip)
+  const north = once(() => seen(trip))
 
   it('is never in the dark, at whatever hour it is ridden', () => {
+    const { survey, landscape } = north()
     const { days } = defined(rideView(landscape, trip, survey))
     expect(days.every(({ daylight, darkH }) => daylight.kind === 'never sets' && darkH === 0)).toBe(true)
   })
   it('is walked out of by the clock', () => {
+    const { survey, landscape } = north()
     const { day } = placeReportAt(landscape, trip, survey, survey.lengthKm / 2)
     expect(defined(day).lightLeftH).toBe(24)
     expect(defined(day).then.hours).toBeGreaterThan(0)
@@ -89,6 +92,7 @@ describe('a road at 78° north in June', () => {
     expect(defined(day).worst).toBeNull()
   })
   it('and in December lies wholly in the dark', () => {
+    const { survey } = north()
     const winter = { ...trip, ride: { ...trip.ride, start: '2026-12-15T09:00' } }
     const { days } = defined(rideView(new Landscape(winter, survey, catalogue), winter, survey))
     expect(nth(days, 0).daylight.kind).toBe('never rises')
@@ -115,27 +119,22 @@ describe('a loop that passes a shop twice', () => {
     )
   })
   const whole = [...points, km(0, 0)]
-  const survey = surveyRoad(whole)
-  const stops = waypointStops(
-    { points: whole, waypoints: [{ name: 'Crossing', lat: 10 / 110.574, lon: 0.0005 }] },
-    survey,
-    [],
-    (() => {
-      let id = 0
-      return () => `s${id++}`
-    })(),
-  )
+  const stops = once(() => {
+    let id = 0
+    const waypoints = [{ name: 'Crossing', lat: 10 / 110.574, lon: 0.0005 }]
+    return waypointStops({ points: whole, waypoints }, surveyRoad(whole), [], () => `s${id++}`)
+  })
   it('has it as a stop at each pass', () => {
-    expect(stops.map(({ name }) => name)).toEqual(['Crossing', 'Crossing, second time'])
-    expect(nth(stops, 0).roadKm).toBeCloseTo(10, 0)
-    expect(nth(stops, 1).roadKm).toBeCloseTo(50, 0)
+    expect(stops().map(({ name }) => name)).toEqual(['Crossing', 'Crossing, second time'])
+    expect(nth(stops(), 0).roadKm).toBeCloseTo(10, 0)
+    expect(nth(stops(), 1).roadKm).toBeCloseTo(50, 0)
   })
   it('has its gaps between the passes', () => {
     const services = shop('x', 0).services
     const { availability } = seen(
       tripOn(
         whole,
-        stops.map((stop) => ({ ...stop, services })),
+        stops().map((stop) => ({ ...stop, services })),
       ),
     )
     expect(availability.gaps.map((gap) => Math.round(gap.km))).toEqual([10, 40, 10])
@@ -163,19 +162,22 @@ describe('a road of six thousand kilometres with four hundred stops', () => {
     -30 + i * 0.00122,
     400 + 300 * Math.sin(i / 700),
   ])
-  const survey = surveyRoad(points)
-  const stops = Array.from({ length: 400 }, (_, i) =>
-    stopSchema.parse({
-      id: `stop-${i}`,
-      name: `Stop ${i}`,
-      roadKm: ((i + 0.5) / 400) * survey.lengthKm,
-      services: [{ kind: i % 10 === 0 ? 'bike-shop' : 'supermarket', hours: 'Mo-Sa 08:00-20:00' }],
-    }),
-  )
-  const trip = tripOn(points, stops, { start: '2026-05-01T08:00' })
-  const landscape = new Landscape(trip, survey, catalogue)
+  const long = once(() => {
+    const survey = surveyRoad(points)
+    const stops = Array.from({ length: 400 }, (_, i) =>
+      stopSchema.parse({
+        id: `stop-${i}`,
+        name: `Stop ${i}`,
+        roadKm: ((i + 0.5) / 400) * survey.lengthKm,
+        services: [{ kind: i % 10 === 0 ? 'bike-shop' : 'supermarket', hours: 'Mo-Sa 08:00-20:00' }],
+      }),
+    )
+    const trip = tripOn(points, stops, { start: '2026-05-01T08:00' })
+    return { survey, trip, landscape: new Landscape(trip, survey, catalogue) }
+  })
 
   it('has its days, its gaps and its walk out', () => {
+    const { survey, trip, landscape } = long()
     expect(survey.lengthKm).toBeGreaterThan(5700)
     expect(survey.lengthKm).toBeLessThan(6300)
     const { days } = defined(rideView(landscape, trip, survey))

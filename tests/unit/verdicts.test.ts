@@ -9,6 +9,7 @@ import { ledgerOfTrip } from '#core/trip-ledger'
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { describe, expect, it } from 'vitest'
+import { once } from '../once'
 import { workedExample } from '../worked-example'
 
 const explained = (ledger = { ...workedExample(), gramsPerHour: 600 as number | null }) => ({
@@ -18,30 +19,33 @@ const explained = (ledger = { ...workedExample(), gramsPerHour: 600 as number | 
 const verdictOn = (kit: Kit, id: string) => defined(kit.verdicts.find(({ item }) => item === id))
 
 describe('verdicts', () => {
-  const { ledger, kit } = explained()
-  const exact = new ExactEvaluator(indexLedger(ledger))
-  const without = (item: number, by: number) => kit.counts.map((count, i) => (i === item ? count + by : count))
+  const example = once(() => explained())
+  const exact = once(() => new ExactEvaluator(indexLedger(example().ledger)))
+  const without = (item: number, by: number) =>
+    example().kit.counts.map((count, i) => (i === item ? count + by : count))
 
   it('say what is lost without a thing, near what follows from every way a trip can go', () => {
+    const { ledger, kit } = example()
     ledger.items.forEach(({ id }, item) => {
       const n = nth(kit.counts, item)
       if (n === 0) return
       const { lostH, lastOneH, n: said } = verdictOn(kit, id)
       expect(said).toBe(n)
-      const here = exact.evaluate(kit.counts).promiseH
-      expect(lostH, id).toBeCloseTo(exact.evaluate(without(item, -n)).promiseH - here, 2)
-      if (n > 1) expect(lastOneH, id).toBeCloseTo(exact.evaluate(without(item, -1)).promiseH - here, 2)
+      const here = exact().evaluate(kit.counts).promiseH
+      expect(lostH, id).toBeCloseTo(exact().evaluate(without(item, -n)).promiseH - here, 2)
+      if (n > 1) expect(lastOneH, id).toBeCloseTo(exact().evaluate(without(item, -1)).promiseH - here, 2)
       else expect(lastOneH).toBeNull()
     })
   })
 
   it('are made of what they lose failure by failure', () => {
-    for (const { answers, lostH } of kit.verdicts) {
+    for (const { answers, lostH } of example().kit.verdicts) {
       expect(answers.reduce((sum, answer) => sum + answer.lostH, 0)).toBeCloseTo(lostH, 4)
     }
   })
 
   it('name the fix that is lost, and what takes its place with the things of the kit', () => {
+    const { kit } = example()
     const [flat] = verdictOn(kit, 'tube').answers
     expect(flat).toMatchObject({ event: 'flat', fix: 'tube', instead: { fix: 'patch' } })
     expect([...defined(defined(flat).instead).items].sort()).toEqual(['levers', 'patches', 'pump'])
@@ -49,17 +53,18 @@ describe('verdicts', () => {
   })
 
   it('of what stays at home say what it would spare, and with what beside it', () => {
+    const { kit } = example()
     // A hanger is nothing without keys, and keys are nothing without a hanger but for single speed.
     const hanger = verdictOn(kit, 'hanger')
     expect(hanger).toMatchObject({ verdict: 'leave', n: 0, together: ['keys'], carriedG: 110 })
     expect(hanger.lostH).toBeCloseTo(
-      exact.evaluate(kit.counts).promiseH - exact.evaluate(without(6, 1).map((n, i) => (i === 7 ? 1 : n))).promiseH,
+      exact().evaluate(kit.counts).promiseH - exact().evaluate(without(6, 1).map((n, i) => (i === 7 ? 1 : n))).promiseH,
       2,
     )
   })
 
   it('flip where grams and hours weigh the same', () => {
-    for (const { verdict, carriedG, lostH, flip, massG, n } of kit.verdicts) {
+    for (const { verdict, carriedG, lostH, flip, massG, n } of example().kit.verdicts) {
       if (flip.gramsPerHour === null) continue
       expect(carriedG / flip.gramsPerHour).toBeCloseTo(lostH, 9)
       // At that mass of one, the price at the dial is what it spares.
