@@ -1,4 +1,5 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { relative } from 'node:path'
 import { buildIfStale } from './build'
 import { clearFolder } from './clear-folder'
 import { runChild } from './children'
@@ -12,11 +13,12 @@ import { ScriptError } from './script-error'
 const folder = '.data/test'
 const results = 'test-results'
 
+/** How many checks and tests were content, and the names of those that were not. */
 interface Tally {
   passed: number
-  failed: number
+  readonly failed: string[]
 }
-const tally: Tally = { passed: 0, failed: 0 }
+const tally: Tally = { passed: 0, failed: [] }
 
 /** Runs a tool of the packages to its end with its output in view; true when it was content. */
 async function runTool(
@@ -42,7 +44,7 @@ async function check({ name, args: [tool, ...args] }: Check): Promise<void> {
   console.log(`\n— ${name}${said.trim() && `\n${said.trim()}`}`)
   if (ok) tally.passed++
   else {
-    tally.failed++
+    tally.failed.push(name)
     console.error(`✗ ${name} failed`)
   }
 }
@@ -70,17 +72,40 @@ async function checkInTurn(checks: readonly Check[]): Promise<void> {
   for (const each of checks) await check(each)
 }
 
-function addReport(path: string, count: (report: never) => Tally, ok: boolean): void {
-  let counted: Tally = { passed: 0, failed: 0 }
+/** Adds what a tool has written of its tests. @param read reads that */
+function addReport(path: string, read: (report: never) => Tally, ok: boolean): void {
+  let counted: Tally = { passed: 0, failed: [] }
   try {
-    counted = count(JSON.parse(readFileSync(path, 'utf8')) as never)
+    counted = read(JSON.parse(readFileSync(path, 'utf8')) as never)
   } catch {
     console.error(`✗ ${path} was not written`)
   }
   tally.passed += counted.passed
+  tally.failed.push(...counted.failed)
   // A run that ended badly without a failed test, or without any test, is a failure all the same.
-  tally.failed += counted.failed > 0 || (ok && counted.passed > 0) ? counted.failed : 1
+  if (counted.failed.length === 0 && !(ok && counted.passed > 0)) tally.failed.push(`what is told in ${path}`)
 }
+
+interface VitestReport {
+  readonly testResults: readonly {
+    readonly name: string
+    readonly assertionResults: readonly { readonly fullName: string; readonly status: string }[]
+  }[]
+}
+
+interface PlaywrightReport {
+  readonly suites: readonly PlaywrightSuite[]
+}
+interface PlaywrightSuite {
+  readonly title: string
+  readonly suites?: readonly PlaywrightSuite[]
+  readonly specs: readonly { readonly title: string; readonly ok: boolean }[]
+}
+
+const specsOf = (suite: PlaywrightSuite): { name: string; ok: boolean }[] => [
+  ...suite.specs.map(({ title, ok }) => ({ name: `${suite.title} › ${title}`, ok })),
+  ...(suite.suites ?? []).flatMap(specsOf),
+]
 
 async function vitest(): Promise<void> {
   console.log('\n— Unit, reference and server tests')
@@ -88,10 +113,19 @@ async function vitest(): Promise<void> {
   const ok = await runTool('vitest', ['run', ...report])
   addReport(
     `${results}/vitest.json`,
-    (report: { numPassedTests: number; numFailedTests: number }) => ({
-      passed: report.numPassedTests,
-      failed: report.numFailedTests,
-    }),
+    ({ testResults }: VitestReport) => {
+      const tests = testResults.flatMap(({ name, assertionResults }) =>
+        assertionResults.map((test) => ({ name: `${relative('.', name)} › ${test.fullName}`, status: test.status })),
+      )
+      return {
+        passed: tests.filter(({ status }) => status === 'passed').length,
+        failed: [
+          ...tests.filter(({ status }) => status === 'failed').map(({ name }) => name),
+          // Such as could not even be read.
+          ...testResults.filter((file) => file.assertionResults.length === 0).map(({ name }) => relative('.', name)),
+        ],
+      }
+    },
     ok,
   )
 }
@@ -101,10 +135,13 @@ async function playwright(address: string): Promise<void> {
   const ok = await runTool('playwright', ['test'], { RAG_TIN_ADDRESS: address })
   addReport(
     `${results}/report.json`,
-    (report: { stats: { expected: number; unexpected: number; flaky: number } }) => ({
-      passed: report.stats.expected + report.stats.flaky,
-      failed: report.stats.unexpected,
-    }),
+    ({ suites }: PlaywrightReport) => {
+      const specs = suites.flatMap(specsOf)
+      return {
+        passed: specs.filter((spec) => spec.ok).length,
+        failed: specs.filter((spec) => !spec.ok).map(({ name }) => name),
+      }
+    },
     ok,
   )
 }
@@ -131,6 +168,8 @@ await run(async () => {
   note({ address: service.address })
   await playwright(service.address)
   await service.stop()
-  console.log(`\n${tally.passed} passed, ${tally.failed} failed`)
-  return tally.failed > 0 ? 1 : 0
+  console.log(`\n${tally.passed} passed, ${tally.failed.length} failed`)
+  // Once more at the end, where nobody has to look for them.
+  for (const name of tally.failed) console.error(`✗ ${name}`)
+  return tally.failed.length > 0 ? 1 : 0
 })

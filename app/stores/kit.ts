@@ -55,7 +55,7 @@ async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
   return points
 }
 
-/** The proof starts once nothing has changed for this long. */
+/** The proof starts once nothing has changed for this long, where somebody looks at it. */
 const calmMs = 700
 
 /** The analysis of the trip on the bench, done in workers so that the page never waits. */
@@ -85,6 +85,10 @@ export const useKitStore = defineStore('kit', () => {
   /** The names of lines, wherever they were made. */
   let lineIds = new WeakMap<readonly RoadPoint[], LineId>()
   let calm: ReturnType<typeof setTimeout> | undefined
+  /** Whether somebody looks at how near to the best the kit is: till then nothing is proved, which takes a minute of a core. */
+  let isProofSeen = false
+  /** Whether the kit has been neither proved yet nor kept from it by hand. */
+  let isProofDue = false
 
   function analysisService(): Remote<AnalysisService> {
     if (!analyser) {
@@ -146,7 +150,8 @@ export const useKitStore = defineStore('kit', () => {
       }
     }
     weighing.value = false
-    if (kit.value && !busy.value) calm = setTimeout(startProof, calmMs)
+    isProofDue = kit.value !== null
+    proveOnceCalm()
   }
 
   /** Sends the ledger only when the worker does not have it. */
@@ -217,6 +222,17 @@ export const useKitStore = defineStore('kit', () => {
     return mine
   }
 
+  function seeProof(isSeen: boolean): void {
+    isProofSeen = isSeen
+    proveOnceCalm()
+  }
+
+  function proveOnceCalm(): void {
+    clearTimeout(calm)
+    const isCalm = !busy.value && !weighing.value
+    if (isProofSeen && isProofDue && isCalm) calm = setTimeout(startProof, calmMs)
+  }
+
   function startProof(): void {
     if (!weighed.value || !kit.value) return
     const { built } = weighed.value
@@ -224,6 +240,7 @@ export const useKitStore = defineStore('kit', () => {
     const worker = new Worker(new URL('../workers/proof.worker.ts', import.meta.url), { type: 'module' })
     const prover = wrap<ProveService>(worker)
     proving = { worker, prover }
+    isProofDue = false
     proof.value = { stage: 'running', gap: null, seconds: 0 }
     /** How it ended. The bounds come by a channel of their own, and one may be late: from now on none counts. */
     const ended = (state: ProofState) => {
@@ -261,6 +278,7 @@ export const useKitStore = defineStore('kit', () => {
     clearTimeout(calm)
     proving?.worker.terminate()
     proving = undefined
+    isProofDue = false
     proof.value = { stage: 'none' }
   }
 
@@ -334,6 +352,7 @@ export const useKitStore = defineStore('kit', () => {
     failure,
     proof,
     analyse,
+    seeProof,
     startProof,
     stopProof,
     whatIsLacking,

@@ -266,6 +266,7 @@ describe('the kit', () => {
 })
 
 describe('the proof', () => {
+  beforeEach(() => store.seeProof(true))
   const analysedKit = async () => {
     void store.analyse(trip)
     defined(analyses.at(-1)).answer(analysis())
@@ -278,6 +279,27 @@ describe('the proof', () => {
     await pass(calm)
     expect(store.proof.stage).toBe('running')
     expect(workers.map(({ file }) => file)).toEqual(['analysis.worker.ts', 'kit.worker.ts', 'proof.worker.ts'])
+  })
+
+  it('waits until somebody looks at it', async () => {
+    store.seeProof(false)
+    await analysedKit()
+    await pass(10 * calm)
+    expect(store.proof.stage).toBe('none')
+    store.seeProof(true)
+    await pass(calm)
+    expect(store.proof.stage).toBe('running')
+  })
+
+  it('goes on and stays done when nobody looks any more', async () => {
+    await analysedKit()
+    await pass(calm)
+    store.seeProof(false)
+    nth(proofs, 0).answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
+    await pass(0)
+    store.seeProof(true)
+    await pass(10 * calm)
+    expect(store.proof.stage).toBe('done')
   })
 
   it('does not start without a kit', async () => {
@@ -339,6 +361,8 @@ describe('the proof', () => {
     await pass(calm)
     store.stopProof()
     expect(store.proof.stage).toBe('none')
+    store.seeProof(false)
+    store.seeProof(true)
     await pass(10 * calm)
     expect(store.proof.stage).toBe('none')
     store.startProof()

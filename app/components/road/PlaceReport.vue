@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { defined } from '#core/validation'
 import type { PlaceReport, WayOut } from '#core/availability'
 import { nightPlaceAt, nightAt, setNights, timeOf } from '#core/ride'
 import { momentInWords, hoursInWords } from '#wording'
@@ -27,8 +26,13 @@ const read = useThrottleFn(
 )
 watch(() => [selection.cursorKm, kit.analysis], read, { immediate: true })
 
-const bed = computed(() => nightPlaceAt(store.openTrip.stops, Math.round((place.value?.roadKm ?? 0) * 10) / 10))
-const night = computed(() => (place.value ? nightAt(store.openTrip.ride.nights, bed.value) : undefined))
+/** Where the cursor is now, which may be ahead of what has been read. */
+const bed = computed(() => nightPlaceAt(store.openTrip.stops, Math.round(selection.cursorKm * 10) / 10))
+const night = computed(() => nightAt(store.openTrip.ride.nights, bed.value))
+const isBetweenEnds = computed(() => {
+  const lengthKm = kit.analysis?.lengthKm ?? 0
+  return selection.cursorKm > 0 && selection.cursorKm < lengthKm
+})
 function sleepHere() {
   const { roadKm } = bed.value
   const { ride } = store.openTrip
@@ -58,10 +62,10 @@ const after = computed(() => {
   <section v-if="place" class="card px-4 py-3" aria-labelledby="place-title" aria-live="polite">
     <div class="flex items-start gap-3">
       <h2 id="place-title" class="min-w-0 flex-1 text-base">
-        If it breaks at <span class="figures">{{ km(place.roadKm) }}</span>
+        If it breaks at <span class="figures">{{ km(selection.cursorKm) }}</span>
       </h2>
       <button
-        v-if="place.day && place.roadKm > 0 && place.roadKm < defined(kit.analysis).lengthKm"
+        v-if="place.day && isBetweenEnds"
         type="button"
         class="button min-h-7! py-0.5! max-md:min-h-11!"
         :aria-pressed="night !== undefined"
@@ -70,7 +74,9 @@ const after = computed(() => {
         <Tent :size="15" aria-hidden="true" />{{ night ? 'No night here' : 'A night here' }}
       </button>
     </div>
-    <dl class="mt-1.5 grid grid-cols-2 gap-x-5 gap-y-1.5 text-sm md:grid-cols-3 [&_dt]:text-xs [&_dt]:text-soft">
+    <dl
+      :class="{ 'opacity-60': place.roadKm !== selection.cursorKm }"
+      class="mt-1.5 grid grid-cols-2 gap-x-5 gap-y-1.5 text-sm md:grid-cols-3 [&_dt]:text-xs [&_dt]:text-soft">
       <div>
         <dt>ahead, on foot</dt>
         <dd :class="{ 'font-semibold': place.nearest.way === 'ahead' }">{{ toHelp(place.ahead) }}</dd>
