@@ -76,7 +76,8 @@ const after = computed(() => {
     </div>
     <dl
       :class="{ 'opacity-60': place.roadKm !== selection.cursorKm }"
-      class="mt-1.5 grid grid-cols-2 gap-x-5 gap-y-1.5 text-sm md:grid-cols-3 [&_dt]:text-xs [&_dt]:text-soft">
+      class="mt-1.5 grid grid-cols-2 gap-x-5 gap-y-1.5 text-sm md:grid-cols-3 [&_dt]:text-xs [&_dt]:text-soft"
+    >
       <div>
         <dt>ahead, on foot</dt>
         <dd :class="{ 'font-semibold': place.nearest.way === 'ahead' }">{{ toHelp(place.ahead) }}</dd>
