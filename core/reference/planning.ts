@@ -48,6 +48,22 @@ export const planningSchema = z.record(z.string().max(80), z.number()).superRefi
 })
 export type Planning = z.infer<typeof planningSchema>
 
+/** Planning values to be set, and keys of those to be set back. */
+export const planningChangeSchema = z.object({
+  planning: planningSchema.default({}),
+  back: z
+    .array(z.string().max(80).refine(kindOf, 'a planning value of the reference, as in "hands.easy.2"'))
+    .max(500)
+    .default([]),
+})
+export type PlanningChange = z.infer<typeof planningChangeSchema>
+
+/** Planning values after a change. */
+export function changedPlanning(before: Planning, { planning, back }: PlanningChange): Planning {
+  const kept = Object.entries(before).filter(([key]) => !back.includes(key))
+  return { ...Object.fromEntries(kept), ...planning }
+}
+
 /** A planning value that can be changed. */
 export interface PlanningValue {
   readonly key: string

@@ -37,6 +37,9 @@ const units = {
 
 export type Quantity = keyof typeof units
 
+/** So many digits of a product are true: 70 % is 0.7 and not 0.7000000000000001. */
+const digits = 15
+
 /** Where a scale has its zero, in the core's unit. */
 const zeros: Readonly<Record<string, number>> = { '°f': FAHRENHEIT_ZERO_C, f: FAHRENHEIT_ZERO_C }
 
@@ -82,5 +85,5 @@ export function readMeasure(text: string, quantity: Quantity, plainUnit: string)
     }
   }
   const number = Number(nth(match, 1).replace(',', '.').replace('−', '-'))
-  return { value: number * factor + (zeros[unit] ?? 0) }
+  return { value: Number((number * factor + (zeros[unit] ?? 0)).toPrecision(digits)) }
 }

@@ -1,6 +1,7 @@
 import { Readable } from 'node:stream'
 import { ZipFile } from 'yazl'
 import type { Database } from '../db/connection'
+import { planningOf } from '../db/planning'
 import { listBin, listTrips, readAnyDocument } from '../db/trips'
 import type { Person } from './people'
 import { sessionsOf } from './sessions'
@@ -15,7 +16,7 @@ export const accountExportFormat = 'rag-tin.account/1'
  */
 export async function exportAccount(
   db: Database,
-  { id, name, email, createdAt }: Person,
+  { id, name, email, createdAt, planning }: Person,
   nameFor: (name: string) => string,
 ): Promise<Readable> {
   const kept = [
@@ -31,6 +32,7 @@ export async function exportAccount(
     name,
     email,
     since: createdAt,
+    planning: planningOf(planning),
     signedIn: (await sessionsOf(db, id)).map((session) => session.createdAt),
     trips: trips.map(({ file, name, updatedAt, deletedAt }) => ({ file, name, updatedAt, thrownAwayAt: deletedAt })),
   }

@@ -10,6 +10,7 @@ export interface Person {
   readonly email: string
   readonly passwordHash: string
   readonly createdAt: Date
+  readonly planning: string | null
 }
 
 export async function findPerson(db: Database, email: string): Promise<Person | undefined> {
@@ -30,7 +31,7 @@ export async function addPerson(
 ): Promise<Person | undefined> {
   // The column keeps whole seconds.
   const createdAt = new Date(Math.floor(Date.now() / 1000) * 1000)
-  const person = { id: randomUUID(), name, email, passwordHash, createdAt }
+  const person = { id: randomUUID(), name, email, passwordHash, createdAt, planning: null }
   return (await unlessTaken(db.insert(users).values(person))) ? person : undefined
 }
 

@@ -26,6 +26,8 @@ export const users = mysqlTable('users', {
   name: varchar('name', { length: 120 }).notNull(),
   /** Empty for an account that nobody signs in to with a password. */
   passwordHash: varchar('password_hash', { length: 255 }).notNull(),
+  /** Planning values that this person knows better, for trips to come, as JSON; null where there are none. */
+  planning: text('planning'),
   createdAt: datetime('created_at').notNull(),
 })
 

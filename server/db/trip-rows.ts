@@ -10,6 +10,7 @@ import { stopSchema, type Stop } from '#core/supply'
 import { bikeFrom1, dialsSchema, thingFrom1, type PartName } from '#core/trip'
 import { forecastSchema } from '#core/weather'
 import type { Connection } from './connection'
+import { planningColumn, planningOf } from './planning'
 import type { StoredParts } from './stored-parts'
 import * as t from './schema'
 
@@ -123,7 +124,7 @@ export const readPart: Readers = {
     const [row] = await db.select().from(t.dials).where(eq(t.dials.tripId, tripId))
     if (!row) return dialsSchema.parse({})
     const { planning, ...dials } = row
-    return dialsSchema.parse({ ...dials, ...(planning !== null && { planning: JSON.parse(planning) as unknown }) })
+    return dialsSchema.parse({ ...dials, planning: planningOf(planning) })
   },
 }
 
@@ -270,7 +271,7 @@ export const writePart: Writers = {
   },
 
   async dials(db, tripId, { planning, ...dials }) {
-    const row = { ...dials, planning: Object.keys(planning).length > 0 ? JSON.stringify(planning) : null }
+    const row = { ...dials, planning: planningColumn(planning) }
     await db
       .insert(t.dials)
       .values({ tripId, ...row })

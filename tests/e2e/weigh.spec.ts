@@ -1,6 +1,6 @@
 import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
-import { analysed, expectNoAxeViolations, openOwnDemo, rowOf, saved } from './steps'
+import { analysed, beginTrip, expectNoAxeViolations, newTrip, onServer, openOwnDemo, rowOf, saved } from './steps'
 
 test('the sum opens, adds up to the last digit, and leads to the things behind it', async ({ page }) => {
   await openOwnDemo(page, 'weigh')
@@ -47,6 +47,36 @@ test('a rate changed in What can fail moves a verdict, and is set back', async (
   await analysed(page)
   await page.getByRole('button', { name: 'Things' }).click()
   await expect.poll(() => hanger.innerText()).toBe(before)
+})
+
+test('a planning value is changed for all trips and those to come, and set back in all', async ({ page }) => {
+  await openOwnDemo(page, 'weigh')
+  const id = await newTrip(page.request, { name: 'Over the fell' })
+  const changedIn = async (trip: string) => Object.entries((await onServer(page.request, trip)).dials.planning)
+  await page.getByRole('button', { name: 'What can fail' }).click()
+  const pump = page.getByRole('textbox', { name: 'a pump works' })
+  const usual = await pump.inputValue()
+  await pump.fill('70 %')
+  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: 'Set a pump works so in all my trips' }).click()
+  await expect(page.getByText('1 other trip changed, and those to come')).toBeVisible()
+  expect(await changedIn(id)).toEqual([['works.pump', 0.7]])
+  await expectNoAxeViolations(page)
+  await saved(page)
+
+  await page.goto('/trips')
+  await beginTrip(page, 'Down the river')
+  const begun = page.url().split('/').at(-2) ?? ''
+  expect(await changedIn(begun)).toEqual([['works.pump', 0.7]])
+
+  await page.goto(`/trips/${id}/weigh`)
+  await analysed(page)
+  await page.getByRole('button', { name: 'What can fail' }).click()
+  await expect(pump).toHaveValue('70')
+  await page.getByRole('button', { name: 'Set the one value changed in all my trips back' }).click()
+  await expect(pump).toHaveValue(usual)
+  await saved(page)
+  for (const trip of [id, begun]) expect(await changedIn(trip)).toEqual([])
 })
 
 test('trips are drawn, stopped, and drawn again with the same figures', async ({ page }) => {

@@ -93,6 +93,9 @@ describe('units as people type them', () => {
     expect(readMeasure(gramsInWords(1184, 'metric'), 'mass', 'g')).toEqual({ value: 1184 })
   })
 
+  it('takes shares of a hundred for what they are', () => {
+    for (let share = 0; share <= 100; share++) expect(value(`${share} %`, 'share', '%')).toBe(share / 100)
+  })
   it('has the pound per square inch of SP 811', () => expect(BAR_PER_PSI * 100).toBeCloseTo(6.894757, 6))
 
   it.each([

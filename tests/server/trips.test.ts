@@ -42,6 +42,53 @@ describe('many at the same time', () => {
   })
 })
 
+describe('planning values', () => {
+  const better = { 'works.pump': 0.7, 'hazards.puncture.per1000km': 2 }
+  it('are changed in all of one’s trips but the open one, in the bin too, in those to come, and in nobody else’s', async () => {
+    const [una, other] = [await setting.person('una'), await setting.person('otto')]
+    const begin = async (person: Person, planning: object = {}) => {
+      const { road, stops, dials, ...rest } = demoTrip()
+      const short = { ...road, points: road.points.slice(0, 2), stretches: [] }
+      const document = { ...rest, road: short, stops: stops.slice(0, 0), dials: { ...dials, planning } }
+      return (await person.ask('POST', '/api/trips', document)).body.id as string
+    }
+    const read = async (person: Person, id: string) => (await person.ask('GET', `/api/trips/${id}`)).body
+    const planningOf = async (person: Person, id: string) => (await read(person, id)).trip.dials.planning
+    const [open, first, thrown] = [await begin(una), await begin(una, { 'works.lever': 0.5 }), await begin(una)]
+    const theirs = await begin(other)
+    const before = await read(una, first)
+    await una.ask('DELETE', `/api/trips/${thrown}`)
+
+    const answer = await una.ask('PUT', '/api/account/planning', { planning: better, besides: open })
+    expect(answer.body).toEqual({ planning: better, trips: 2 })
+    expect(await planningOf(una, open)).toEqual({})
+    expect(await planningOf(una, first)).toEqual({ 'works.lever': 0.5, ...better })
+    expect(await planningOf(other, theirs)).toEqual({})
+    await una.ask('POST', `/api/trips/${thrown}/restore`)
+    expect(await planningOf(una, thrown)).toEqual(better)
+    expect((await una.ask('GET', '/api/account')).body.planning).toEqual(better)
+    expect((await other.ask('GET', '/api/account')).body.planning).toEqual({})
+    // Whoever has read the trip before is told that its dials were saved meanwhile.
+    const late = { part: 'dials', base: before.revisions.dials.number, value: before.trip.dials }
+    expect((await una.save(first, late)).status).toBe(409)
+
+    const back = await una.ask('PUT', '/api/account/planning', { back: ['works.pump', 'works.lever'] })
+    expect(back.body).toEqual({ planning: { 'hazards.puncture.per1000km': 2 }, trips: 2 })
+    expect(await planningOf(una, first)).toEqual({ 'hazards.puncture.per1000km': 2 })
+  })
+  it('that are none are refused, and nothing is changed', async () => {
+    const ask = (body: object) => maren.ask('PUT', '/api/account/planning', body)
+    const refused = await ask({ planning: { 'works.pump': 7 } })
+    expect(refused.status).toBe(422)
+    expect(refused.body.data.lines.join()).toMatch(/works\.pump.*0\.01 to 1/)
+    expect((await ask({ planning: { 'works.oven': 0.5 } })).status).toBe(422)
+    expect((await ask({ back: ['nothing'] })).status).toBe(422)
+    expect((await ask({ besides: 'x' })).status).toBe(422)
+    expect((await new Person(setting).ask('PUT', '/api/account/planning', { planning: better })).status).toBe(401)
+    expect((await maren.ask('GET', '/api/account')).body.planning).toEqual({})
+  })
+})
+
 describe('accounts', () => {
   it('sign up, sign out, sign in', async () => {
     const person = await setting.person('tove')

@@ -25,7 +25,7 @@ const toolWords = {
       <table class="text-sm">
         <thead>
           <tr class="text-left text-xs text-soft">
-            <th class="pr-3 font-normal" />
+            <th class="pr-3 font-normal">work</th>
             <th v-for="word in skillWords" :key="word" class="pr-3 font-normal">{{ word }}</th>
           </tr>
         </thead>

@@ -3,15 +3,21 @@ import type { PlanningKind, PlanningValue } from '#core/reference'
 import type { Amount } from '#core/units'
 import { amountInWords } from '#wording'
 import { RotateCcw } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { useRequest } from '../../composables/useRequest'
+import { useOwnPlanning } from '../../stores/own-planning'
 import { useView } from '../../stores/view'
 import { useTripStore } from '../../stores/trip'
+import FaultLines from '../common/FaultLines.vue'
 import MeasureField from '../common/MeasureField.vue'
 
-/** A planning value of the reference, to be changed for this trip and set back. */
+/** A planning value of the reference, to be changed for this trip or for all of one's trips, and set back. */
 const props = defineProps<{ value: PlanningValue; label: string; labelHidden?: boolean }>()
 const store = useTripStore()
 const { system } = useView()
+const { planning: inAll, change } = useOwnPlanning()
+const { busy, lines, attempt } = useRequest()
+const said = ref('')
 
 const amounts: Record<PlanningKind, Amount> = {
   per1000km: 'rate',
@@ -34,6 +40,28 @@ function set(to: number | null) {
   const isUsual = to === null || Math.abs(to * scale.value - props.value.value) < 1e-9
   const planning = isUsual ? others : { ...others, [props.value.key]: to * scale.value }
   store.edit(`set ${props.label}`, { dials: { ...store.openTrip.dials, planning } })
+  said.value = ''
+}
+
+const isInAll = computed(() => own.value !== undefined && inAll.value?.[props.value.key] === own.value)
+function setInAll() {
+  const { key } = props.value
+  const mine = own.value
+  if (mine !== undefined) void changeInAll({ planning: { [key]: mine } })
+}
+function setBackInAll() {
+  set(null)
+  void changeInAll({ back: [props.value.key] })
+}
+async function changeInAll(changes: Parameters<typeof change>[0]) {
+  said.value = ''
+  await attempt(async () => {
+    const trips = await change(changes, store.id)
+    said.value =
+      trips === 0
+        ? 'and in trips to come'
+        : `${trips} other ${trips === 1 ? 'trip' : 'trips'} changed, and those to come`
+  })
 }
 </script>
 
@@ -57,5 +85,29 @@ function set(to: number | null) {
     >
       <RotateCcw :size="12" aria-hidden="true" />back to {{ usualInWords }}
     </button>
+    <template v-if="own !== undefined && inAll">
+      <button
+        v-if="isInAll"
+        type="button"
+        class="flex items-center gap-1 text-xs underline max-md:min-h-11"
+        :aria-label="`Set ${label} back to ${usualInWords} in all my trips`"
+        :disabled="busy"
+        @click="setBackInAll"
+      >
+        back in all my trips
+      </button>
+      <button
+        v-else
+        type="button"
+        class="flex items-center gap-1 text-xs underline max-md:min-h-11"
+        :aria-label="`Set ${label} so in all my trips`"
+        :disabled="busy"
+        @click="setInAll"
+      >
+        so in all my trips
+      </button>
+    </template>
+    <p role="status" class="text-xs text-soft">{{ said }}</p>
+    <FaultLines :lines="lines" />
   </div>
 </template>

@@ -2,10 +2,13 @@
 import { catalogue } from '#catalogue'
 import { failureInWords, hoursInWords, timesInWords } from '#wording'
 import { ChevronDown, ChevronRight } from '@lucide/vue'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
+import { useRequest } from '../../composables/useRequest'
+import { useOwnPlanning } from '../../stores/own-planning'
 import { useVerdicts } from '../../stores/verdicts'
 import { useKitStore } from '../../stores/kit'
 import { useTripStore } from '../../stores/trip'
+import FaultLines from '../common/FaultLines.vue'
 import FailureDetail from './FailureDetail.vue'
 import HandsTable from './HandsTable.vue'
 import StakesBar from './StakesBar.vue'
@@ -29,6 +32,20 @@ const changed = computed(() => Object.keys(store.openTrip.dials.planning).length
 function setAllBack() {
   store.edit('set all planning values back', { dials: { ...store.openTrip.dials, planning: {} } })
 }
+
+const own = useOwnPlanning()
+const { lines, attempt } = useRequest()
+// Without the server there is nothing to be changed in other trips.
+onMounted(() => own.load().catch(() => undefined))
+const inAll = computed(() => Object.keys(own.planning.value ?? {}))
+function setBackInAll() {
+  const { planning, ...dials } = store.openTrip.dials
+  const kept = Object.fromEntries(Object.entries(planning).filter(([key]) => !inAll.value.includes(key)))
+  store.edit('set planning values back in all my trips', { dials: { ...dials, planning: kept } })
+  void attempt(async () => {
+    await own.change({ back: inAll.value }, store.id)
+  })
+}
 </script>
 
 <template>
@@ -36,10 +53,16 @@ function setAllBack() {
     <p class="max-w-prose px-4 pt-3 text-sm text-soft">
       All that may fail on these bikes and this road, what is most at stake first. Open one to see where its numbers
       come from, and to change what you know better.
-      <button v-if="changed" type="button" class="underline" @click="setAllBack">
+    </p>
+    <p v-if="changed || inAll.length" class="flex flex-wrap gap-x-4 px-4 text-sm text-soft">
+      <button v-if="changed" type="button" class="text-left underline max-md:min-h-11" @click="setAllBack">
         Set {{ changed === 1 ? 'the one value' : `all ${changed} values` }} changed here back
       </button>
+      <button v-if="inAll.length" type="button" class="text-left underline max-md:min-h-11" @click="setBackInAll">
+        Set {{ inAll.length === 1 ? 'the one value' : `the ${inAll.length} values` }} changed in all my trips back
+      </button>
     </p>
+    <FaultLines :lines="lines" class="px-4" />
     <p v-if="!rows.length" class="p-4 text-soft">
       {{ kit.weighing ? 'Reckoning …' : 'Nothing yet: there must be a road, and a bike to ride it.' }}
     </p>
@@ -67,7 +90,7 @@ function setAllBack() {
             }}</span>
             <span class="block text-xs text-soft">{{ bikeName(failure.note.bike) }}</span>
           </span>
-          <span class="often figures text-xs text-soft">{{ timesInWords(account.expected) }}</span>
+          <span class="often figures whitespace-normal! text-xs text-soft">{{ timesInWords(account.expected) }}</span>
           <StakesBar class="where" :stakes="failure.stakes" />
           <span class="bare figures text-right text-xs text-soft" title="bare-handed">{{
             hoursInWords(account.bare.hours)

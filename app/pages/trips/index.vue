@@ -4,6 +4,7 @@ import { bikeFrom, bikeStarts } from '#catalogue'
 import { NuxtLink } from '#components'
 import type { BikeKind } from '#core/bike'
 import { skillWords, type Skill } from '#core/crew'
+import type { Planning } from '#core/reference'
 import { tripFormat, tripSchema } from '#core/trip'
 import { definePageMeta, navigateTo, useHead } from '#imports'
 import { ref, shallowRef, useTemplateRef } from 'vue'
@@ -59,13 +60,14 @@ const name = ref('')
 const riders = ref<{ name: string; bike: BikeKind; hands: Skill }[]>([{ name: '', bike: 'gravel', hands: 2 }])
 const busy = ref(false)
 
-async function create(document: unknown) {
+/** @param make makes the document of the trip */
+async function create(make: () => object | Promise<object>) {
   busy.value = true
   lines.value = []
   try {
     const { id } = await api<{ id: string }>('/api/trips', {
       method: 'POST',
-      body: document as Record<string, unknown>,
+      body: await make(),
     })
     await navigateTo(`/trips/${id}/road`)
   } catch (error) {
@@ -74,8 +76,11 @@ async function create(document: unknown) {
     busy.value = false
   }
 }
-function begin() {
-  const trip = tripSchema.parse({
+async function newTrip() {
+  // What somebody knows better of all their trips holds for this one, too.
+  const { planning } = await api<{ planning: Planning }>('/api/account')
+  return tripSchema.parse({
+    dials: { planning },
     format: tripFormat,
     name: name.value.trim() || 'A trip without a name',
     bikes: riders.value.map((rider, i) => bikeFrom(rider.bike, `bike-${i + 1}`)),
@@ -87,11 +92,11 @@ function begin() {
       skills: {},
     })),
   })
-  void create(trip)
 }
 async function importTrip(file: File) {
   try {
-    await create(JSON.parse(await file.text()))
+    const document = JSON.parse(await file.text()) as object
+    await create(() => document)
   } catch {
     lines.value = [`${file.name}: not JSON; expected a trip document exported from Rag Tin`]
   }
@@ -187,7 +192,7 @@ async function takeBack({ id }: TripLine) {
       </section>
       <section class="card self-start p-4" aria-labelledby="new-title">
         <h2 id="new-title" class="text-lg">A new trip</h2>
-        <form class="mt-3 space-y-3" @submit.prevent="begin">
+        <form class="mt-3 space-y-3" @submit.prevent="create(newTrip)">
           <label class="block text-sm text-soft"
             >Name<input v-model="name" class="field mt-1 text-ink" maxlength="120" placeholder="Where to, and when"
           /></label>

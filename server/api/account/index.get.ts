@@ -1,4 +1,5 @@
 import { personById } from '../../accounts/people'
+import { planningOf } from '../../db/planning'
 import { sessionsOf } from '../../accounts/sessions'
 import { answering } from '../../http/error-answers'
 import { database } from '../../http/database'
@@ -13,6 +14,7 @@ export default answering(async (event) => {
     name: person?.name,
     email: person?.email,
     since: person?.createdAt,
+    planning: planningOf(person?.planning ?? null),
     isShared: !person?.passwordHash,
     signedIn: sessions.map(({ createdAt }) => createdAt),
   }
