@@ -4,7 +4,7 @@ import { nth } from '#core/validation'
 import { availabilityOf, Landscape, placeReportAt } from '#core/availability'
 import type { Reference } from '#core/reference'
 import { surveyRoad, type RoadPoint } from '#core/road'
-import { supplyFamilySchema } from '#core/supply'
+import { stopSchema, supplyFamilySchema } from '#core/supply'
 import { tripSchema } from '#core/trip'
 import { describe, expect, it } from 'vitest'
 import { once } from '../once'
@@ -111,6 +111,21 @@ describe('ten points, three stops', () => {
     expect(at40.exit).toMatchObject({ place: 'B', exit: 'bus', waitH: 1.5 })
     expect(read(90).ahead.walkH).toBe(0)
     expect(read(0).back).toMatchObject({ place: 'the start', walkH: 0 })
+  })
+  it('at a place of help has it both ahead and behind; an exit is waited for, and of two the sooner out is named', () => {
+    expect([read(20).ahead, read(20).back]).toMatchObject([
+      { place: 'A', walkH: 0 },
+      { place: 'A', walkH: 0 },
+    ])
+    const exitAt = (roadKm: number, exitWaitH: number) => {
+      const second = stopSchema.parse({ id: 'd', name: 'D', roadKm: 35, exit: 'train', exitWaitH })
+      const both = { ...trip, stops: [...trip.stops, second] }
+      return placeReportAt(new Landscape(both, survey(), reference), both, survey(), roadKm).exit
+    }
+    // From km 40 to B: 12 km, 3.73 h and 1.5 h of waiting; back to D: 5 km, 1.55 h.
+    expect(exitAt(40, 3)).toMatchObject({ place: 'D', exit: 'train', waitH: 3 })
+    expect(exitAt(40, 4)).toMatchObject({ place: 'B' })
+    expect(read(40).liftH).toBeNull()
   })
   it('is farthest from help at km 69', () => {
     const { hours } = landscape().pushOutToHelp(1.5)

@@ -35,6 +35,15 @@ describe('the pooled demand of a stock', () => {
     })
     expect(timesFull(Float64Array.of(0, 0.7, 0.2))).toBeCloseTo(1.9, 12)
   })
+  it('with a sure refill is the stretches before and after, each by itself, and what comes otherwise is served besides', () => {
+    const stretch = (mean: number) => servedAtMost([mean], 0, new Float64Array(1), 2)
+    const served = servedAtMost([0.4, 0.6, 0.9], 0.25, Float64Array.of(0, 0, 1), 2)
+    expect(served[0]).toBe(0)
+    for (const n of [1, 2]) expect(nth(served, n)).toBeCloseTo(nth(stretch(1), n) + nth(stretch(0.9), n) + 0.25, 12)
+    // A refill that never comes true is none, and what the first leg says of one is nothing.
+    const never = servedAtMost([0.4, 0.6], 0, Float64Array.of(1, 0), 2)
+    never.forEach((each, n) => expect(each).toBeCloseTo(nth(stretch(1), n), 12))
+  })
 })
 
 describe('the bound', () => {

@@ -40,22 +40,22 @@ const threeSpares = (change: object = {}) =>
 
 describe('a kit that is searched from', () => {
   const state = (change: object, counts: readonly number[]) => new KitState(problemOf(threeSpares(change)), counts)
-  const one = (item: number, by = 1): Change[] => [{ item, by }]
+  const piece = (item: number, by = 1): Change[] => [{ item, by }]
 
   it('says what a change gains: the hours that it spares, less its grams', () => {
     // Of 0.1 failures, as Poisson has it, one piece serves 1 − e^−0.1.
-    expect(state({}, [0, 0, 0]).gain(one(0))).toBeCloseTo(60 * (1 - Math.exp(-0.1)) - 0.1, 6)
-    expect(state({}, [0, 1, 0]).gain(one(1, -1))).toBeCloseTo(0.04 - 40 * (1 - Math.exp(-0.1)), 6)
+    expect(state({}, [0, 0, 0]).gain(piece(0))).toBeCloseTo(60 * (1 - Math.exp(-0.1)) - 0.1, 6)
+    expect(state({}, [0, 1, 0]).gain(piece(1, -1))).toBeCloseTo(0.04 - 40 * (1 - Math.exp(-0.1)), 6)
   })
   it('allows what there is, within pins and budget; one above the budget may only get lighter', () => {
     const pinned = state({ pins: { middling: { min: 1, max: 1 } } }, [0, 1, 2])
-    expect([one(0), one(0, 2), one(0, 3), one(0, -1)].map((changes) => pinned.allows(changes))).toEqual([
+    expect([piece(0), piece(0, 2), piece(0, 3), piece(0, -1)].map((changes) => pinned.allows(changes))).toEqual([
       true,
       true,
       false,
       false,
     ])
-    expect([one(1), one(1, -1), one(2), one(2, -2)].map((changes) => pinned.allows(changes))).toEqual([
+    expect([piece(1), piece(1, -1), piece(2), piece(2, -2)].map((changes) => pinned.allows(changes))).toEqual([
       false,
       false,
       false,
@@ -63,11 +63,11 @@ describe('a kit that is searched from', () => {
     ])
     expect([pinned.spare(0), pinned.spare(1), pinned.spare(2)]).toEqual([0, 0, 2])
     const tight = state({ budgetG: 140 }, [1, 0, 0])
-    expect(tight.allows(one(1))).toBe(true)
-    expect(tight.allows([...one(1), ...one(2)])).toBe(false)
+    expect(tight.allows(piece(1))).toBe(true)
+    expect(tight.allows([...piece(1), ...piece(2)])).toBe(false)
     const tooHeavy = state({ budgetG: 140 }, [2, 0, 1])
-    expect(tooHeavy.allows(one(2, -1))).toBe(true)
-    expect(tooHeavy.allows([...one(2, -1), ...one(1)])).toBe(false)
+    expect(tooHeavy.allows(piece(2, -1))).toBe(true)
+    expect(tooHeavy.allows([...piece(2, -1), ...piece(1)])).toBe(false)
   })
 
   it.each([3, 8, 21, 34, 55])(

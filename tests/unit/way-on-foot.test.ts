@@ -1,4 +1,4 @@
-import { wayOnFoot, type ChancePlace, type RoadEnd } from '#core/availability'
+import { lesserAlong, wayOnFoot, type ChancePlace, type RoadEnd } from '#core/availability'
 import { levelHours, nearestNode, type WalkGrid } from '#core/road'
 import { nth, numberAt } from '#core/validation'
 import { describe, expect, it } from 'vitest'
@@ -46,6 +46,18 @@ describe('the way on foot', () => {
     expect(numberAt(way.walkH, 31)).toBeCloseTo(1 / 5, 12)
     expect(numberAt(way.priceH, 31)).toBe(3)
     expect([numberAt(way.walkH, 58), numberAt(way.priceH, 58)]).toEqual([0.5, 0])
+  })
+
+  it('of two ways is at each node the one that costs less, on foot and in price together', () => {
+    const along = (walkH: number[], priceH: number[]) => ({
+      walkH: Float64Array.from(walkH),
+      priceH: Float64Array.from(priceH),
+    })
+    // Cheaper by its price, cheaper on foot, dearer by its price alone, as dear: there the first stays.
+    const [mine, other] = [along([2, 5, 3, 4], [3, 0, 0, 1]), along([4, 1, 3, 2], [0, 1, 2, 3])]
+    const { walkH, priceH } = lesserAlong(mine, other)
+    expect([...walkH]).toEqual([4, 1, 3, 4])
+    expect([...priceH]).toEqual([0, 1, 0, 1])
   })
 
   it('is no cliff: a chance a little higher costs a little less', () => {
