@@ -15,21 +15,28 @@ export function condense(ledger: IndexedLedger, most: number): IndexedLedger {
   const groupOf = (leg: number) => nth(groups, leg)
   const sums = (perLeg: Float64Array) => {
     const joined = new Float64Array(starts.length)
-    perLeg.forEach((value, leg) => (joined[groupOf(leg)] = numberAt(joined, groupOf(leg)) + value))
+    for (let leg = 0; leg < groups.length; leg++) {
+      const group = nth(groups, leg)
+      joined[group] = numberAt(joined, group) + numberAt(perLeg, leg)
+    }
     return joined
   }
+  const lengths = sums(new Float64Array(ledger.legs).fill(1))
   const joinEvent = (event: IndexedEvent): IndexedEvent => {
     const weights = event.wear
       ? Float64Array.from(event.wear.lives, (lives, leg) => lives + numberAt(event.perLeg, leg))
       : event.perLeg
+    const total = sums(weights)
     const means = (perLeg: Float64Array) => {
-      const weighted = sums(perLeg.map((value, leg) => value * numberAt(weights, leg)))
-      const total = sums(weights)
-      const count = sums(perLeg.map(() => 1))
-      const plain = sums(perLeg)
-      return weighted.map((value, group) =>
-        numberAt(total, group) > 0 ? value / numberAt(total, group) : numberAt(plain, group) / numberAt(count, group),
-      )
+      const joined = new Float64Array(starts.length)
+      for (let leg = 0; leg < groups.length; leg++) {
+        const group = nth(groups, leg)
+        const all = numberAt(total, group)
+        // Where nothing fails, each leg counts alike.
+        const share = all > 0 ? numberAt(weights, leg) / all : 1 / numberAt(lengths, group)
+        joined[group] = numberAt(joined, group) + share * numberAt(perLeg, leg)
+      }
+      return joined
     }
     return {
       ...event,

@@ -33,9 +33,10 @@ export function kitProblem(ledger: IndexedLedger): KitProblem {
       ...units.flatMap(({ stock }) => nth(demand.ofStock, stock).streams),
     ]),
   ])
-  const itemsOf = demand.streams.map((_, number) =>
-    items.flatMap((__, i) => (nth(streamsOf, i).includes(number) ? [i] : [])),
-  )
+  const itemsOf = demand.streams.map((): number[] => [])
+  streamsOf.forEach((numbers, i) => {
+    for (const number of numbers) nth(itemsOf, number).push(i)
+  })
   const others = (groups: readonly (readonly number[])[], i: number) =>
     new Set(groups.flat().filter((other) => other !== i))
   return {

@@ -1,7 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { rmSync } from 'node:fs'
 import { setTimeout as wait } from 'node:timers/promises'
 import { afterAll, beforeAll, expect, it } from 'vitest'
 import { anyFreePort } from '../../scripts/ports'
@@ -10,12 +8,13 @@ import { smallTrip } from '../fake-world'
 import { Person } from '../server/setting'
 import { judged, tries } from './judged'
 import { keepDoing, Latencies } from './latency'
+import { quickFolder } from '../quick-folder'
 
 let folder: string
 let service: Service
 const happened: string[] = []
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'rag-tin-killed-'))
+  folder = quickFolder('rag-tin-killed-')
   service = await startService({
     folder,
     port: await anyFreePort(),

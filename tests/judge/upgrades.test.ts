@@ -1,7 +1,6 @@
 import { spawn } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { readdirSync, readFileSync, rmSync } from 'node:fs'
 import { createConnection, createServer, type AddressInfo } from 'node:net'
-import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { build } from 'esbuild'
 import { afterAll, beforeAll, expect, it } from 'vitest'
@@ -10,6 +9,7 @@ import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
 import { toBeRestored, upgradeDatabase } from '../../scripts/upgrade'
 import { asOf, insertOldTrip } from '../server/old-database'
 import { judged, share } from './judged'
+import { quickFolder } from '../quick-folder'
 
 let folder: string
 let mariadb: RunningMariadb
@@ -20,7 +20,7 @@ const at = (name: string) => join(folder, name)
 beforeAll(async () => {
   const entryPoints = ['tests/judge/upgrade-once.ts']
   await build({ entryPoints, outfile: upgrader, bundle: true, platform: 'node', format: 'esm', packages: 'external' })
-  folder = mkdtempSync(join(tmpdir(), 'rag-tin-upgrades-'))
+  folder = quickFolder('rag-tin-upgrades-')
   mariadb = await startMariadb(at('mariadb'))
   const connection = await asOf(mariadb.url, '0000_begin')
   await insertOldTrip(connection)

@@ -1,21 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { randomInt } from 'node:crypto'
-import {
-  existsSync,
-  mkdirSync,
-  mkdtempSync,
-  readdirSync,
-  readFileSync,
-  readlinkSync,
-  rmSync,
-  symlinkSync,
-} from 'node:fs'
-import { tmpdir } from 'node:os'
+import { existsSync, mkdirSync, readdirSync, readFileSync, readlinkSync, rmSync, symlinkSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { isOurApp } from '../../scripts/app-server'
 import { processesOf } from '../../scripts/lock'
 import { isOurMariadb } from '../../scripts/mariadb'
 import { databaseFolder } from '../../scripts/service'
+import { quickFolder } from '../quick-folder'
 
 const borrowed = [
   ...['app', 'catalogue', 'core', 'public', 'server', 'shared', 'scripts', 'node_modules', '.output', '.nuxt'],
@@ -31,7 +22,7 @@ export interface Script {
 
 /** A folder that borrows the sources and the build; what is kept and served in it is its own. */
 export class DemoFolder {
-  readonly path = mkdtempSync(join(tmpdir(), 'rag-tin-demo-'))
+  readonly path = quickFolder('rag-tin-demo-')
   private readonly running: Script[] = []
 
   /** @param without what is not borrowed */

@@ -1,10 +1,11 @@
 import { spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
 import { afterEach, expect, it } from 'vitest'
 import { startMariadb } from '../../scripts/mariadb'
+import { quickFolder } from '../quick-folder'
 
 /** Whoever may sign in to a server, as its own files say: read by a server that asks nobody who they are. */
 async function accountsOf(folder: string): Promise<string[]> {
@@ -31,7 +32,7 @@ async function accountsOf(folder: string): Promise<string[]> {
   }
 }
 
-const folder = mkdtempSync(join(tmpdir(), 'rag-tin-mariadb-'))
+const folder = quickFolder('rag-tin-mariadb-')
 const others = join(tmpdir(), `#sql-temptable-${process.pid}-1-1.MAI`)
 afterEach(() => {
   for (const path of [folder, others]) rmSync(path, { recursive: true, force: true })

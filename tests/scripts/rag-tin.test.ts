@@ -1,11 +1,11 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { demoTrip } from '#catalogue/demo'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { quickFolder } from '../quick-folder'
 
-const folder = mkdtempSync(join(tmpdir(), 'rag-tin-command-'))
+const folder = quickFolder('rag-tin-command-')
 const trip = join(folder, 'trip.json')
 /** The command as a program of its own. */
 function start(args: string[], input = '') {

@@ -1,9 +1,9 @@
-import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { cpSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { migrate } from 'drizzle-orm/mysql2/migrator'
 import { createConnection, type Connection } from 'mysql2/promise'
 import { openDatabase } from '../../server/db/connection'
+import { quickFolder } from '../quick-folder'
 
 /** The database as an older Rag Tin would have left it: with the migrations up to one of them, and nothing in it. */
 export async function asOf(url: string, tag: string): Promise<Connection> {
@@ -20,7 +20,7 @@ export async function asOf(url: string, tag: string): Promise<Connection> {
 }
 
 function migrationsUpTo(tag: string): string {
-  const old = mkdtempSync(join(tmpdir(), `rag-tin-${tag}-`))
+  const old = quickFolder(`rag-tin-${tag}-`)
   cpSync('server/db/migrations', old, { recursive: true })
   const path = join(old, 'meta/_journal.json')
   const journal = JSON.parse(readFileSync(path, 'utf8')) as { entries: { tag: string }[] }

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { startApp, type RunningApp } from '../../scripts/app-server'
 import { startMariadb, type RunningMariadb } from '../../scripts/mariadb'
 import { anyFreePort } from '../../scripts/ports'
 import { migrateDatabase } from '../../scripts/upgrade'
+import { quickFolder } from '../quick-folder'
 
 /** A database server and an app server of a test's own, in a folder that goes with them. */
 export class Setting {
@@ -18,7 +18,7 @@ export class Setting {
 
   /** @param settings of the server, beside those of the tests */
   static async start(settings: Readonly<Record<string, string>> = {}): Promise<Setting> {
-    const folder = mkdtempSync(join(tmpdir(), 'rag-tin-test-'))
+    const folder = quickFolder('rag-tin-test-')
     const mariadb = await startMariadb(join(folder, 'mariadb'))
     try {
       await migrateDatabase(mariadb.url)

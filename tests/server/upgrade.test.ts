@@ -1,7 +1,6 @@
 import { nth } from '#core/validation'
 import { tripSchema } from '#core/trip'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { createConnection, type RowDataPacket } from 'mysql2/promise'
 import { afterAll, beforeAll, expect, it } from 'vitest'
@@ -13,11 +12,12 @@ import { openDatabase, type Database } from '../../server/db/connection'
 import { partChange, tripJson } from '../../server/db/stored-parts'
 import { readWholeTrip, saveParts } from '../../server/db/trips'
 import { asOf, insertOldTrip } from './old-database'
+import { quickFolder } from '../quick-folder'
 
 let folder: string
 let mariadb: RunningMariadb
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'rag-tin-upgrade-'))
+  folder = quickFolder('rag-tin-upgrade-')
   mariadb = await startMariadb(join(folder, 'mariadb'))
 })
 afterAll(async () => {
