@@ -8,8 +8,8 @@ export interface DrawnTrips {
   readonly byWalkH: readonly number[]
 }
 
-/** Where the hours on foot of a trip are parted: none, and then twice as many each time. */
-export const upToH = [0, 1, 2, 4, 8, 16, 32] as const
+/** Where the hours on foot of a trip are parted: a minute, which is none, and then twice as many each time. */
+export const upToH = [1 / 60, 1, 2, 4, 8, 16, 32] as const
 
 /** So many trips are drawn between two words of how far it is. */
 const atOnce = 1000

@@ -1,4 +1,5 @@
 import { readLedger } from '#core/ledger'
+import { nth } from '#core/validation'
 import { drawTrips, upToH } from '../../app/workers/drawer'
 import { expect, it } from 'vitest'
 import { workedExample } from '../worked-example'
@@ -17,9 +18,22 @@ it('drawn trips are told of as they come, and sorted by their hours on foot', as
   expect(byWalkH).toHaveLength(upToH.length + 1)
   expect(byWalkH.reduce((sum, share) => sum + share, 0)).toBeCloseTo(1, 9)
   // Each unmended failure is three hours on foot, so that nobody walks for one or two.
+  expect(byWalkH[0]).toBeGreaterThan(0)
   expect(byWalkH[1]).toBe(0)
   expect(byWalkH[2]).toBe(0)
   expect(byWalkH[3]).toBeGreaterThan(0)
+})
+
+it('who pushes for some seconds is not told to have walked', async () => {
+  const barely = readLedger({
+    ...ledger,
+    events: ledger.events.map((event) => ({
+      ...event,
+      fixes: event.fixes.map((fix) => ({ ...fix, residualH: 0.002, residualWalkH: 0.002 })),
+    })),
+  })
+  const shares = (of: typeof ledger) => drawTrips(of, counts, { trips: 1000, seed: 3 }, () => undefined)
+  expect((await shares(barely)).byWalkH[0]).toBeCloseTo(nth((await shares(ledger)).byWalkH, 0), 9)
 })
 
 it('the same seed draws the same trips', async () => {

@@ -18,7 +18,7 @@ function coloursIn(_scheme: 'day' | 'night') {
   return { line: colour('line'), soft: colour('soft'), bar: colour('petrol') }
 }
 const labels = [
-  'none',
+  'under 1 min',
   ...upToH.slice(1).map((most, i) => (i === 0 ? `up to ${most} h` : `to ${most} h`)),
   `over ${upToH.at(-1)} h`,
 ]
