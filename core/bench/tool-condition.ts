@@ -5,7 +5,7 @@ export type ToolConditions = Readonly<Record<'pump' | 'compressor' | 'folding' |
 
 /** Planning values, from memory. */
 export const usualConditions: ToolConditions = {
-  pump: 0.98,
+  pump: 0.985,
   compressor: 0.95,
   folding: 0.99,
   lever: 0.99,

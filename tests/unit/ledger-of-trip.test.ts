@@ -182,7 +182,7 @@ describe('the ledger of a trip worked out by hand', () => {
     ])
     const minutes = fixes.map(({ workH }) => 60 * onLeg(workH, 0) - 15)
     expect(nth(minutes, 1)).toBeCloseTo(3 * nth(minutes, 0), 9)
-    expect(defined(ledger.items.find(({ id }) => id === 'short')).condition).toBe(0.98)
+    expect(defined(ledger.items.find(({ id }) => id === 'short')).condition).toBe(0.985)
   })
 })
 
