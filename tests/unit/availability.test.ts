@@ -196,6 +196,20 @@ describe('what is shut when one comes by', () => {
   })
 })
 
+it('classes are told of the longest gap first', () => {
+  const trip = tripWith(stop('shop', 20, service('bike-shop')), stop('store', 50, service('supermarket')))
+  const landscape = new Landscape(trip, survey, catalogue, book)
+  const longest = availabilitiesOf(landscape, trip, ['tube-622', 'glue', 'mechanic', 'tube-584']).map(
+    ({ classId, gaps, longest: at }) => ({
+      classId,
+      km: nth(gaps, at).km,
+    }),
+  )
+  expect(longest.map(({ classId }) => classId).sort()).toEqual(['glue', 'mechanic', 'tube-584', 'tube-622'])
+  longest.slice(1).forEach(({ km }, i) => expect(km).toBeLessThanOrEqual(nth(longest, i).km))
+  expect(nth(longest, 0).km).toBeGreaterThan(nth(longest, 3).km)
+})
+
 describe('what would shorten a gap', () => {
   it('leaving on a day on which the shop is open, the nearest such day', () => {
     const saturdays = tripWith(stop('shop', 60, service('bike-shop', { hours: 'Sa 09:00-12:00' })))
@@ -225,6 +239,25 @@ describe('what would shorten a gap', () => {
   it('being told that a place has it', () => {
     const maybe = tripWith(stop('forge', 50, service('workshop')))
     expect(told(maybe)).toEqual(['make sure that the village workshop at forge has it: 50'])
+  })
+  it('leaving by three days at most, and waiting for half a day at most', () => {
+    const mondays = tripWith(stop('shop', 60, service('bike-shop', { hours: 'Mo 09:00-12:00' })))
+    expect(told(mondays)).toContain('leave 3 days later: 60')
+    // One comes by on a Friday at eleven.
+    const nearly = tripWith(stop('shop', 60, service('bike-shop', { hours: 'Fr 22:50-23:30' })))
+    expect(told(nearly)).toContain('wait 12 h at shop: 60')
+    const tooLate = tripWith(stop('shop', 60, service('bike-shop', { hours: 'Fr 23:15-23:45' })))
+    expect(told(tooLate).filter((line) => line.startsWith('wait'))).toEqual([])
+  })
+  it('only what lies within the gap', () => {
+    // The longest gap is that from km 30 to the end; the forge before it, and one at its very start, do not shorten it.
+    const open = service('bike-shop', { hours: '24/7' })
+    const trip = tripWith(
+      stop('early', 15, service('workshop')),
+      stop('shop', 30, open, service('post')),
+      stop('forge', 60, service('workshop')),
+    )
+    expect(told(trip)).toEqual(['make sure that the village workshop at forge has it: 40'])
   })
   it('nothing, where nothing does', () => expect(told(tripWith(stop('spring', 50, service('water'))))).toEqual([]))
 

@@ -5,7 +5,9 @@ import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 import { condense } from '../../core/search/condense'
 import { addAll } from '../../core/search/moves/add'
+import { addThenDrop } from '../../core/search/moves/add-then-drop'
 import { drops } from '../../core/search/moves/drop'
+import { dropThenAdd } from '../../core/search/moves/drop-then-add'
 import { improve, makeSure } from '../../core/search/search'
 import { pays } from '../../core/search/slack'
 import { seeded } from '../seeded'
@@ -134,6 +136,105 @@ describe('adding', () => {
       step.set(best.changes)
     }
     expect([...grown.counts]).toEqual([...step.counts])
+  })
+})
+
+/** Three jobs of one tool each; keys for them one by one, and one thing that does them all. 1000 g are worth an hour. */
+const threeJobs = (allG: number, change: object = {}) =>
+  problemOf(
+    readLedger({
+      format: ledgerFormat,
+      legs: 1,
+      items: [
+        ...['a', 'b', 'c'].map((id) => ({ id, massG: 50, max: 1, provides: [id] })),
+        { id: 'all', massG: allG, max: 1, provides: ['a', 'b', 'c'] },
+        { id: 'spare', massG: 200, max: 1, units: { spare: 1 } },
+      ],
+      stocks: [{ id: 'spare' }],
+      events: [
+        ...['a', 'b', 'c'].map((id) => ({
+          id,
+          perLeg: [0.1],
+          lossH: 10,
+          fixes: [{ id: 'turn', needs: [id], hands: 1 }],
+        })),
+        { id: 'broken', perLeg: [0.1], lossH: 4, fixes: [{ id: 'fit', uses: { spare: 1 }, hands: 1 }] },
+      ],
+      gramsPerHour: 1000,
+      ...change,
+    }),
+  )
+
+describe('taking one thing instead of others', () => {
+  it('leaves off what it makes superfluous, where all that weighs more', () => {
+    const pins = { spare: { min: 0, max: 0 } }
+    const state = new KitState(threeJobs(140, { pins }), [1, 1, 1, 0, 0])
+    const before = state.netH
+    expect(addThenDrop(state)).toBe(true)
+    expect([...state.counts]).toEqual([0, 0, 0, 1, 0])
+    expect(state.netH - before).toBeCloseTo(0.01, 9)
+    const dear = new KitState(threeJobs(160, { pins }), [1, 1, 1, 0, 0])
+    expect(addThenDrop(dear)).toBe(false)
+    expect([...dear.counts]).toEqual([1, 1, 1, 0, 0])
+  })
+  it('makes room for it within a budget, of what is missed least', () => {
+    // The spare is worth 0.38 h for 200 g; each key an hour.
+    const tight = new KitState(threeJobs(140, { budgetG: 210 }), [0, 0, 0, 0, 1])
+    expect(addThenDrop(tight)).toBe(true)
+    expect([...tight.counts]).toEqual([0, 0, 0, 1, 0])
+    expect(tight.massG).toBe(140)
+    // Nothing may go but what is worth more than what would come.
+    const full = new KitState(threeJobs(140, { budgetG: 140 }), [0, 0, 0, 1, 0])
+    expect(addThenDrop(full)).toBe(false)
+    expect([...full.counts]).toEqual([0, 0, 0, 1, 0])
+    // A pin stays, whatever it costs.
+    const pins = { spare: { min: 1, max: 1 } }
+    const pinned = new KitState(threeJobs(140, { budgetG: 210, pins }), [0, 0, 0, 0, 1])
+    expect(addThenDrop(pinned)).toBe(false)
+    expect([...pinned.counts]).toEqual([0, 0, 0, 0, 1])
+  })
+})
+
+describe('leaving something off', () => {
+  it('takes a lighter thing instead', () => {
+    const state = new KitState(
+      threeJobs(40, { pins: { b: { min: 0, max: 0 }, c: { min: 0, max: 0 } } }),
+      [1, 0, 0, 0, 0],
+    )
+    expect(dropThenAdd(state)).toBe(true)
+    expect([...state.counts]).toEqual([0, 0, 0, 1, 0])
+  })
+  it('leaves off with it what only it made worth carrying', () => {
+    // A flat costs 0.3 h in the mean: less than pump, lever and tube weigh together, more than any of them.
+    const problemAt = (gramsPerHour: number) =>
+      problemOf(
+        readLedger({
+          format: ledgerFormat,
+          legs: 1,
+          items: [
+            { id: 'pump', massG: 150, max: 1, provides: ['pump'] },
+            { id: 'lever', massG: 60, max: 1, provides: ['lever'] },
+            { id: 'tube', massG: 150, max: 1, units: { tube: 1 } },
+          ],
+          stocks: [{ id: 'tube' }],
+          events: [
+            {
+              id: 'flat',
+              perLeg: [0.1],
+              lossH: 3,
+              fixes: [{ id: 'swap', needs: ['pump', 'lever'], uses: { tube: 1 }, hands: 1 }],
+            },
+          ],
+          gramsPerHour,
+        }),
+      )
+    const state = new KitState(problemAt(1000), [1, 1, 1])
+    for (const changes of drops(state, allItems(state.problem))) expect(state.gain(changes)).toBeLessThan(0)
+    expect(dropThenAdd(state)).toBe(true)
+    expect([...state.counts]).toEqual([0, 0, 0])
+    const worth = new KitState(problemAt(2000), [1, 1, 1])
+    expect(dropThenAdd(worth)).toBe(false)
+    expect([...worth.counts]).toEqual([1, 1, 1])
   })
 })
 

@@ -1,4 +1,4 @@
-import { indexLedger, massOf, type IndexedLedger, type Ledger } from '#core/ledger'
+import { indexLedger, ledgerFormat, massOf, readLedger, type IndexedLedger, type Ledger } from '#core/ledger'
 import { bestKit, KitSearch, kitProblem } from '#core/search'
 import { nth, numberAt } from '#core/validation'
 import { describe, expect, it } from 'vitest'
@@ -111,6 +111,52 @@ describe('a condensed ledger', () => {
     few.items.forEach(({ provides, condition }, item) =>
       expect(condition).toBe(provides.length > 0 ? 1 : nth(whole.items, item).condition),
     )
+  })
+  it('has failures as one that are mended in the same ways: they add up, hours are means by the failures', () => {
+    const alike = (id: string, perLeg: number[], lossH: number[], workH: number, holds = 0.9) => ({
+      id,
+      perLeg,
+      lossH,
+      walkH: lossH.map((hours) => hours / 2),
+      strands: lossH.map((hours) => hours / 100),
+      fixes: [
+        { id: `mend ${id}`, needs: ['turn'], hands: 0.8, holds, workH, residualH: workH / 2, residualWalkH: workH / 4 },
+      ],
+    })
+    const ledger = indexLedger(
+      readLedger({
+        format: ledgerFormat,
+        legs: 3,
+        items: [{ id: 'key', massG: 20, max: 1, provides: ['turn'] }],
+        stocks: [],
+        events: [
+          alike('one', [0.1, 0.3, 0], [2, 4, 6], 0.4),
+          alike('other', [0.3, 0.1, 0], [6, 8, 2], 0.8),
+          alike('third', [0.1, 0.1, 0.1], [1, 1, 1], 0.1, 0.5),
+        ],
+        gramsPerHour: 500,
+      }),
+    )
+    const { events } = condense(ledger, 2)
+    expect(events.map(({ id }) => id)).toEqual(['one', 'third'])
+    const [pooled, third] = [nth(events, 0), nth(events, 1)]
+    // Nothing is refilled, so that the first legs end where they may; failures of legs that are joined add up.
+    expect([...pooled.perLeg].reduce((sum, failures) => sum + failures, 0)).toBeCloseTo(0.8, 12)
+    const costs = (each: IndexedLedger['events'][number], hours: Float64Array) =>
+      each.perLeg.reduce((sum, failures, leg) => sum + failures * numberAt(hours, leg), 0)
+    expect(costs(pooled, pooled.lossH)).toBeCloseTo(0.1 * 2 + 0.3 * 4 + 0.3 * 6 + 0.1 * 8, 12)
+    expect(costs(pooled, pooled.walkH)).toBeCloseTo(4 / 2, 12)
+    expect(costs(pooled, pooled.strands)).toBeCloseTo(4 / 100, 12)
+    const fix = nth(pooled.fixes, 0)
+    expect(costs(pooled, fix.workH)).toBeCloseTo(0.4 * 0.4 + 0.4 * 0.8, 12)
+    expect(costs(pooled, fix.residualH)).toBeCloseTo(0.48 / 2, 12)
+    expect(costs(pooled, fix.residualWalkH)).toBeCloseTo(0.48 / 4, 12)
+    expect(costs(third, third.lossH)).toBeCloseTo(0.3, 12)
+    // Where none of them fails, hours are those of the first.
+    for (const [leg, failures] of [...pooled.perLeg].entries()) {
+      if (failures === 0) expect(numberAt(pooled.lossH, leg)).toBe(6)
+      else expect(numberAt(pooled.lossH, leg)).toBeGreaterThan(2)
+    }
   })
   it('is the same where it has few legs', () => {
     const { whole } = both()

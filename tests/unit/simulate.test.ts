@@ -26,6 +26,27 @@ describe('drawn trips', () => {
     expect(parts.walkHours).toEqual(whole.walkHours)
     expect(drawn(ledger, counts, 3000, 2).report()).not.toEqual(whole.report())
   })
+  it('have a standard error: that of the mean of so many trips, and none of fewer than two', () => {
+    const simulation = drawn(
+      { ...workedExample(), events: workedExample().events.map((e) => ({ ...e, walkH: 3 })) },
+      [1, 1, 1, 1, 0, 0, 0, 0],
+      400,
+    )
+    const { walkH, walkSeH, stranded, strandedSe, trips } = simulation.report()
+    const hours = [...simulation.walkHours]
+    expect([trips, hours.length]).toEqual([400, 400])
+    const mean = hours.reduce((sum, each) => sum + each, 0) / 400
+    const variance = hours.reduce((sum, each) => sum + (each - mean) ** 2, 0) / 399
+    expect(walkH).toBeCloseTo(mean, 9)
+    expect(walkSeH).toBeCloseTo(Math.sqrt(variance / 400), 9)
+    // A chance of so many trips: √(p (1 − p) / (n − 1)).
+    expect(strandedSe).toBeCloseTo(Math.sqrt((stranded * (1 - stranded)) / 399), 9)
+    for (const few of [0, 1]) {
+      const report = drawn(workedExample(), [0, 0, 0, 0, 0, 0, 0, 0], few).report()
+      expect([report.trips, report.seH, report.walkSeH, report.strandedSe]).toEqual([few, 0, 0, 0])
+    }
+    expect(drawn(workedExample(), [0, 0, 0, 0, 0, 0, 0, 0], 0).report().meanH).toBe(0)
+  })
   it('meet two kits alike: where nothing fails that they differ in, they go the same way', () => {
     const ledger = workedExample()
     // Without a tool to break a chain, and a hanger or not: only flats are mended, by both.
