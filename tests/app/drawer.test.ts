@@ -32,7 +32,7 @@ it('who pushes for some seconds is not told to have walked', async () => {
       fixes: event.fixes.map((fix) => ({ ...fix, residualH: 0.002, residualWalkH: 0.002 })),
     })),
   })
-  const shares = (of: typeof ledger) => drawTrips(of, counts, { trips: 1000, seed: 3 }, () => undefined)
+  const shares = (drawnFrom: typeof ledger) => drawTrips(drawnFrom, counts, { trips: 1000, seed: 3 }, () => undefined)
   expect((await shares(barely)).byWalkH[0]).toBeCloseTo(nth((await shares(ledger)).byWalkH, 0), 9)
 })
 
