@@ -32,37 +32,50 @@ export function lackingParts(
   { needs, uses: drawn }: WayToMend,
   uses: number,
 ): Change[] | undefined {
+  const { items } = problem.ledger
   const added = new Map<number, number>()
   const countOf = (item: number) => nth(counts, item) + (added.get(item) ?? 0)
-  const isLeft = (item: number) => countOf(item) < nth(problem.ledger.items, item).max
-  const take = (item: number) => void added.set(item, (added.get(item) ?? 0) + 1)
+  const isLeft = (item: number) => countOf(item) < nth(items, item).max
+  const take = (item: number, by: number) => void added.set(item, (added.get(item) ?? 0) + by)
 
-  for (const { stock, amount } of drawn) {
+  const wanted = drawn.map(({ stock, amount }) => {
     const { suppliers } = nth(problem.demand.ofStock, stock)
     const carried = suppliers.reduce((sum, { item, amount: each }) => sum + nth(counts, item) * each, 0)
-    const wanted = uses === 0 ? Math.max(amount, carried) : carried + uses * amount
-    const have = () => suppliers.reduce((sum, { item, amount: each }) => sum + countOf(item) * each, 0)
-    for (let short = wanted - have(); short > roundingAmount; short = wanted - have()) {
+    return { suppliers, amount: uses === 0 ? Math.max(amount, carried) : carried + uses * amount }
+  })
+  const shortOf = ({ suppliers, amount }: (typeof wanted)[number]) =>
+    amount - suppliers.reduce((sum, { item, amount: each }) => sum + countOf(item) * each, 0)
+  for (const stock of wanted) {
+    for (let short = shortOf(stock); short > roundingAmount; short = shortOf(stock)) {
       const lightest = leastOf(
-        suppliers.filter(({ item }) => isLeft(item)),
-        ({ item, amount: each }) => nth(problem.ledger.items, item).massG / Math.min(short, each),
+        stock.suppliers.filter(({ item }) => isLeft(item)),
+        ({ item, amount: each }) => nth(items, item).massG / Math.min(short, each),
       )
       if (!lightest) return undefined
-      take(lightest.item)
+      take(lightest.item, 1)
     }
   }
-  for (;;) {
-    const lacking = needs.filter((name) => !nth(problem.providers, name).some((item) => countOf(item) > 0))
-    if (lacking.length === 0) break
+  const lackingTools = () => needs.filter((name) => !nth(problem.providers, name).some((item) => countOf(item) > 0))
+  for (let lacking = lackingTools(); lacking.length > 0; lacking = lackingTools()) {
     const candidates = [...new Set(lacking.flatMap((name) => nth(problem.providers, name)))].filter(isLeft)
     const lightest = leastOf(candidates, (item) => {
-      const { provides, massG } = nth(problem.ledger.items, item)
+      const { provides, massG } = nth(items, item)
       return massG / lacking.filter((name) => provides.includes(name)).length
     })
     if (lightest === undefined) return undefined
-    take(lightest)
+    take(lightest, 1)
   }
-  return [...added].map(([item, by]) => ({ item, by }))
+  // What was taken first may be superfluous beside what was taken later.
+  const isComplete = () => lackingTools().length === 0 && wanted.every((stock) => shortOf(stock) <= roundingAmount)
+  for (const item of added.keys()) {
+    while (countOf(item) > nth(counts, item)) {
+      take(item, -1)
+      if (isComplete()) continue
+      take(item, 1)
+      break
+    }
+  }
+  return [...added].flatMap(([item, by]) => (by > 0 ? [{ item, by }] : []))
 }
 
 function leastOf<T>(list: readonly T[], value: (entry: T) => number): T | undefined {
