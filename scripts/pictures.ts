@@ -43,7 +43,6 @@ const pictures: Picture[] = [
       await demo(page, 'r')
       await page.getByRole('button', { name: /^tube, 622/ }).click()
       await page.getByText('Do this').first().waitFor()
-      await proved(page)
     },
   },
   {
@@ -69,7 +68,6 @@ const pictures: Picture[] = [
       await demo(page, 'k')
       await page.getByRole('button', { name: 'The Mule, tourer', exact: true }).click()
       await page.getByRole('heading', { name: 'What it has' }).waitFor()
-      await proved(page)
     },
   },
   {
@@ -77,7 +75,6 @@ const pictures: Picture[] = [
     arrange: async (page) => {
       await demo(page, 'k')
       await page.getByRole('button', { name: 'What turns what' }).click()
-      await proved(page)
       await page.getByRole('application').focus()
       for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowRight')
       await toTop(page.getByText(/turn with what lies on the bench/))
@@ -90,7 +87,6 @@ const pictures: Picture[] = [
       await demo(page, 'k')
       await page.getByRole('button', { name: 'Which spares fit' }).click()
       await page.getByRole('heading', { name: 'No spare on the bench for' }).waitFor()
-      await proved(page)
     },
   },
   {
@@ -98,7 +94,6 @@ const pictures: Picture[] = [
     arrange: async (page) => {
       await demo(page, 'k')
       await page.getByRole('button', { name: 'Calculators' }).click()
-      await proved(page)
       await toTop(page.getByText('It gives'))
     },
   },
@@ -112,7 +107,7 @@ const pictures: Picture[] = [
   },
   {
     name: 'bench',
-    arrange: (page) => demo(page, 'b').then(() => proved(page)),
+    arrange: (page) => demo(page, 'b'),
   },
   {
     name: 'catalogue',

@@ -55,7 +55,7 @@ async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
   return points
 }
 
-/** The proof starts once nothing has changed for this long, where somebody looks at it. */
+/** The proof starts once nothing has changed for this long, where somebody weighs. */
 const calmMs = 700
 
 /** The analysis of the trip on the bench, done in workers so that the page never waits. */
@@ -85,8 +85,8 @@ export const useKitStore = defineStore('kit', () => {
   /** The names of lines, wherever they were made. */
   let lineIds = new WeakMap<readonly RoadPoint[], LineId>()
   let calm: ReturnType<typeof setTimeout> | undefined
-  /** Whether somebody looks at how near to the best the kit is: till then nothing is proved, which takes a minute of a core. */
-  let isProofSeen = false
+  /** Whether somebody weighs: elsewhere nothing is proved unless it is asked for, which takes up to a minute of a core. */
+  let isWeighOpen = false
   /** Whether the kit has been neither proved yet nor kept from it by hand. */
   let isProofDue = false
 
@@ -222,15 +222,15 @@ export const useKitStore = defineStore('kit', () => {
     return mine
   }
 
-  function seeProof(isSeen: boolean): void {
-    isProofSeen = isSeen
+  function proveWhileWeighing(isOpen: boolean): void {
+    isWeighOpen = isOpen
     proveOnceCalm()
   }
 
   function proveOnceCalm(): void {
     clearTimeout(calm)
     const isCalm = !busy.value && !weighing.value
-    if (isProofSeen && isProofDue && isCalm) calm = setTimeout(startProof, calmMs)
+    if (isWeighOpen && isProofDue && isCalm) calm = setTimeout(startProof, calmMs)
   }
 
   function startProof(): void {
@@ -352,7 +352,7 @@ export const useKitStore = defineStore('kit', () => {
     failure,
     proof,
     analyse,
-    seeProof,
+    proveWhileWeighing,
     startProof,
     stopProof,
     whatIsLacking,

@@ -266,7 +266,7 @@ describe('the kit', () => {
 })
 
 describe('the proof', () => {
-  beforeEach(() => store.seeProof(true))
+  beforeEach(() => store.proveWhileWeighing(true))
   const analysedKit = async () => {
     void store.analyse(trip)
     defined(analyses.at(-1)).answer(analysis())
@@ -281,23 +281,23 @@ describe('the proof', () => {
     expect(workers.map(({ file }) => file)).toEqual(['analysis.worker.ts', 'kit.worker.ts', 'proof.worker.ts'])
   })
 
-  it('waits until somebody looks at it', async () => {
-    store.seeProof(false)
+  it('waits until somebody weighs', async () => {
+    store.proveWhileWeighing(false)
     await analysedKit()
     await pass(10 * calm)
     expect(store.proof.stage).toBe('none')
-    store.seeProof(true)
+    store.proveWhileWeighing(true)
     await pass(calm)
     expect(store.proof.stage).toBe('running')
   })
 
-  it('goes on and stays done when nobody looks any more', async () => {
+  it('goes on and stays done when one goes elsewhere', async () => {
     await analysedKit()
     await pass(calm)
-    store.seeProof(false)
+    store.proveWhileWeighing(false)
     nth(proofs, 0).answer({ boundNetH: kit.netH, gap: 0, seconds: 1, best: kit })
     await pass(0)
-    store.seeProof(true)
+    store.proveWhileWeighing(true)
     await pass(10 * calm)
     expect(store.proof.stage).toBe('done')
   })
@@ -361,8 +361,8 @@ describe('the proof', () => {
     await pass(calm)
     store.stopProof()
     expect(store.proof.stage).toBe('none')
-    store.seeProof(false)
-    store.seeProof(true)
+    store.proveWhileWeighing(false)
+    store.proveWhileWeighing(true)
     await pass(10 * calm)
     expect(store.proof.stage).toBe('none')
     store.startProof()

@@ -1,12 +1,10 @@
 <script setup lang="ts">
 import { chanceInWords } from '#wording'
-import { computed, onMounted, onUnmounted } from 'vue'
+import { computed } from 'vue'
 import { useKitStore } from '../../stores/kit'
 
 /** How far from the best the kit can be: proved, being proved, or stopped. */
 const kit = useKitStore()
-onMounted(() => kit.seeProof(true))
-onUnmounted(() => kit.seeProof(false))
 const words = computed(() => {
   const gap = kit.proof.stage === 'done' ? kit.proof.proof.gap : kit.proof.stage === 'running' ? kit.proof.gap : null
   if (gap === null) return '—'

@@ -6,7 +6,7 @@ import { catalogue } from '#catalogue'
 import { NuxtLink } from '#components'
 import { navigateTo, useRoute } from '#imports'
 import { scalePow } from 'd3-scale'
-import { computed, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, onUnmounted, useTemplateRef, watch } from 'vue'
 import DrawnTrips from '../../../components/weigh/DrawnTrips.vue'
 import OlderTrip from '../../../components/weigh/OlderTrip.vue'
 import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
@@ -24,6 +24,9 @@ const kit = useKitStore()
 const selection = useSelection()
 const { stretch } = useView()
 const { taken, left, gap } = useVerdicts()
+
+onMounted(() => kit.proveWhileWeighing(true))
+onUnmounted(() => kit.proveWhileWeighing(false))
 
 // A bench that is weighed for the first time begins with the price that this road suggests, and keeps it.
 watch(
