@@ -10,8 +10,8 @@ const readByNode = { experimental: { viteModuleRunner: false }, execArgv: ['--im
 
 export default defineConfig({
   test: {
-    // Of two cores Vitest would use one by itself.
-    maxWorkers: 2,
+    // Of two cores Vitest would use one by itself; and tests of servers wait for much of their time.
+    maxWorkers: 3,
     projects: [
       // The core keeps nothing between calls: what has been loaded serves the next file, too.
       {
