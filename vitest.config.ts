@@ -6,7 +6,7 @@ import { defineConfig } from 'vitest/config'
  * Tests that mock no module are read as Node.js reads them. Vite would look up what a module imports anew wherever it is
  * used, and all that is reckoned would take two to three times as long.
  */
-const readByNode = { experimental: { viteModuleRunner: false }, execArgv: ['--import', 'tsx'] }
+const readByNode = { experimental: { viteModuleRunner: false, nodeLoader: false }, execArgv: ['--import', 'tsx'] }
 
 export default defineConfig({
   test: {
