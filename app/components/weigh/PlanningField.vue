@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { PlanningKind, PlanningValue } from '#core/reference'
+import { changedPlanning, type PlanningKind, type PlanningValue } from '#core/reference'
 import type { Amount } from '#core/units'
 import { amountInWords } from '#wording'
 import { RotateCcw } from '@lucide/vue'
@@ -15,7 +15,7 @@ import MeasureField from '../common/MeasureField.vue'
 const props = defineProps<{ value: PlanningValue; label: string; labelHidden?: boolean }>()
 const store = useTripStore()
 const { system } = useView()
-const { planning: inAll, change } = useOwnPlanning()
+const { planning: inAll, change: changeAll } = useOwnPlanning()
 const { busy, lines, attempt } = useRequest()
 const said = ref('')
 
@@ -36,27 +36,25 @@ const own = computed(() => store.openTrip.dials.planning[props.value.key])
 const usualInWords = computed(() => amountInWords(props.value.value / scale.value, amount.value, system.value))
 
 function set(to: number | null) {
-  const { [props.value.key]: _, ...others } = store.openTrip.dials.planning
-  const isUsual = to === null || Math.abs(to * scale.value - props.value.value) < 1e-9
-  const planning = isUsual ? others : { ...others, [props.value.key]: to * scale.value }
-  store.edit(`set ${props.label}`, { dials: { ...store.openTrip.dials, planning } })
+  const { key, value } = props.value
+  const { dials } = store.openTrip
+  const isUsual = to === null || Math.abs(to * scale.value - value) < 1e-9
+  const change = isUsual ? { planning: {}, back: [key] } : { planning: { [key]: to * scale.value }, back: [] }
+  store.edit(`set ${props.label}`, { dials: { ...dials, planning: changedPlanning(dials.planning, change) } })
   said.value = ''
 }
 
 const isInAll = computed(() => own.value !== undefined && inAll.value?.[props.value.key] === own.value)
-function setInAll() {
+/** Sets it in all trips as it is in this one; where it is so already, sets it back in all. */
+async function settleInAll() {
   const { key } = props.value
   const mine = own.value
-  if (mine !== undefined) void changeInAll({ planning: { [key]: mine } })
-}
-function setBackInAll() {
-  set(null)
-  void changeInAll({ back: [props.value.key] })
-}
-async function changeInAll(changes: Parameters<typeof change>[0]) {
+  if (mine === undefined) return
+  const changes = isInAll.value ? { back: [key] } : { planning: { [key]: mine } }
+  if (isInAll.value) set(null)
   said.value = ''
   await attempt(async () => {
-    const trips = await change(changes, store.id)
+    const trips = await changeAll(changes, store.id)
     said.value =
       trips === 0
         ? 'and in trips to come'
@@ -85,28 +83,16 @@ async function changeInAll(changes: Parameters<typeof change>[0]) {
     >
       <RotateCcw :size="12" aria-hidden="true" />back to {{ usualInWords }}
     </button>
-    <template v-if="own !== undefined && inAll">
-      <button
-        v-if="isInAll"
-        type="button"
-        class="flex items-center gap-1 text-xs underline max-md:min-h-11"
-        :aria-label="`Set ${label} back to ${usualInWords} in all my trips`"
-        :disabled="busy"
-        @click="setBackInAll"
-      >
-        back in all my trips
-      </button>
-      <button
-        v-else
-        type="button"
-        class="flex items-center gap-1 text-xs underline max-md:min-h-11"
-        :aria-label="`Set ${label} so in all my trips`"
-        :disabled="busy"
-        @click="setInAll"
-      >
-        so in all my trips
-      </button>
-    </template>
+    <button
+      v-if="own !== undefined && inAll"
+      type="button"
+      class="flex items-center gap-1 text-xs underline max-md:min-h-11"
+      :aria-label="isInAll ? `Set ${label} back to ${usualInWords} in all my trips` : `Set ${label} so in all my trips`"
+      :disabled="busy"
+      @click="settleInAll"
+    >
+      {{ isInAll ? 'back in all my trips' : 'so in all my trips' }}
+    </button>
     <p role="status" class="text-xs text-soft">{{ said }}</p>
     <FaultLines :lines="lines" />
   </div>

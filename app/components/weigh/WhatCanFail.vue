@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
+import { changedPlanning } from '#core/reference'
 import { failureInWords, hoursInWords, timesInWords } from '#wording'
 import { ChevronDown, ChevronRight } from '@lucide/vue'
 import { computed, onMounted, ref } from 'vue'
@@ -39,9 +40,9 @@ const { lines, attempt } = useRequest()
 onMounted(() => own.load().catch(() => undefined))
 const inAll = computed(() => Object.keys(own.planning.value ?? {}))
 function setBackInAll() {
-  const { planning, ...dials } = store.openTrip.dials
-  const kept = Object.fromEntries(Object.entries(planning).filter(([key]) => !inAll.value.includes(key)))
-  store.edit('set planning values back in all my trips', { dials: { ...dials, planning: kept } })
+  const { dials } = store.openTrip
+  const planning = changedPlanning(dials.planning, { planning: {}, back: inAll.value })
+  store.edit('set planning values back in all my trips', { dials: { ...dials, planning } })
   void attempt(async () => {
     await own.change({ back: inAll.value }, store.id)
   })
