@@ -18,7 +18,7 @@ async function demo(page: Page, key: 'r' | 'k' | 'b' | 'w'): Promise<void> {
   await page.keyboard.press(key)
 }
 
-const proved = (page: Page) => page.getByText('short of the best kit at most, proved').waitFor()
+const proved = (page: Page) => page.getByText('short of the best kit at most, proved').waitFor({ timeout: 90_000 })
 
 /** Scrolls something to the top of the stage, under what stays there. */
 async function toTop(wanted: Locator): Promise<void> {
