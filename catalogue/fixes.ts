@@ -44,7 +44,8 @@ const written: z.input<typeof fixSchema>[] = [
   { id: 'tube-for-valve', name: 'fit a tube instead', answers: ['valve-torn'], needs: ['lever', 'inflate-{valve}'], uses: { 'tube-{bead}': 1 }, air: 'pump', turns: ['axle-{wheel}'], technique: 'change-tube', minutes: 25, grade: 'lasting' },
   // Chain
   { id: 'link-chain', name: 'join with a quick link', answers: ['chain-broken'], uses: { 'quick-link-{speeds}': 1 }, cutsLinks: 2, turns: ['chain-pin'], technique: 'join-chain', minutes: 12, grade: 'lasting', holds: 0.97 },
-  { id: 'piece-chain', name: 'let in a piece of chain', answers: ['chain-broken'], uses: { 'quick-link-{speeds}': 2, 'chain-piece-{speeds}': 1 }, turns: ['chain-pin'], technique: 'join-chain', minutes: 18, grade: 'lasting', holds: 0.99 },
+  // The link of the first joint is opened and used again, so that a piece takes one link more and not two.
+  { id: 'piece-chain', name: 'let in a piece of chain', answers: ['chain-broken'], uses: { 'quick-link-{speeds}': 1, 'chain-piece-{speeds}': 1 }, turns: ['chain-pin'], technique: 'join-chain', minutes: 18, grade: 'lasting', holds: 0.99 },
   { id: 'pin-chain', name: 'drive the old pin back in', answers: ['chain-broken'], turns: ['chain-pin'], technique: 'join-chain', minutes: 25, grade: 'to the next shop', holds: 0.35 },
   { id: 'new-chain', name: 'fit the spare chain', answers: ['chain-broken', 'chain-worn'], uses: { 'chain-{speeds}': 1, 'quick-link-{speeds}': 1 }, turns: ['chain-pin'], technique: 'join-chain', minutes: 20, grade: 'lasting' },
   // Gears

@@ -8,19 +8,19 @@ import { hazardSchema, type Hazard } from '#core/hazard'
 const written: z.input<typeof hazardSchema>[] = [
   {
     kind: 'sudden', id: 'puncture', name: 'flat: thorn, glass or pinch', strikes: 'wheel', settledBy: 'tube-{bead}',
-    applies: { all: ['tubed'] }, per1000km: 0.55, onThousandKm: 20, stops: 0.9, limpShare: 0.3, alsoSettledBy: ['patch', 'mechanic'],
+    applies: { all: ['tubed'] }, per1000km: 0.55, onThousandKm: 20, onWornTread: 2, stops: 0.9, limpShare: 0.3, alsoSettledBy: ['patch', 'mechanic'],
     onBike: [{ when: 'tough-tyre', times: 0.5 }, { when: 'light-tyre', times: 1.6 }, { when: 'small-wheel', times: 1.25 }],
     onRoad: [{ when: 'asphalt', times: 0.7 }, { when: 'singletrack', times: 1.3 }, { when: 'thorns', times: 4 }],
   },
   {
     kind: 'sudden', id: 'tubeless-hole', name: 'hole that sealant does not close', strikes: 'wheel', settledBy: 'tube-{bead}',
-    applies: { all: ['tubeless'] }, per1000km: 0.1, onThousandKm: 10, stops: 0.9, limpShare: 0.3, alsoSettledBy: ['plug', 'mechanic'],
+    applies: { all: ['tubeless'] }, per1000km: 0.1, onThousandKm: 10, onWornTread: 2, stops: 0.9, limpShare: 0.3, alsoSettledBy: ['plug', 'mechanic'],
     onBike: [{ when: 'tough-tyre', times: 0.6 }, { when: 'light-tyre', times: 1.5 }],
     onRoad: [{ when: 'asphalt', times: 0.6 }, { when: 'singletrack', times: 1.4 }, { when: 'thorns', times: 1.6 }],
   },
   {
     kind: 'sudden', id: 'sidewall-cut', name: 'sidewall or tread cut', strikes: 'wheel', settledBy: 'tyre-{bead}',
-    per1000km: 0.03, stops: 0.95, limpShare: 0.4,
+    per1000km: 0.03, onWornTread: 3, stops: 0.95, limpShare: 0.4,
     onBike: [{ when: 'tough-tyre', times: 0.5 }, { when: 'light-tyre', times: 1.8 }],
     onRoad: [{ when: 'asphalt', times: 0.5 }, { when: 'track', times: 1.4 }, { when: 'singletrack', times: 1.8 }],
     caution: 'A cut tyre may burst: ride gently, brake early, and have it replaced at the next shop.',

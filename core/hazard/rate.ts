@@ -7,6 +7,16 @@ export function bikeFactor(hazard: Hazard, traits: ReadonlySet<BikeTrait>): numb
   return hazard.onBike.reduce((product, { when, times }) => (traits.has(when) ? product * times : product), 1)
 }
 
+/**
+ * What the tread does to a rate: little while half of it is left, most at the end, by the square of what is worn off. That
+ * most flats come late in the life of a tyre is common practice, no source.
+ *
+ * @param treadLeft as a share of a new one
+ */
+export function treadFactor({ onWornTread }: Hazard, treadLeft: number): number {
+  return 1 + (onWornTread - 1) * (1 - treadLeft) ** 2
+}
+
 /** What is true of a piece of the road, on a wet day or a dry one. */
 export function roadTraitsOf(piece: StretchTraits, rain: boolean): Set<RoadTrait> {
   const traits = new Set<RoadTrait>([piece.surface])

@@ -34,6 +34,8 @@ const common = {
   /** The role of the fasteners of which one fails, each as likely as the others. */
   fastener: z.string().optional(),
   onBike: z.array(z.object({ when: bikeTraitSchema, times: z.number().gt(0) })).default([]),
+  /** As many times as often on a tyre with no tread left as on a new one. */
+  onWornTread: z.number().gt(0).default(1),
   onRoad: z.array(z.object({ when: roadTraitSchema, times: z.number().gt(0) })).default([]),
   /** The share of it that goes by metres descended, and the metres for a km that its rate or its life is meant for. */
   byDescent: z.object({ share: z.number().min(0).max(1), mPerKm: z.number().gt(0) }).optional(),

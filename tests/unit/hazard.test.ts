@@ -4,6 +4,7 @@ import { gradeCost, grades } from '#core/fix'
 import {
   appliesTo,
   bikeFactor,
+  treadFactor,
   lifeLeft,
   roadFactor,
   roadTraitsOf,
@@ -47,6 +48,13 @@ describe('the rate of a hazard', () => {
     expect(bikeFactor(hazard, new Set())).toBe(1)
     expect(bikeFactor(hazard, new Set<BikeTrait>(['light-tyre', 'motor']))).toBe(6)
     expect(bikeFactor(hazard, new Set<BikeTrait>(['tubeless', 'rack']))).toBe(0.5)
+  })
+  it('rises with worn tread by the square of what is worn off: little by half, most at the end', () => {
+    const worn: Hazard = { ...hazard, onWornTread: 3 }
+    const factors = [1, 0.8, 0.5, 0.3, 0].map((left) => treadFactor(worn, left))
+    // By hand: 1 + 2 · (1 − left)².
+    ;[1, 1.08, 1.5, 1.98, 3].forEach((factor, i) => expect(factors[i]).toBeCloseTo(factor, 12))
+    expect(treadFactor({ ...hazard, onWornTread: 1 }, 0.1)).toBe(1)
   })
   it('is multiplied by what is true of the road there', () => {
     expect(roadFactor(hazard, new Set())).toBe(1)

@@ -221,6 +221,11 @@ describe('what moves the ledger of a trip', () => {
     const { perLeg } = eventOf({ road: { ...base.road, stretches } }, { onRoad: [{ when: 'asphalt', times: 0.5 }] })
     expect(nth(perLeg, 0)).toBeCloseTo((0.5 * 20 + 20) / 1000, 6)
   })
+  it('a worn tyre is cut more often, each wheel by its own tread', () => {
+    const tyres = { front: { ...bike.tyres.front, treadLeft: 1 }, rear: { ...bike.tyres.rear, treadLeft: 0.5 } }
+    const { ledger } = write({ bikes: [{ ...bike, tyres }] }, { strikes: 'wheel', onWornTread: 3 })
+    expect(ledger.events.map(({ perLeg }) => Number(nth(perLeg, 0).toFixed(6)))).toEqual([0.04, 0.06])
+  })
   it('a part that wears is fitted anew where it is trusted to be had', () => {
     const worn = {
       ...{ kind: 'wearing', id: 'flat', name: 'worn', settledBy: 'tube-622', part: 'tread' },

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { traitsOf, wholeBike } from '#core/bike'
-import { bikeFactor } from '#core/hazard'
+import { bikeFactor, treadFactor } from '#core/hazard'
 import { fixValues, hazardValues, type PlanningKind } from '#core/reference'
 import type { EventAccount } from '#core/verdicts'
 import { catalogue } from '#catalogue'
@@ -19,21 +19,24 @@ const { climb, system } = useView()
 const note = computed(() => props.failure.note)
 const hazard = computed(() => catalogue.hazards.find(({ id }) => id === note.value.hazard))
 const bike = computed(() => store.trip?.bikes.find(({ id }) => id === note.value.bike))
-const traits = computed(() => {
-  if (!bike.value) return undefined
-  const whole = wholeBike(bike.value)
-  return traitsOf(bike.value, note.value.wheel ? bike.value.tyres[note.value.wheel] : whole.tyre)
-})
+const tyre = computed(
+  () => bike.value && (note.value.wheel ? bike.value.tyres[note.value.wheel] : wholeBike(bike.value).tyre),
+)
+const traits = computed(() => bike.value && tyre.value && traitsOf(bike.value, tyre.value))
 /** How many times as often as the planning value says, by this bike and by this road. */
 const times = computed(() => {
   const km = props.failure.stakes.at(-1)?.toKm ?? 0
   const weightedKm = note.value.exposure.weightedKm.reduce((sum, each) => sum + each, 0)
+  const tread = hazard.value && tyre.value ? treadFactor(hazard.value, tyre.value.treadLeft) : 1
   return {
-    bike: hazard.value && traits.value ? bikeFactor(hazard.value, traits.value) : 1,
+    bike: tread * (hazard.value && traits.value ? bikeFactor(hazard.value, traits.value) : 1),
     road: km > 0 ? weightedKm / km : 1,
-    because: (hazard.value?.onBike ?? [])
-      .filter(({ when }) => traits.value?.has(when))
-      .map(({ when, times: factor }) => `${when.replaceAll('-', ' ')} × ${factor}`),
+    because: [
+      ...(hazard.value?.onBike ?? [])
+        .filter(({ when }) => traits.value?.has(when))
+        .map(({ when, times: factor }) => `${when.replaceAll('-', ' ')} × ${factor}`),
+      ...(tread > 1 ? [`worn tread × ${Number(tread.toPrecision(3))}`] : []),
+    ],
     onRoad: (hazard.value?.onRoad ?? []).map(({ when, times: factor }) => `${when} × ${factor}`),
     byDescent: hazard.value?.byDescent,
   }
