@@ -5,7 +5,7 @@ import { condense } from './condense'
 import { areFew, bestOfAll } from './every-kit'
 import { KitState } from './kit-state'
 import { kitProblem, repriced, type KitProblem } from './problem'
-import { grow, improve, makeSure, shrink } from './search'
+import { grow, improve, makeSure, shrunkAtSight } from './search'
 import { pays } from './slack'
 import { squeeze } from './squeeze'
 
@@ -99,12 +99,13 @@ export class KitSearch {
 /** A kit to improve: what pays of all there is; within a budget the better of that, squeezed, and of one grown from what is pinned. */
 function start(problem: KitProblem, pinned: readonly number[]): KitState {
   const { items, budgetG } = problem.ledger
-  const shrunk = new KitState(
+  const all = new KitState(
     problem,
     items.map(({ max }) => max),
   )
+  all.budgetG = Infinity
+  const shrunk = new KitState(problem, shrunkAtSight(all))
   shrunk.budgetG = Infinity
-  shrink(shrunk)
   if (shrunk.massG <= budgetG) {
     shrunk.budgetG = budgetG
     return shrunk

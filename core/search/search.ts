@@ -40,7 +40,10 @@ export function makeSure(state: KitState, problem: KitProblem): void {
   }
 }
 
-/** Leaves off what does not pay, and improves what is left. */
-export function shrink(state: KitState): void {
-  dropAll(state, allItems(state))
+/** How many of each item are left when what does not pay is left off, each as it looks at first sight; the state stays. */
+export function shrunkAtSight(state: KitState): Int32Array {
+  return state.tryOut([], () => {
+    dropAll(state, allItems(state))
+    return state.counts.slice()
+  })
 }
