@@ -1,6 +1,7 @@
 import type { WallMinutes } from '../ride'
 import type { Gap } from '../road'
 import type { Trip } from '../trip'
+import { nth, numberAt } from '../validation'
 import { heaviestPush } from './classes'
 import type { Landscape } from './landscape'
 import type { Found, Finding } from './resupply'
@@ -54,11 +55,11 @@ export function availabilityOf(
 ): ClassAvailability {
   const found = landscape.found(classId)
   const places = trip.stops
-    .flatMap((stop, i) => placeOf(stop.id, stop.name, stop.roadKm, found[i]!, classId))
+    .flatMap((stop, i) => placeOf(stop.id, stop.name, stop.roadKm, nth(found, i), classId))
     .sort((a, b) => a.roadKm - b.roadKm)
   const walk = landscape.walkTo(classId, heaviestPush(trip))
   const gaps = landscape.gaps(classId).map((gap) => measured(gap, landscape, walk, places))
-  const longest = gaps.reduce((best, gap, i) => (gap.km > gaps[best]!.km ? i : best), 0)
+  const longest = gaps.reduce((best, gap, i) => (gap.km > nth(gaps, best).km ? i : best), 0)
   return { classId, places, gaps, longest }
 }
 
@@ -92,10 +93,12 @@ function measured(
   let walked = 0
   let worst = { hours: -1, km: gap.fromKm }
   for (let i = 0; i < grid.km.length; i++) {
-    const km = grid.km[i]!
+    const km = numberAt(grid.km, i)
     if (km < gap.fromKm || km > gap.toKm) continue
-    if (walk[i]! > worst.hours) worst = { hours: walk[i]!, km }
-    if (km < gap.toKm && i + 1 < grid.km.length) walked += ((walk[i]! + walk[i + 1]!) / 2) * (grid.km[i + 1]! - km)
+    if (numberAt(walk, i) > worst.hours) worst = { hours: numberAt(walk, i), km }
+    if (km < gap.toKm && i + 1 < grid.km.length) {
+      walked += ((numberAt(walk, i) + numberAt(walk, i + 1)) / 2) * (numberAt(grid.km, i + 1) - km)
+    }
   }
   return {
     ...gap,
@@ -114,6 +117,6 @@ export function availabilitiesOf(
   trip: Pick<Trip, 'stops' | 'bikes'>,
   classIds: readonly string[],
 ): ClassAvailability[] {
-  const longestKm = (availability: ClassAvailability) => availability.gaps[availability.longest]!.km
+  const longestKm = (availability: ClassAvailability) => nth(availability.gaps, availability.longest).km
   return classIds.map((classId) => availabilityOf(landscape, trip, classId)).sort((a, b) => longestKm(b) - longestKm(a))
 }

@@ -2,6 +2,7 @@ import { expandTemplate, traitsOf, wheelGroups } from '../bike'
 import { appliesTo } from '../hazard'
 import type { Reference } from '../reference'
 import type { Trip } from '../trip'
+import { nth, numberAt } from '../validation'
 import type { Landscape } from './landscape'
 
 /** The supply classes a trip has to do with: what settles its bikes' hazards, and what lies on the bench. */
@@ -39,8 +40,13 @@ export function worstPushOut(landscape: Landscape, trip: Pick<Trip, 'bikes'>): W
   const { hours, to } = landscape.pushOutToHelp(heaviestPush(trip))
   let worst = 0
   hours.forEach((value, node) => {
-    if (value > hours[worst]!) worst = node
+    if (value > numberAt(hours, worst)) worst = node
   })
-  const help = landscape.helps()[to[worst]!]
-  return { worstH: hours[worst]!, waitH: help?.extraH ?? 0, atKm: landscape.grid.km[worst]!, to: help?.name ?? '' }
+  const help = landscape.helps()[nth(to, worst)]
+  return {
+    worstH: numberAt(hours, worst),
+    waitH: help?.extraH ?? 0,
+    atKm: numberAt(landscape.grid.km, worst),
+    to: help?.name ?? '',
+  }
 }

@@ -1,7 +1,7 @@
 import { roadFactor, roadTraitsOf, type Hazard, type RoadTrait } from '../hazard'
 import { dateOf, type RidingDay } from '../ride'
 import { passersBy, segmentsOf, valueAt, type Stretch, type Survey, type WalkGrid } from '../road'
-import { numberAt } from '../validation'
+import { nth, numberAt } from '../validation'
 import { isWet, nightPriceFactor, type Forecast, type WeatherDay } from '../weather'
 
 /** What holds over one part of the road on the day one rides it. */
@@ -39,7 +39,7 @@ export class Conditions {
     forecast: Forecast,
   ) {
     const weather = new Map(forecast.days.map((day) => [day.date, day]))
-    const lengthKm = km[km.length - 1]!
+    const lengthKm = numberAt(km, km.length - 1)
     const pieces = segmentsOf(
       stretches,
       lengthKm,
@@ -57,7 +57,7 @@ export class Conditions {
     })
     let span = 0
     this.spanOf = Uint16Array.from({ length: Math.max(0, km.length - 1) }, (_, step) => {
-      while (span + 1 < this.spans.length && km[step]! >= this.spans[span]!.toKm) span++
+      while (span + 1 < this.spans.length && numberAt(km, step) >= nth(this.spans, span).toKm) span++
       return span
     })
   }
@@ -65,7 +65,7 @@ export class Conditions {
   private alongSteps(value: (span: Span) => number): Float64Array {
     const values = this.spans.map(value)
     const steps = new Float64Array(this.spanOf.length)
-    for (let step = 0; step < steps.length; step++) steps[step] = values[this.spanOf[step]!]!
+    for (let step = 0; step < steps.length; step++) steps[step] = nth(values, nth(this.spanOf, step))
     return steps
   }
 
@@ -99,7 +99,7 @@ export class Conditions {
 
   /** The nodes from which a call gets through. A node between two stretches takes the better. */
   signal(): boolean[] {
-    const steps = Array.from(this.spanOf, (span) => this.spans[span]!.signal)
+    const steps = Array.from(this.spanOf, (span) => nth(this.spans, span).signal)
     return Array.from(this.km, (_, node) => Boolean(steps[node] || steps[node - 1]))
   }
 }

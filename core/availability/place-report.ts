@@ -2,6 +2,7 @@ import { lightLeftH, withDaylight, outBy, type DaylitDay, type OutBy, type WallM
 import { levelHours, valueAt, type Survey } from '../road'
 import type { Stop } from '../supply'
 import type { Trip } from '../trip'
+import { defined } from '../validation'
 import { heaviestPush } from './classes'
 import type { Landscape } from './landscape'
 
@@ -77,7 +78,7 @@ export function placeReportAt(
     stop.exit === null ? [] : [{ ...wayTo(stop.name, stop.roadKm, stop.offRoadM, stop.exitWaitH), exit: stop.exit }],
   )
   const hoursOf = ({ walkH, waitH }: WayOut) => walkH + waitH
-  const nearest = least(helps, hoursOf)!
+  const nearest = defined(least(helps, hoursOf))
   const lift = landscape.liftAlong(pushFactor)
   const today = timetable && dayOf(roadKm, withDaylight(timetable.days, trip.road.points, survey, trip.ride))
   return {
@@ -112,8 +113,8 @@ function dayHere(
   const broken = (at: WallMinutes): Breakdown => ({ at, out: outBy(at, walkH, day.daylight, walkHoursPerDay) })
   const hours = Math.floor((day.endsAt - day.startsAt) / 60)
   const tried = Array.from({ length: hours + 1 }, (_, hour) => broken(day.startsAt + hour * 60))
-  const best = least(tried, ({ out }) => out.hours)!
-  const worst = least(tried, ({ out }) => -out.hours)!
+  const best = defined(least(tried, ({ out }) => out.hours))
+  const worst = defined(least(tried, ({ out }) => -out.hours))
   return {
     passes,
     lightLeftH: lightLeftH(passes, day.daylight),

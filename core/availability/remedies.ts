@@ -9,7 +9,7 @@ import {
 } from '../ride'
 import type { Gap, Survey } from '../road'
 import { readClass, type Service } from '../supply'
-import { cutTo } from '../validation'
+import { cutTo, nth } from '../validation'
 import { Resupply, type Supplied } from './resupply'
 import { mostWaitAt } from './waits'
 
@@ -70,7 +70,7 @@ function halfDoesAsMuch(remedy: Remedy, others: readonly Remedy[]): boolean {
   return others.some(
     ({ changes, hereKm }) =>
       changes.length === 1 &&
-      remedy.changes.some((change) => same(change, changes[0]!)) &&
+      remedy.changes.some((change) => same(change, nth(changes, 0))) &&
       hereKm < remedy.hereKm + worthKm,
   )
 }
@@ -102,7 +102,7 @@ function candidates(trip: Supplied, now: Resupply, reference: Reference, classId
   const keepsParcels = (kind: string) => reference.services.find(({ id }) => id === kind)?.takesParcels ?? false
   for (const [i, stop] of trip.stops.entries()) {
     if (stop.roadKm <= gap.fromKm || stop.roadKm >= gap.toKm) continue
-    const { finding, service, visit } = found[i]!
+    const { finding, service, visit } = nth(found, i)
     if (finding === 'shut' && visit) {
       if (visit.waitH !== null && visit.waitH <= longestWaitH) {
         changes.push([{ kind: 'wait', stop: stop.id, hours: Math.ceil(visit.waitH * 4) / 4 }])

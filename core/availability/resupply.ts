@@ -11,6 +11,7 @@ import {
 import { gapsBetween, positionAt, type Gap, type Survey } from '../road'
 import { mends, stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
+import { nth } from '../validation'
 import { mostWaitAt } from './waits'
 
 /** How a class is found at a place, the best first. */
@@ -165,7 +166,7 @@ export class Resupply {
     if (!offering) {
       const has = new Set<Finding>(['had', 'uncertain', 'waited'])
       const found = this.found(classId)
-      offering = this.supplied.stops.filter((_, i) => has.has(found[i]!.finding))
+      offering = this.supplied.stops.filter((_, i) => has.has(nth(found, i).finding))
       this.offeringOf.set(classId, offering)
     }
     return offering

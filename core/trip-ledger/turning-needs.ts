@@ -2,6 +2,7 @@ import type { Head, Thing } from '../bench'
 import type { Bike, Fastener } from '../bike'
 import { bigWrench, demandsOf, toolsOn, withoutImplied, type Tool } from '../fit'
 import type { Fix } from '../fix'
+import { nth } from '../validation'
 
 /** What has to be carried for some fasteners to turn, in the words of a ledger. */
 export interface TurningDemand {
@@ -127,4 +128,4 @@ const ids = (demand: ReadonlySet<Tool>): Demand => new Set([...demand].map(({ id
 const isHopeless = (demands: readonly Demand[]) => demands.some(({ size }) => size === 0)
 const isSame = (a: readonly Demand[], b: readonly Demand[]) =>
   a.length === b.length &&
-  a.every((demand, i) => demand.size === b[i]!.size && [...demand].every((id) => b[i]!.has(id)))
+  a.every((demand, i) => demand.size === nth(b, i).size && [...demand].every((id) => nth(b, i).has(id)))

@@ -216,7 +216,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
       </label>
     </div>
     <div ref="box" class="relative min-w-0 flex-1 pr-3 select-none" :style="{ height: `${height}px` }">
-      <p v-if="kit.analysis && !lengthKm" class="flex h-full items-center text-soft">
+      <p v-if="kit.analysis && !lengthKm" class="flex h-full items-center pl-4 text-soft md:pl-0">
         The road appears here once a GPX file is imported in stage 1, Road.
       </p>
       <svg
