@@ -11,8 +11,10 @@ export interface LegGroup {
   readonly tries: readonly (readonly Try[])[]
   /** Of each leg of the ledger, its share of the failures of the group. */
   readonly byFailures: Float64Array
-  /** The same of the hours that they may cost. */
+  /** The same of the hours that they may cost, of those on foot, and of the failures that may strand. */
   readonly byHours: Float64Array
+  readonly byWalk: Float64Array
+  readonly byStrandings: Float64Array
   /** Hours, each with as many failures as it is met by: of the tries of a fix, of what a fix leaves, of nothing mended. */
   readonly workH: Float64Array
   readonly residualH: Float64Array
@@ -132,24 +134,28 @@ export class DemandStream {
     const inAll = (perLeg: Float64Array) =>
       legs.reduce((sum, leg) => sum + numberAt(expected, leg) * numberAt(perLeg, leg), 0)
     const failures = legs.reduce((sum, leg) => sum + numberAt(expected, leg), 0)
-    const lossH = inAll(event.lossH)
     const byFailures = new Float64Array(expected.length)
-    const byHours = new Float64Array(expected.length)
-    for (const leg of legs) {
-      const share = numberAt(expected, leg) / failures
-      byFailures[leg] = share
-      byHours[leg] = lossH > 0 ? (numberAt(expected, leg) * numberAt(event.lossH, leg)) / lossH : share
+    for (const leg of legs) byFailures[leg] = numberAt(expected, leg) / failures
+    /** Of each leg its share of a sum; of nothing, as of the failures. */
+    const sharesOf = (perLeg: Float64Array) => {
+      const all = inAll(perLeg)
+      if (all === 0) return byFailures
+      const shares = new Float64Array(expected.length)
+      for (const leg of legs) shares[leg] = (numberAt(expected, leg) * numberAt(perLeg, leg)) / all
+      return shares
     }
     const ofFixes = (perLeg: (fix: Try['fix']) => Float64Array) =>
       Float64Array.from(event.fixes, (fix) => inAll(perLeg(fix)))
     return {
       legs,
       byFailures,
-      byHours,
+      byHours: sharesOf(event.lossH),
+      byWalk: sharesOf(event.walkH),
+      byStrandings: sharesOf(event.strands),
       workH: ofFixes(({ workH }) => workH),
       residualH: ofFixes(({ residualH }) => residualH),
       residualWalkH: ofFixes(({ residualWalkH }) => residualWalkH),
-      lossH,
+      lossH: inAll(event.lossH),
       walkH: inAll(event.walkH),
       strandings: inAll(event.strands),
     }

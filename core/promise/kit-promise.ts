@@ -8,7 +8,7 @@ import { FailureWalk } from './failure-walk'
 import { Journal, type Row } from './journal'
 import { followStock, plenty, type NumberedLaw, type StockLaw } from './stock-law'
 import { StreamDraws } from './stream-draws'
-import { accountOfStream, costOfStream, type StreamAccount, type StreamCost } from './stream-cost'
+import { accountOfStream, hoursOfStream, onFootOfStream, type StreamAccount, type StreamOnFoot } from './stream-cost'
 
 /** A change of a kit: so many more (or fewer) of an item. */
 export interface Change {
@@ -31,7 +31,8 @@ export class KitPromise {
   private readonly conditions: Float64Array
   private readonly facings: Facing[]
   private readonly laws: NumberedLaw[]
-  private readonly costs: StreamCost[]
+  /** Hours that each stream costs. */
+  private readonly costs: number[]
   /** For each stream, what it draws of each stock that it uses, by the number of the stock; none where that is not known. */
   private readonly draws: (StreamDraws | undefined)[][]
   private leastCosts: readonly number[] | undefined
@@ -57,26 +58,24 @@ export class KitPromise {
   }
 
   get hours(): KitHours {
-    let [promiseH, walkH, unstranded] = [0, 0, 1]
-    this.costs.forEach((cost, number) => {
-      promiseH += cost.hours
-      walkH += cost.walkH
-      unstranded *= chanceOfNone(cost.strandings, nth(this.demand.streams, number))
+    let [walkH, unstranded] = [0, 1]
+    this.demand.streams.forEach((stream, number) => {
+      const onFoot = this.onFootOf(number)
+      walkH += onFoot.walkH
+      unstranded *= chanceOfNone(onFoot.strandings, stream)
     })
-    return { promiseH, walkH, stranded: 1 - unstranded }
+    return { promiseH: this.promiseH, walkH, stranded: 1 - unstranded }
   }
 
   get promiseH(): number {
     let sum = 0
-    for (const { hours } of this.costs) sum += hours
+    for (const hours of this.costs) sum += hours
     return sum
   }
 
   /** Hours that each stream of failures costs, by their numbers. */
   hoursByStream(): Float64Array {
-    const hours = new Float64Array(this.costs.length)
-    for (let number = 0; number < hours.length; number++) hours[number] = nth(this.costs, number).hours
-    return hours
+    return Float64Array.from(this.costs)
   }
 
   /** What becomes of the failures of a stream, by its number. */
@@ -92,7 +91,7 @@ export class KitPromise {
   /** What a stream costs beyond what it would with everything at hand, and never at an end. */
   beyondLeast(number: number): number {
     this.leastCosts ??= this.costsWithPlenty()
-    return nth(this.costs, number).hours - nth(this.leastCosts, number)
+    return nth(this.costs, number) - nth(this.leastCosts, number)
   }
 
   private costsWithPlenty(): number[] {
@@ -100,7 +99,7 @@ export class KitPromise {
     const all = ledger.items.map(({ max }) => max)
     const good = new Float64Array(ledger.stocks.length).fill(1)
     const laws = ledger.stocks.map(() => plenty(ledger.legs))
-    return streams.map((stream) => costOfStream(stream, stream.facing(all, good), laws, this.walk).hours)
+    return streams.map((stream) => hoursOfStream(stream, stream.facing(all, good), laws, this.walk))
   }
 
   /** Makes a change: for good, or until what is being tried is taken back. */
@@ -261,10 +260,17 @@ export class KitPromise {
     return new StreamDraws(drawsNumber, stream, facing, stock, laws, this.walk)
   }
 
-  private costOf(number: number): StreamCost {
+  private costOf(number: number): number {
     const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
-    return this.demand.workedOut.cost(facing, stream.stocks, this.laws, () =>
-      costOfStream(stream, facing, this.laws, this.walk),
+    return this.demand.workedOut.hours(facing, stream.stocks, this.laws, () =>
+      hoursOfStream(stream, facing, this.laws, this.walk),
+    )
+  }
+
+  private onFootOf(number: number): StreamOnFoot {
+    const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
+    return this.demand.workedOut.onFoot(facing, stream.stocks, this.laws, () =>
+      onFootOfStream(stream, facing, this.laws, this.walk),
     )
   }
 

@@ -1,12 +1,11 @@
 import { numberAt, nth } from '../validation'
-import { atHandOver, type AtHand } from './at-hand'
+import { atHandOver } from './at-hand'
 import type { DemandStream, Facing, LegGroup } from './demand-stream'
 import type { FailureWalk } from './failure-walk'
 import type { StockLaw } from './stock-law'
 
-/** What one stream of failures costs a kit: in hours, on foot, and in failures that strand. */
-export interface StreamCost {
-  readonly hours: number
+/** What one stream of failures costs a kit beside the hours: those of them on foot, and failures that strand. */
+export interface StreamOnFoot {
   readonly walkH: number
   readonly strandings: number
 }
@@ -40,26 +39,45 @@ export interface StreamAccount {
   readonly fixes: readonly FixAccount[]
 }
 
-export function costOfStream(
+/** Hours that a stream of failures costs a kit. */
+export function hoursOfStream(
   stream: DemandStream,
   facing: Facing,
   laws: readonly StockLaw[],
   walk: FailureWalk,
-): StreamCost {
-  let [hours, walkH, strandings] = [0, 0, 0]
+): number {
+  let hours = 0
   for (const group of facing.groups) {
-    const unmended = followByHours(stream, facing, group, laws, walk)
-    hours += unmended * group.lossH
-    walkH += unmended * group.walkH
-    strandings += unmended * group.strandings
-    followByFailures(stream, facing, group, laws, walk)
+    follow(stream, facing, group, group.byHours, laws, walk)
+    hours += walk.unmended * group.lossH
+    if (!isSteady(stream, group, laws)) follow(stream, facing, group, group.byFailures, laws, walk)
     for (let f = 0; f < stream.event.fixes.length; f++) {
-      const held = numberAt(walk.held, f)
-      hours += numberAt(walk.tried, f) * numberAt(group.workH, f) + held * numberAt(group.residualH, f)
-      walkH += held * numberAt(group.residualWalkH, f)
+      hours +=
+        numberAt(walk.tried, f) * numberAt(group.workH, f) + numberAt(walk.held, f) * numberAt(group.residualH, f)
     }
   }
-  return { hours, walkH, strandings }
+  return hours
+}
+
+/** What a stream costs on foot, and how often it strands: where most hours are at stake need not be where one walks most. */
+export function onFootOfStream(
+  stream: DemandStream,
+  facing: Facing,
+  laws: readonly StockLaw[],
+  walk: FailureWalk,
+): StreamOnFoot {
+  let [walkH, strandings] = [0, 0]
+  for (const group of facing.groups) {
+    const isAlike = isSteady(stream, group, laws)
+    follow(stream, facing, group, group.byWalk, laws, walk)
+    walkH += walk.unmended * group.walkH
+    for (let f = 0; f < stream.event.fixes.length; f++) {
+      walkH += numberAt(walk.held, f) * numberAt(group.residualWalkH, f)
+    }
+    if (!isAlike) follow(stream, facing, group, group.byStrandings, laws, walk)
+    strandings += walk.unmended * group.strandings
+  }
+  return { walkH, strandings }
 }
 
 /** @param isCarried whether a stock is carried at all */
@@ -81,21 +99,26 @@ export function accountOfStream(
   }))
   for (const group of facing.groups) {
     const failures = group.legs.reduce((sum, leg) => sum + numberAt(stream.expected, leg), 0)
-    const unmended = followByHours(stream, facing, group, laws, walk)
     const hopeless = facing.scenarios.reduce((sum, chance, s) => {
       const canTry = nth(group.tries, s).some(({ fix }) => fix.uses.every(({ stock }) => isCarried(stock)))
       return canTry ? sum : sum + chance
     }, 0)
-    add(open, Math.min(hopeless, unmended), group.lossH, group.walkH)
-    add(failed, Math.max(0, unmended - hopeless), group.lossH, group.walkH)
-    fixes.forEach(({ spared }, f) => add(spared, numberAt(walk.held, f), group.lossH, group.walkH))
-    followByFailures(stream, facing, group, laws, walk)
+    const addLost = (weights: Float64Array, lossH: number, walkH: number) => {
+      follow(stream, facing, group, weights, laws, walk)
+      add(open, Math.min(hopeless, walk.unmended), lossH, walkH)
+      add(failed, Math.max(0, walk.unmended - hopeless), lossH, walkH)
+      fixes.forEach(({ spared }, f) => add(spared, numberAt(walk.held, f), lossH, walkH))
+    }
+    addLost(group.byHours, group.lossH, 0)
+    addLost(group.byWalk, 0, group.walkH)
+    fixes.forEach(({ residual }, f) => add(residual, numberAt(walk.held, f), 0, numberAt(group.residualWalkH, f)))
+    follow(stream, facing, group, group.byFailures, laws, walk)
     fixes.forEach((fix, f) => {
       const [tried, held] = [numberAt(walk.tried, f), numberAt(walk.held, f)]
       fix.tried += failures * tried
       fix.held += failures * held
       fix.workH += tried * numberAt(group.workH, f)
-      add(fix.residual, held, numberAt(group.residualH, f), numberAt(group.residualWalkH, f))
+      add(fix.residual, held, numberAt(group.residualH, f), 0)
     })
   }
   return { open, failed, fixes }
@@ -106,36 +129,21 @@ function add(sum: { hours: number; walkH: number }, times: number, hours: number
   sum.walkH += times * walkH
 }
 
-/**
- * Follows the failures of a group of legs, each counted by the hours at stake on its leg.
- *
- * @returns the share that nothing mends
- */
-function followByHours(
+/** Follows the failures of a group of legs, each leg with its weight. */
+function follow(
   stream: DemandStream,
   facing: Facing,
   group: LegGroup,
-  laws: readonly StockLaw[],
-  walk: FailureWalk,
-): number {
-  follow(facing, group, atHandOver(stream, group, group.byHours, laws), walk)
-  return walk.unmended
-}
-
-/** Follows them each counted alike; the same as by hours where a stream finds the same of its stocks on every leg. */
-function followByFailures(
-  stream: DemandStream,
-  facing: Facing,
-  group: LegGroup,
+  weights: Float64Array,
   laws: readonly StockLaw[],
   walk: FailureWalk,
 ): void {
-  const isSteady =
-    group.legs.length === 1 || stream.stocks.every((stock) => nth(nth(laws, stock).sudden, 0).amounts.length === 1)
-  if (!isSteady) follow(facing, group, atHandOver(stream, group, group.byFailures, laws), walk)
-}
-
-function follow(facing: Facing, group: LegGroup, atHand: readonly AtHand[], walk: FailureWalk): void {
+  const atHand = atHandOver(stream, group, weights, laws)
   walk.begin()
   facing.scenarios.forEach((chance, s) => walk.follow(nth(group.tries, s), atHand, chance))
+}
+
+/** Whether a stream finds the same of its stocks on every leg of a group, so that weights of the legs are all one. */
+function isSteady(stream: DemandStream, group: LegGroup, laws: readonly StockLaw[]): boolean {
+  return group.legs.length === 1 || stream.stocks.every((stock) => nth(nth(laws, stock).sudden, 0).amounts.length === 1)
 }

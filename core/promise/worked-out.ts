@@ -2,7 +2,7 @@ import { ListMap } from '../maths'
 import { nth } from '../validation'
 import type { Facing } from './demand-stream'
 import { lawAsText, type NumberedLaw, type StockLaw } from './stock-law'
-import type { StreamCost } from './stream-cost'
+import type { StreamOnFoot } from './stream-cost'
 import type { StreamDraws } from './stream-draws'
 
 /** So many laws of a stock of which so much is carried are kept in mind. */
@@ -21,7 +21,8 @@ interface OfStock {
 
 /** What is known of a stream, against which something is carried; by the numbers of the laws that it meets. */
 interface OfFacing {
-  readonly costs: ListMap<StreamCost>
+  readonly hours: ListMap<number>
+  readonly onFoot: ListMap<StreamOnFoot>
   /** The same after the number of the stock that is drawn on. */
   readonly draws: ListMap<StreamDraws>
 }
@@ -75,10 +76,21 @@ export class WorkedOut {
     return this.ofFacing(facing).draws.value(this.listWith(others, laws), () => workOut(++this.drawsCount))
   }
 
-  /** What a stream costs, by what is carried against it and the laws of the stocks that it draws on. */
-  cost(facing: Facing, stocks: readonly number[], laws: readonly NumberedLaw[], workOut: () => StreamCost): StreamCost {
+  /** Hours that a stream costs, by what is carried against it and the laws of the stocks that it draws on. */
+  hours(facing: Facing, stocks: readonly number[], laws: readonly NumberedLaw[], workOut: () => number): number {
     this.list.length = 0
-    return this.ofFacing(facing).costs.value(this.listWith(stocks, laws), workOut)
+    return this.ofFacing(facing).hours.value(this.listWith(stocks, laws), workOut)
+  }
+
+  /** The same of what it costs on foot. */
+  onFoot(
+    facing: Facing,
+    stocks: readonly number[],
+    laws: readonly NumberedLaw[],
+    workOut: () => StreamOnFoot,
+  ): StreamOnFoot {
+    this.list.length = 0
+    return this.ofFacing(facing).onFoot.value(this.listWith(stocks, laws), workOut)
   }
 
   private listWith(stocks: readonly number[], laws: readonly NumberedLaw[]): readonly number[] {
@@ -88,7 +100,8 @@ export class WorkedOut {
 
   private ofFacing(facing: Facing): OfFacing {
     return entry(this.ofFacings, facing, () => ({
-      costs: new ListMap<StreamCost>(mostCosts),
+      hours: new ListMap<number>(mostCosts),
+      onFoot: new ListMap<StreamOnFoot>(mostCosts),
       draws: new ListMap<StreamDraws>(mostDraws),
     }))
   }

@@ -22,6 +22,23 @@ const tiny = Array.from({ length: all }, (_, i) => {
   return { document, ledger, exact: new ExactEvaluator(ledger) }
 })
 
+interface Spread {
+  readonly mean: number
+  readonly nineInTen: number
+  readonly worst: number
+}
+function spreadOf(offs: readonly number[]): Spread {
+  const sorted = [...offs].sort((a, b) => a - b)
+  return {
+    mean: sorted.reduce((sum, off) => sum + off, 0) / sorted.length,
+    nineInTen: nth(sorted, Math.floor(sorted.length * 0.9)),
+    worst: nth(sorted, sorted.length - 1),
+  }
+}
+const percent = (share: number) => `${(100 * share).toFixed(2)} %`
+const inWords = ({ mean, nineInTen, worst }: Spread) =>
+  `${percent(mean)} on average, nine in ten by ${percent(nineInTen)} at most, ${percent(worst)} at worst`
+
 it('what follows from every way a trip can go agrees with drawn trips, on tiny ledgers', () => {
   const trips = 20_000
   let farthest = 0
@@ -47,24 +64,28 @@ it('what follows from every way a trip can go agrees with drawn trips, on tiny l
 })
 
 it('the promise is near what follows from every way a trip can go, on tiny ledgers', () => {
-  const offs: number[] = []
+  const [hours, onFoot, stranded]: [number[], number[], number[]] = [[], [], []]
   for (const [i, { document, ledger, exact }] of tiny.entries()) {
     const promise = new PromiseEvaluator(ledger)
     const empty = exact.evaluate(new Int32Array(ledger.items.length)).promiseH
     for (let k = 0; k < kits; k++) {
       const counts = randomKit(document, 10 * (seed + i) + k)
-      const [exactly, near] = [exact.evaluate(counts).promiseH, promise.evaluate(counts).promiseH]
-      offs.push(Math.abs(near - exactly) / Math.max(exactly, 0.02 * empty))
+      const [exactly, near] = [exact.evaluate(counts), promise.evaluate(counts)]
+      const stakeH = Math.max(exactly.promiseH, 0.02 * empty)
+      hours.push(Math.abs(near.promiseH - exactly.promiseH) / stakeH)
+      onFoot.push(Math.abs(near.walkH - exactly.walkH) / stakeH)
+      stranded.push(Math.abs(near.stranded - exactly.stranded))
     }
   }
-  offs.sort((a, b) => a - b)
-  const mean = offs.reduce((sum, off) => sum + off, 0) / offs.length
-  const nineInTen = nth(offs, Math.floor(offs.length * 0.9))
-  expect(mean).toBeLessThan(0.025)
-  expect(nineInTen).toBeLessThan(0.06)
-  const inWords = (share: number) => `${(100 * share).toFixed(2)} %`
+  const [ofHours, ofFoot, ofStranded] = [hours, onFoot, stranded].map(spreadOf) as [Spread, Spread, Spread]
+  expect(ofHours.mean).toBeLessThan(0.025)
+  expect(ofHours.nineInTen).toBeLessThan(0.06)
+  expect(ofFoot.mean).toBeLessThan(0.01)
+  expect(ofFoot.nineInTen).toBeLessThan(0.02)
+  expect(ofStranded.mean).toBeLessThan(0.01)
+  expect(ofStranded.nineInTen).toBeLessThan(0.02)
   said.push(
-    `${kits} random kits of each: the promise is off by ${inWords(mean)} on average, nine in ten by ${inWords(nineInTen)} at most, ${inWords(nth(offs, offs.length - 1))} at worst.`,
+    `${kits} random kits of each: the promise is off by ${inWords(ofHours)}; hours on foot, of the hours lost, by ${inWords(ofFoot)}; the chance of being stranded by ${inWords(ofStranded)}, of all trips.`,
   )
 })
 
@@ -104,8 +125,10 @@ it('the promise is near drawn trips, on ledgers as long as those of trips', () =
     const counts = randomKit(document, seed + i)
     const simulation = new Simulation(ledger, counts, seed + i)
     simulation.run(trips)
-    const { meanH, seH } = simulation.report()
-    const off = new PromiseEvaluator(ledger).evaluate(counts).promiseH / meanH - 1
+    const { meanH, seH, stranded, strandedSe } = simulation.report()
+    const near = new PromiseEvaluator(ledger).evaluate(counts)
+    const off = near.promiseH / meanH - 1
+    expect(Math.abs(near.stranded / stranded - 1), `seed ${seed + i}`).toBeLessThan(0.05 + (3 * strandedSe) / stranded)
     // What twenty thousand trips cannot tell is no error of the promise.
     expect(Math.abs(off), `seed ${seed + i}`).toBeLessThan(0.05 + (3 * seH) / meanH)
     expect(off, `seed ${seed + i}`).toBeGreaterThan(-0.03 - (3 * seH) / meanH)
