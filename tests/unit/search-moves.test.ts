@@ -97,6 +97,56 @@ describe('a kit that is searched from', () => {
   )
 })
 
+describe('what may be done at once', () => {
+  const words = (list: readonly (readonly Change[])[]) =>
+    list.map((changes) => changes.map(({ item, by }) => `${by} of ${item}`).join(' and ')).sort()
+
+  it('is to leave off a piece, or all of a kind; what is pinned stays', () => {
+    const pins = { small: { min: 1, max: 2 } }
+    const state = new KitState(problemOf(threeSpares({ pins })), [2, 1, 2])
+    expect(words(drops(state, [0, 1, 2]))).toEqual(['-1 of 0', '-1 of 1', '-1 of 2', '-2 of 0'])
+    expect(words(drops(new KitState(state.problem, [0, 0, 1]), [0, 1, 2]))).toEqual([])
+  })
+  it('is to add a piece, the tools of a job together, or stock for one use or two', () => {
+    const problem = problemOf(
+      readLedger({
+        format: ledgerFormat,
+        legs: 1,
+        items: [
+          { id: 'a', massG: 10, max: 1, provides: ['a'] },
+          { id: 'b', massG: 10, max: 1, provides: ['b'] },
+          { id: 'piece', massG: 10, max: 5, units: { piece: 1 } },
+        ],
+        stocks: [{ id: 'piece' }],
+        events: [
+          {
+            id: 'e',
+            perLeg: [0.1],
+            lossH: 10,
+            fixes: [
+              { id: 'turn', needs: ['a', 'b'], hands: 1 },
+              { id: 'fit', uses: { piece: 2 }, hands: 1 },
+            ],
+          },
+        ],
+      }),
+    )
+    const state = new KitState(problem, [0, 0, 0])
+    const pieces = ['1 of 0', '1 of 0 and 1 of 1', '1 of 1', '1 of 2']
+    expect(words(state.additions())).toEqual([...pieces, '2 of 2', '4 of 2'])
+    // One piece is half a use; another completes it. With four there is no room for two uses more, and one is.
+    state.set([{ item: 2, by: 1 }])
+    expect(words(state.additions())).toEqual([...pieces, '2 of 2', '4 of 2'])
+    state.set([{ item: 2, by: 2 }])
+    expect(words(state.additions())).toEqual([...pieces, '2 of 2'])
+    state.set([
+      { item: 0, by: 1 },
+      { item: 2, by: 2 },
+    ])
+    expect(words(state.additions())).toEqual(['1 of 1'])
+  })
+})
+
 describe('adding', () => {
   it('takes first what gains most for its grams, and stops at the budget', () => {
     // For each gram small spares 1.9 h/10 g, middling 3.8 h/40 g, large 5.7 h/100 g; second ones 0.005 of a failure.
@@ -183,6 +233,10 @@ describe('taking one thing instead of others', () => {
     expect(addThenDrop(tight)).toBe(true)
     expect([...tight.counts]).toEqual([0, 0, 0, 1, 0])
     expect(tight.massG).toBe(140)
+    // To the gram.
+    const even = new KitState(threeJobs(200, { budgetG: 200 }), [0, 0, 0, 0, 1])
+    expect(addThenDrop(even)).toBe(true)
+    expect([...even.counts]).toEqual([0, 0, 0, 1, 0])
     // Nothing may go but what is worth more than what would come.
     const full = new KitState(threeJobs(140, { budgetG: 140 }), [0, 0, 0, 1, 0])
     expect(addThenDrop(full)).toBe(false)

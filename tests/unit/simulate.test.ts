@@ -57,6 +57,39 @@ describe('drawn trips', () => {
     const fewer = drawn(ledger, [1, 1, 1, 1, 0, 0, 0, 0])
     expect(fewer.report().meanH).toBeGreaterThan(bare.report().meanH)
   })
+  it('draw tools, refills and failures each by itself', () => {
+    // The part is spent on the first leg. On the second it is there again half the time, and the tool works half the time.
+    const steadily = (lives: number[]) => ({ perLeg: [0, 0], wear: { left: 0.5, spread: 0, lives }, lossH: 8 })
+    const ledger = readLedger({
+      format: ledgerFormat,
+      legs: 2,
+      items: [
+        { id: 'tool', massG: 10, max: 1, provides: ['turn'], condition: 0.5 },
+        { id: 'part', massG: 10, max: 1, units: { part: 1 } },
+      ],
+      stocks: [{ id: 'part', refills: [{ leg: 1, chance: 0.5 }] }],
+      events: [
+        { id: 'first', ...steadily([1, 0]), fixes: [{ id: 'fit', uses: { part: 1 }, hands: 1 }] },
+        {
+          id: 'second',
+          ...steadily([0, 1]),
+          fixes: [{ id: 'turn', needs: ['turn'], uses: { part: 1 }, hands: 0.5 }],
+        },
+      ],
+    })
+    const { meanH, seH } = drawn(ledger, [1, 1], 40_000).report()
+    expect(Math.abs(meanH - 8 * (1 - 0.5 ** 3))).toBeLessThan(4 * seH)
+  })
+  it.each([1, 2, 3, 4, 5, 6])('remember a second tool that once stood in for the first (seed %i)', (seed) => {
+    const ledger = readLedger({
+      format: ledgerFormat,
+      legs: 1,
+      items: [{ id: 'tool', massG: 10, max: 3, provides: ['turn'], condition: 0.5 }],
+      stocks: [],
+      events: [{ id: 'e', perLeg: [3], lossH: 8, fixes: [{ id: 'turn', needs: ['turn'], hands: 1 }] }],
+    })
+    expect(drawn(ledger, [3], 300, seed).report().neverUsed).toEqual({})
+  })
   it('say what was never used, piece by piece, and what ran out', () => {
     const ledger = readLedger({
       format: ledgerFormat,
