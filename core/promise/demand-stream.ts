@@ -1,7 +1,7 @@
 import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
 import { ListMap } from '../maths'
 import { nth, numberAt } from '../validation'
-import { toolScenarios, type ToolScenario } from './tool-scenarios'
+import { ToolScenarios, type ToolScenario } from './tool-scenarios'
 import { WearLaw } from './wear-law'
 
 /** Legs on which the failures of a stream meet the same fixes in the same order, and their sums over those legs. */
@@ -41,6 +41,7 @@ export class DemandStream {
   readonly expectedInAll: number
   /** Hours lost on the whole trip where nothing mends any of them, in the mean. */
   readonly hoursAtStake: number
+  private readonly scenarios: ToolScenarios
   private readonly tools: readonly number[]
   /** By how many of each tool are carried, and the conditions of the stocks. */
   private readonly facings = new ListMap<Facing>()
@@ -57,16 +58,15 @@ export class DemandStream {
    * @param wear where they come by wear
    */
   constructor(
-    private readonly ledger: IndexedLedger,
+    ledger: IndexedLedger,
     readonly event: IndexedEvent,
     readonly expected: Float64Array,
     readonly wear?: WearLaw,
   ) {
     this.stocks = [...new Set(event.fixes.flatMap(({ uses }) => uses.map(({ stock }) => stock)))]
     this.functions = [...new Set(event.fixes.flatMap(({ needs }) => needs))]
-    this.tools = ledger.items.flatMap(({ provides }, i) =>
-      provides.some((name) => this.functions.includes(name)) ? [i] : [],
-    )
+    this.scenarios = new ToolScenarios(ledger, event)
+    this.tools = this.scenarios.items
     this.hoursAtStake = expected.reduce((sum, failures, leg) => sum + failures * numberAt(event.lossH, leg), 0)
     this.expectedInAll = expected.reduce((sum, failures) => sum + failures, 0)
   }
@@ -77,9 +77,7 @@ export class DemandStream {
     let i = 0
     for (const item of this.tools) carried[i++] = nth(counts, item)
     for (const stock of this.stocks) carried[i++] = this.conditionNumber(numberAt(conditions, stock))
-    return this.facings.value(carried, () =>
-      this.facingWith(toolScenarios(this.ledger, this.event, this.tools, counts), conditions),
-    )
+    return this.facings.value(carried, () => this.facingWith(this.scenarios.carrying(counts), conditions))
   }
 
   private conditionNumber(condition: number): number {

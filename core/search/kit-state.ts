@@ -54,7 +54,8 @@ export class KitState {
   /** The most it may weigh now. */
   budgetG: number
   private readonly promise: KitPromise
-  private readonly everyAddition: Additions
+  /** Once it was asked for. */
+  private everyAddition: Additions | undefined
   private readonly seen: Seen
   private readonly gains = new Map<string, { gainH: number; items: readonly number[]; isFresh: boolean }>()
   /** For each item, what is lost more without one piece of it. */
@@ -71,7 +72,6 @@ export class KitState {
   ) {
     this.promise = new KitPromise(problem.demand, counts)
     this.promise.settle(settling)
-    this.everyAddition = new Additions(problem)
     this.seen = new Seen(problem.demand)
     this.budgetG = problem.ledger.budgetG
     this.massG = massOf(problem.ledger, counts)
@@ -121,6 +121,7 @@ export class KitState {
 
   /** Everything that may be added at once, each once. */
   additions(): Change[][] {
+    this.everyAddition ??= new Additions(this.problem)
     return this.everyAddition.to(this.counts)
   }
 

@@ -4,7 +4,7 @@ import { kitProblem, KitSearch, KitState, type KitProblem } from '#core/search'
 import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 import { condense } from '../../core/search/condense'
-import { addAll } from '../../core/search/moves/add'
+import { addAll, nearlyPaying } from '../../core/search/moves/add'
 import { addThenDrop } from '../../core/search/moves/add-then-drop'
 import { drops } from '../../core/search/moves/drop'
 import { dropThenAdd } from '../../core/search/moves/drop-then-add'
@@ -161,6 +161,32 @@ describe('adding', () => {
     expect(grown(109)).toEqual([0, 2, 2])
     expect(grown(150)).toEqual([1, 1, 1])
     expect(addAll(new KitState(problemOf(threeSpares({ budgetG: 9 })), [0, 0, 0]))).toBe(false)
+  })
+
+  it('thinks of a dozen that gain most, whether they pay or not, the best first', () => {
+    // Twenty spares for failures of which each costs an hour more than the last; 100 g each are a tenth of an hour.
+    const numbers = Array.from({ length: 20 }, (_, i) => i)
+    const problem = problemOf(
+      readLedger({
+        format: ledgerFormat,
+        legs: 1,
+        items: numbers.map((i) => ({ id: `${i}`, massG: 100, max: 1, units: { [`${i}`]: 1 } })),
+        stocks: numbers.map((i) => ({ id: `${i}` })),
+        events: numbers.map((i) => ({
+          id: `${i}`,
+          perLeg: [0.1],
+          lossH: 5 + ((7 * i) % 20),
+          fixes: [{ id: 'fit', uses: { [`${i}`]: 1 }, hands: 1 }],
+        })),
+        gramsPerHour: 1000,
+      }),
+    )
+    const state = new KitState(
+      problem,
+      numbers.map(() => 0),
+    )
+    const most = [...numbers].sort((a, b) => ((7 * b) % 20) - ((7 * a) % 20)).slice(0, 12)
+    expect(nearlyPaying(state).map((changes) => nth(changes, 0).item)).toEqual(most)
   })
 
   it.each([2, 5, 13, 40, 61, 77])('comes to what trying everything at each step comes to (ledger %i)', (seed) => {

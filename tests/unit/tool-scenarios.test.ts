@@ -1,7 +1,7 @@
 import { indexLedger, ledgerFormat, readLedger } from '#core/ledger'
 import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
-import { toolScenarios } from '../../core/promise/tool-scenarios'
+import { ToolScenarios } from '../../core/promise/tool-scenarios'
 
 /** Two fixes: one turns, the other turns and pumps. */
 const ledgerOf = (
@@ -29,12 +29,9 @@ const ledgerOf = (
   )
 const scenarios = (ledger: ReturnType<typeof ledgerOf>, counts: readonly number[]) =>
   Object.fromEntries(
-    toolScenarios(
-      ledger,
-      nth(ledger.events, 0),
-      ledger.items.map((_, i) => i),
-      counts,
-    ).map(({ doable, chance }) => [doable.map((can) => (can ? 'yes' : 'no')).join(' '), chance]),
+    new ToolScenarios(ledger, nth(ledger.events, 0))
+      .carrying(counts)
+      .map(({ doable, chance }) => [doable.map((can) => (can ? 'yes' : 'no')).join(' '), chance]),
   )
 
 describe('what the tools that are carried allow', () => {

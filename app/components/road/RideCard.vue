@@ -203,7 +203,7 @@ function setCountry(text: string) {
                 <strong v-if="day.darkH > 0.05" class="block text-xs text-brass">{{ inTheDark(day) }}</strong>
               </td>
               <td
-                class="figures whitespace-normal! max-md:w-28 max-md:text-xs"
+                class="figures whitespace-normal! tracking-tight max-md:w-28 max-md:text-xs"
                 :class="weatherOf(day)?.wet ? 'font-semibold text-petrol' : ''"
               >
                 {{ weatherOf(day)?.words ?? '—' }}

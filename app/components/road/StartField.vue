@@ -45,7 +45,7 @@ function leave(event: Event) {
     <input
       :id="id"
       type="datetime-local"
-      class="field figures mt-1 block text-ink"
+      class="field figures mt-1 block text-sm text-ink"
       :min="startsBetween.first"
       :max="startsBetween.last"
       :value="typed ?? modelValue ?? ''"
