@@ -8,6 +8,9 @@ import { defineConfig } from 'vitest/config'
  */
 const readByNode = { experimental: { viteModuleRunner: false, nodeLoader: false }, execArgv: ['--import', 'tsx'] }
 
+/** What a server or a program shall come to say is waited for: a slow machine is no fault of theirs. */
+const waitingFor = { expect: { poll: { timeout: 20_000 } } }
+
 export default defineConfig({
   test: {
     // Of two cores Vitest would use one by itself; and tests of servers wait for much of their time.
@@ -49,6 +52,7 @@ export default defineConfig({
       {
         test: {
           ...readByNode,
+          ...waitingFor,
           name: 'scripts',
           include: ['tests/scripts/**/*.test.ts'],
           testTimeout: 120_000,
@@ -76,6 +80,7 @@ export default defineConfig({
       {
         test: {
           ...readByNode,
+          ...waitingFor,
           name: 'server',
           include: ['tests/server/**/*.test.ts'],
           testTimeout: 60_000,

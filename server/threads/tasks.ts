@@ -37,10 +37,10 @@ export function readSave(bytes: Uint8Array): Save {
   return { save: save.toLowerCase(), changes: changes.map(({ part, base, value }) => partChange(part, base, value)) }
 }
 
-/** The road of a trip document with its stops, as GPX; with the time at which each point is passed. */
-export function writeRoad({ document, times }: { document: string; times: boolean }): string {
+/** The road of a trip document with its stops, as the bytes of a GPX file; with the time at which each point is passed. */
+export function writeRoad({ document, times }: { document: string; times: boolean }): Uint8Array<ArrayBuffer> {
   const trip = keptTrip(document)
-  return exportGpx(trip, surveyRoad(trip.road.points), catalogue, times)
+  return new TextEncoder().encode(exportGpx(trip, surveyRoad(trip.road.points), catalogue, times))
 }
 
 export interface AtCounter {

@@ -14,5 +14,5 @@ export default answering(async (event) => {
   const gpx = await doTask('writeRoad', { document, times: 'times' in getQuery(event) }, document.length)
   setHeader(event, 'content-type', 'application/gpx+xml; charset=utf-8')
   setHeader(event, 'content-disposition', `attachment; filename="${fileNameFor(parts.name)}.gpx"`)
-  return gpx
+  return Buffer.from(gpx.buffer, gpx.byteOffset, gpx.byteLength)
 })
