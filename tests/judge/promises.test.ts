@@ -109,13 +109,11 @@ it('the kit found by the promise is near the best of all, on tiny ledgers, with 
   }
   const mean = short.reduce((sum, each) => sum + each, 0) / short.length
   const worst = Math.max(...short)
-  expect(mean).toBeLessThan(0.0025)
-  // Stocks that are drawn at once are followed one by one (decision 019): one kit of 300 is off by more for that.
-  expect(short.filter((each) => each > 0.025).length).toBeLessThanOrEqual(1)
-  expect(worst).toBeLessThan(0.03)
   said.push(
     `Their kits as the search finds them, one of three within a budget of four tenths of all there is: followed exactly, they fall short of the best of all by ${(100 * mean).toFixed(3)} % of bare-handed hours on average, ${(100 * worst).toFixed(2)} % at worst, ${short.filter((each) => each > 0.025).length} by more than 2.5 %. The bound of HiGHS is never below the best.`,
   )
+  expect(mean).toBeLessThan(0.0025)
+  expect(worst).toBeLessThan(0.025)
 })
 
 it('the promise is near drawn trips, on ledgers as long as those of trips', () => {

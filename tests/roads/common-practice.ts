@@ -28,12 +28,8 @@ const basics = {
   'a folding tool': folding,
   'a quick link': ({ count }: PackedKit) => count('link-12') >= 1,
 }
-/** Riders tell kits by the ten grams at best. */
 const weighs = (least: number, most: number) => ({
-  [`${least} to ${most} g`]: ({ massG }: PackedKit) => {
-    const toldG = 10 * Math.round(massG / 10)
-    return toldG >= least && toldG <= most
-  },
+  [`${least} to ${most} g`]: ({ massG }: PackedKit) => massG >= least && massG <= most,
 })
 const staysAtHome = {
   'no second boot': (kit: PackedKit) => boots(kit) <= 1,
