@@ -2,9 +2,14 @@ import type { BikeTrait } from '../bike'
 import type { StretchTraits } from '../road'
 import type { Hazard, RoadTrait } from './schema'
 
-/** What the bike does to a rate: the product of the multipliers that hold for it. */
-export function bikeFactor(hazard: Hazard, traits: ReadonlySet<BikeTrait>): number {
-  return hazard.onBike.reduce((product, { when, times }) => (traits.has(when) ? product * times : product), 1)
+/**
+ * What the bike does to a rate: the product of the multipliers that hold for it, and of what the tread does.
+ *
+ * @param treadLeft of the tyre that is meant, as a share of a new one
+ */
+export function bikeFactor(hazard: Hazard, traits: ReadonlySet<BikeTrait>, treadLeft: number): number {
+  const ofTraits = hazard.onBike.reduce((product, { when, times }) => (traits.has(when) ? product * times : product), 1)
+  return ofTraits * treadFactor(hazard, treadLeft)
 }
 
 /**

@@ -5,7 +5,7 @@ import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Faste
 import { bestHands, handSuccess } from '../crew'
 import { easyGearsLost } from '../chain'
 import { gradeCost, slowerByHarderGear, type Fix } from '../fix'
-import { appliesTo, bikeFactor, lifeLeft, limpShareOf, treadFactor, type Hazard } from '../hazard'
+import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
 import { indexLedger, ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
 import { withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
@@ -115,7 +115,7 @@ class Writer {
     const settledBy = [hazard.settledBy, ...hazard.alsoSettledBy].map((id) => expandTemplate(id, bike, group.tyre))
     const limpShare = limpShareOf(hazard, bike)
     const exposure = this.exposure(hazard, settledBy, limpShare, bike.pushFactor)
-    const rate = share * bikeFactor(hazard, traits) * treadFactor(hazard, group.tyre.treadLeft)
+    const rate = share * bikeFactor(hazard, traits, group.tyre.treadLeft)
     const lives = exposure.weightedKm.map((km) => (hazard.kind === 'wearing' ? (rate * km) / hazard.lifeKm : 0))
     const perLeg = exposure.weightedKm.map((km) =>
       hazard.kind === 'sudden' ? (hazard.per1000km * rate * km) / 1000 : 0,

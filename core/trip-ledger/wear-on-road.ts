@@ -28,6 +28,6 @@ export function wearOnRoad(
       part: hazard.part,
       left: lifeLeft(hazard, bike, tyre.treadLeft),
       lifeKm: hazard.lifeKm,
-      times: bikeFactor(hazard, traits) * (lengthKm > 0 ? conditions.weightedKm(hazard) / lengthKm : 1),
+      times: bikeFactor(hazard, traits, tyre.treadLeft) * (lengthKm > 0 ? conditions.weightedKm(hazard) / lengthKm : 1),
     }))
 }

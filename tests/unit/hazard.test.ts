@@ -45,9 +45,11 @@ describe('the rate of a hazard', () => {
     ],
   }
   it('is multiplied by what is true of the bike, and by nothing else', () => {
-    expect(bikeFactor(hazard, new Set())).toBe(1)
-    expect(bikeFactor(hazard, new Set<BikeTrait>(['light-tyre', 'motor']))).toBe(6)
-    expect(bikeFactor(hazard, new Set<BikeTrait>(['tubeless', 'rack']))).toBe(0.5)
+    expect(bikeFactor(hazard, new Set(), 1)).toBe(1)
+    expect(bikeFactor(hazard, new Set<BikeTrait>(['light-tyre', 'motor']), 1)).toBe(6)
+    expect(bikeFactor(hazard, new Set<BikeTrait>(['tubeless', 'rack']), 1)).toBe(0.5)
+    // Half the tread: 1 + 2 · 0.5².
+    expect(bikeFactor({ ...hazard, onWornTread: 3 }, new Set<BikeTrait>(['motor']), 0.5)).toBe(4.5)
   })
   it('rises with worn tread by the square of what is worn off: little by half, most at the end', () => {
     const worn: Hazard = { ...hazard, onWornTread: 3 }

@@ -29,7 +29,7 @@ const times = computed(() => {
   const weightedKm = note.value.exposure.weightedKm.reduce((sum, each) => sum + each, 0)
   const tread = hazard.value && tyre.value ? treadFactor(hazard.value, tyre.value.treadLeft) : 1
   return {
-    bike: tread * (hazard.value && traits.value ? bikeFactor(hazard.value, traits.value) : 1),
+    bike: hazard.value && traits.value && tyre.value ? bikeFactor(hazard.value, traits.value, tyre.value.treadLeft) : 1,
     road: km > 0 ? weightedKm / km : 1,
     because: [
       ...(hazard.value?.onBike ?? [])
