@@ -2,11 +2,11 @@ import { roundingAmount } from '../ledger'
 import { defined, nth, numberAt } from '../validation'
 import type { Drawn } from './failure-walk'
 
-/** More amounts are not told apart. */
+/** More amounts of a stock are not told apart. */
 const mostAmounts = 200
 
 /** What a stock can come down to, from the least to what was carried. */
-export function amountsLeft(full: number, draws: readonly number[]): Float64Array {
+export function amountsOf(full: number, draws: readonly number[]): Float64Array {
   const found = [full]
   for (let i = 0; i < found.length && found.length < mostAmounts; i++) {
     for (const draw of draws) {
@@ -18,23 +18,74 @@ export function amountsLeft(full: number, draws: readonly number[]): Float64Arra
   return Float64Array.from(found).sort()
 }
 
-/** Moves of what is left of a stock, each from one of its amounts to another with a chance. */
+/**
+ * What stocks that are followed together can come down to: one state for each way to pair their amounts, from the least of
+ * all to what was carried.
+ */
+export class AmountsLeft {
+  readonly size: number
+  /** For each stock, what is left of it in each state. */
+  readonly rows: readonly Float64Array[]
+  /** For each state, what is left of each stock. */
+  readonly leftIn: readonly (readonly number[])[]
+  /** For each stock, by how many states its next amount lies further. */
+  private readonly strides: readonly number[]
+
+  /** @param amounts of each of the stocks, from the least to what was carried */
+  constructor(
+    readonly stocks: readonly number[],
+    private readonly amounts: readonly Float64Array[],
+  ) {
+    this.size = amounts.reduce((size, { length }) => size * length, 1)
+    this.strides = amounts.map((_, s) => amounts.slice(s + 1).reduce((size, { length }) => size * length, 1))
+    this.rows = amounts.map((each, s) =>
+      Float64Array.from({ length: this.size }, (_, state) =>
+        numberAt(each, Math.floor(state / nth(this.strides, s)) % each.length),
+      ),
+    )
+    this.leftIn = Array.from({ length: this.size }, (_, state) => this.rows.map((row) => numberAt(row, state)))
+  }
+
+  /** The state in which everything is there that was carried. */
+  get full(): number {
+    return this.size - 1
+  }
+
+  /** The state that is nearest to one less so much of each stock. */
+  after(state: number, spent: readonly number[]): number {
+    let next = state
+    for (let s = 0; s < spent.length; s++) {
+      const stride = nth(this.strides, s)
+      const at = Math.floor(state / stride) % nth(this.amounts, s).length
+      const left = numberAt(nth(this.rows, s), state) - nth(spent, s)
+      next -= stride * (at - nearest(nth(this.amounts, s), at, left))
+    }
+    return next
+  }
+
+  /** The state where a stock, by its place among them, is there again as it was carried. */
+  refilled(state: number, place: number): number {
+    const [stride, { length }] = [nth(this.strides, place), nth(this.amounts, place)]
+    return state + stride * (length - 1 - (Math.floor(state / stride) % length))
+  }
+}
+
+/** Moves of what is left of stocks, each from one state to another with a chance. */
 export interface Moves {
   readonly from: Int32Array
   readonly to: Int32Array
   readonly chances: Float64Array
 }
 
-/** The moves that draws make. @param drawnAt what is drawn where so much is left */
-export function movesDrawing(amounts: Float64Array, drawnAt: (left: number) => Drawn): Moves {
+/** The moves that draws make. @param drawnAt what is drawn where so much is left of each stock */
+export function movesDrawing(amounts: AmountsLeft, drawnAt: (left: readonly number[]) => Drawn): Moves {
   const [from, to, chances]: [number[], number[], number[]] = [[], [], []]
-  for (let at = 0; at < amounts.length; at++) {
-    const left = numberAt(amounts, at)
-    const drawn = drawnAt(left)
-    for (let i = 0; i < drawn.amounts.length; i++) {
-      from.push(at)
-      to.push(nearest(amounts, at, left - nth(drawn.amounts, i)))
-      chances.push(nth(drawn.chances, i))
+  for (let state = 0; state < amounts.size; state++) {
+    const { draws } = drawnAt(nth(amounts.leftIn, state))
+    for (const { spent, chance } of draws) {
+      from.push(state)
+      to.push(amounts.after(state, spent))
+      chances.push(chance)
     }
   }
   return { from: Int32Array.from(from), to: Int32Array.from(to), chances: Float64Array.from(chances) }
@@ -56,7 +107,7 @@ export function move(chances: Float64Array, { from, to, chances: shares }: Moves
   }
 }
 
-/** Moves of several kinds that come each with its share, as one: those from and to the same amounts are added up. */
+/** Moves of several kinds that come each with its share, as one: those from and to the same states are added up. */
 export class MixedMoves {
   /** How often all of them come that were added. */
   total = 0
@@ -65,7 +116,7 @@ export class MixedMoves {
   private readonly gathered: Float64Array
   private readonly places = new Map<Moves, Int32Array>()
 
-  /** @param size how many amounts there are */
+  /** @param size how many states there are */
   constructor(size: number, kinds: readonly (Moves | undefined)[]) {
     const placeOf = new Int32Array(size * size).fill(-1)
     const [allFrom, allTo]: [number[], number[]] = [[], []]

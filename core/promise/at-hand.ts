@@ -1,56 +1,101 @@
 import { roundingAmount } from '../ledger'
-import { numberAt } from '../validation'
+import { nth, numberAt } from '../validation'
+import { AmountsLeft } from './amounts-left'
 import type { DemandStream, LegGroup } from './demand-stream'
 import type { StockLaw } from './stock-law'
 
-/** What is at hand of a stock when a failure comes. */
+/** What is at hand of stocks that are followed together when a failure comes. */
 export interface AtHand {
-  /** What it can have come down to, from the least to what was carried. */
-  readonly amounts: Float64Array
-  /** Of each of them, the chance of so much or more. */
-  readonly atLeast: Float64Array
+  readonly amounts: AmountsLeft
+  /** Of each of their states. */
+  readonly chances: Float64Array
 }
 
-/** Nothing of a stock. */
-export const noneAtHand: AtHand = { amounts: new Float64Array([0]), atLeast: new Float64Array([1]) }
+/** Nothing of any stock. */
+export const noneAtHand: AtHand = { amounts: new AmountsLeft([], []), chances: new Float64Array([1]) }
 
-/** The chance of so much or more. */
-export function chanceAtHand({ amounts, atLeast }: AtHand, amount: number): number {
-  for (let i = 0; i < amounts.length; i++) {
-    if (numberAt(amounts, i) >= amount - roundingAmount) return numberAt(atLeast, i)
+/**
+ * The chance of so much or more of a stock, given what is known of each of those that are followed with it: so much at least,
+ * and less than so much. None where that cannot be.
+ *
+ * @param least of each stock, by its number
+ * @param less of each stock, by its number
+ */
+export function chanceAtHand(
+  { amounts, chances }: AtHand,
+  stock: number,
+  wanted: number,
+  least: Float64Array,
+  less: Float64Array,
+): number {
+  const place = amounts.stocks.indexOf(stock)
+  if (place < 0) return 0
+  const row = nth(amounts.rows, place)
+  if (amounts.stocks.length === 1) {
+    return chanceAlone(row, chances, wanted - roundingAmount, numberAt(least, stock), numberAt(less, stock))
   }
-  return 0
+  let [all, there] = [0, 0]
+  for (let state = 0; state < chances.length; state++) {
+    if (!isPossible(amounts, state, least, less)) continue
+    all += numberAt(chances, state)
+    if (numberAt(row, state) >= wanted - roundingAmount) there += numberAt(chances, state)
+  }
+  return all > 0 ? there / all : 0
+}
+
+/** The same of a stock that is followed by itself, as most are: its amounts rise. */
+function chanceAlone(row: Float64Array, chances: Float64Array, wanted: number, least: number, less: number): number {
+  let [all, there] = [0, 0]
+  for (let i = row.length - 1; i >= 0; i--) {
+    const left = numberAt(row, i)
+    if (left >= less - roundingAmount) continue
+    if (left < least - roundingAmount) break
+    all += numberAt(chances, i)
+    if (left >= wanted) there = all
+  }
+  return all > 0 ? there / all : 0
+}
+
+/** Whether each stock can be left so in a state, by what is known of it. */
+function isPossible({ stocks, rows }: AmountsLeft, state: number, least: Float64Array, less: Float64Array): boolean {
+  for (let s = 0; s < stocks.length; s++) {
+    const left = numberAt(nth(rows, s), state) + roundingAmount
+    const stock = nth(stocks, s)
+    if (left < numberAt(least, stock) || left >= numberAt(less, stock)) return false
+  }
+  return true
 }
 
 /**
- * What a stream finds of each stock that it draws on, in the mean over a group of legs.
+ * What a stream finds of each stock that it draws on, in the mean over a group of legs; those that are followed together have
+ * the same.
  *
  * @param weights of the legs; they make up 1
- * @param laws of the stocks, by their numbers; of one that is not among them nothing is at hand
+ * @param laws of the clusters of stocks; of a stock in none of them nothing is at hand
  */
 export function atHandOver(
   stream: DemandStream,
   { legs }: LegGroup,
   weights: Float64Array,
-  laws: readonly StockLaw[],
+  laws: Iterable<StockLaw>,
 ): AtHand[] {
   const atHand: AtHand[] = []
-  for (const stock of stream.stocks) {
-    const law = laws[stock]
-    const onLegs = law && (law.worn.get(stream) ?? law.sudden)
-    atHand[stock] = onLegs ? mean(onLegs, weights, legs) : noneAtHand
+  for (const stock of stream.stocks) atHand[stock] = noneAtHand
+  for (const { amounts, sudden, worn } of laws) {
+    const found = mean(worn.get(stream) ?? sudden, weights, legs)
+    for (const stock of amounts.stocks) atHand[stock] = found
   }
   return atHand
 }
 
 function mean(onLegs: readonly AtHand[], weights: Float64Array, legs: readonly number[]): AtHand {
-  const { amounts } = onLegs[0] ?? noneAtHand
-  if (amounts.length === 1) return onLegs[0] ?? noneAtHand
-  const atLeast = new Float64Array(amounts.length)
+  const first = onLegs[0] ?? noneAtHand
+  if (first.chances.length === 1) return first
+  const chances = new Float64Array(first.chances.length)
   for (const leg of legs) {
     const weight = numberAt(weights, leg)
     const each = onLegs[leg] ?? noneAtHand
-    for (let i = 0; i < atLeast.length; i++) atLeast[i] = numberAt(atLeast, i) + weight * numberAt(each.atLeast, i)
+    for (let i = 0; i < chances.length; i++) chances[i] = numberAt(chances, i) + weight * numberAt(each.chances, i)
   }
-  return { amounts, atLeast }
+  return { amounts: first.amounts, chances }
 }

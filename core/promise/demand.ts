@@ -1,24 +1,39 @@
 import type { IndexedLedger } from '../ledger'
 import { nth } from '../validation'
+import { amountsOf } from './amounts-left'
+import { clustersOf } from './clusters'
 import { demandStreams, type DemandStream } from './demand-stream'
 import { nothingCarried, type NumberedLaw } from './stock-law'
 import { WorkedOut } from './worked-out'
 
 /** What wears less often than this on a trip draws as if it came of a sudden. */
 const leastWorn = 0.05
-/** For one stock, how often each of so many things has worn out is kept in mind; of others it is their mean. */
+/** For one cluster, how often each of so many things has worn out is kept in mind; of others it is their mean. */
 const mostKept = 2
+
+/**
+ * Stocks that failures draw on at once are followed together where they have no more states than this, in a ledger of no more
+ * streams than that. In larger ones it moves the promise by less than a hundred thousand drawn trips can tell.
+ */
+const together = { states: 64, streams: 24 } as const
 
 /** What is asked of one stock. */
 export interface StockDemand {
   /** The streams that draw on it, by their numbers. */
   readonly streams: readonly number[]
-  /** The places among them of those of which it is kept in mind how often their part has worn out. */
-  readonly kept: ReadonlySet<number>
   /** The amounts that tries draw. */
   readonly draws: readonly number[]
   /** The items that hold some of it. */
   readonly suppliers: readonly { readonly item: number; readonly amount: number }[]
+}
+
+/** Stocks that are followed together. */
+export interface StockCluster {
+  readonly stocks: readonly number[]
+  /** The streams that draw on one of them, by their numbers. */
+  readonly streams: readonly number[]
+  /** The places among them of those of which it is kept in mind how often their part has worn out. */
+  readonly kept: ReadonlySet<number>
 }
 
 /** All that a ledger asks of whatever is carried. */
@@ -26,38 +41,52 @@ export interface Demand {
   readonly ledger: IndexedLedger
   readonly streams: readonly DemandStream[]
   readonly ofStock: readonly StockDemand[]
+  readonly clusters: readonly StockCluster[]
+  /** For each stock, the number of its cluster. */
+  readonly clusterOf: readonly number[]
+  /** For each stream, the clusters that it draws on. */
+  readonly clustersOfStream: readonly (readonly number[])[]
   /** For each function, the streams that need it. */
   readonly streamsOfFunction: readonly (readonly number[])[]
   readonly limits: { readonly stocks: number; readonly fixes: number; readonly techniques: number }
-  /** The law of a stock of which nothing is carried. */
+  /** The law of stocks of which nothing is carried. */
   readonly none: NumberedLaw
   readonly workedOut: WorkedOut
 }
 
 export function demandOf(ledger: IndexedLedger): Demand {
   const streams = demandStreams(ledger)
+  const mostStates = streams.length <= together.streams ? together.states : 1
   const numbersOf = (asks: (stream: DemandStream) => boolean) =>
     streams.flatMap((stream, number) => (asks(stream) ? [number] : []))
   const most = (count: (stream: DemandStream) => number) => Math.max(0, ...streams.map(count))
+  const ofStock = ledger.stocks.map((_, stock): StockDemand => {
+    const drawing = numbersOf(({ stocks }) => stocks.includes(stock))
+    const amounts = drawing.flatMap((number) =>
+      nth(streams, number).event.fixes.flatMap(({ uses }) =>
+        uses.filter((use) => use.stock === stock).map(({ amount }) => amount),
+      ),
+    )
+    return {
+      streams: drawing,
+      draws: [...new Set(amounts)],
+      suppliers: ledger.items.flatMap(({ units }, item) =>
+        units.filter((unit) => unit.stock === stock).map(({ amount }) => ({ item, amount })),
+      ),
+    }
+  })
+  const clusters = clustersOf(streams, mostAmountsOf(ledger, ofStock), mostStates).map((cluster): StockCluster => {
+    const drawing = numbersOf(({ stocks }) => stocks.some((stock) => cluster.includes(stock)))
+    return { stocks: cluster, streams: drawing, kept: mostWorn(streams, drawing) }
+  })
+  const clusterOf = ledger.stocks.map((_, stock) => clusters.findIndex(({ stocks }) => stocks.includes(stock)))
   return {
     ledger,
     streams,
-    ofStock: ledger.stocks.map((_, stock) => {
-      const drawing = numbersOf(({ stocks }) => stocks.includes(stock))
-      const amounts = drawing.flatMap((number) =>
-        nth(streams, number).event.fixes.flatMap(({ uses }) =>
-          uses.filter((use) => use.stock === stock).map(({ amount }) => amount),
-        ),
-      )
-      return {
-        streams: drawing,
-        kept: mostWorn(streams, drawing),
-        draws: [...new Set(amounts)],
-        suppliers: ledger.items.flatMap(({ units }, item) =>
-          units.filter((unit) => unit.stock === stock).map(({ amount }) => ({ item, amount })),
-        ),
-      }
-    }),
+    ofStock,
+    clusters,
+    clusterOf,
+    clustersOfStream: streams.map(({ stocks }) => [...new Set(stocks.map((stock) => nth(clusterOf, stock)))]),
     streamsOfFunction: ledger.functions.map((_, name) => numbersOf(({ functions }) => functions.includes(name))),
     limits: {
       stocks: ledger.stocks.length,
@@ -67,6 +96,14 @@ export function demandOf(ledger: IndexedLedger): Demand {
     none: nothingCarried(ledger.legs),
     workedOut: new WorkedOut(),
   }
+}
+
+/** How many amounts there are of each stock with everything carried. */
+function mostAmountsOf({ items }: IndexedLedger, ofStock: readonly StockDemand[]): number[] {
+  return ofStock.map(({ draws, suppliers }) => {
+    const full = suppliers.reduce((sum, { item, amount }) => sum + nth(items, item).max * amount, 0)
+    return amountsOf(full, draws).length
+  })
 }
 
 /** Of some streams, those whose part wears out most often on a trip. */

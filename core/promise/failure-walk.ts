@@ -2,22 +2,57 @@ import { roundingAmount, type Try } from '../ledger'
 import { nth, numberAt } from '../validation'
 import { chanceAtHand, type AtHand } from './at-hand'
 
-/** How much of one stock a failure draws: the amounts, with their chances. */
+/** How much a failure draws of stocks that are followed together. */
 export class Drawn {
-  readonly amounts: number[] = []
-  readonly chances: number[] = []
-  /** The same is drawn wherever what is left lies from the first of these to below the second. */
-  from = 0
-  below = Infinity
+  /** How much of each stock, with the chance of just that. */
+  readonly draws: { readonly spent: readonly number[]; chance: number }[] = []
+  /** The same is drawn wherever what is left of each stock lies from the first of these to below the second. */
+  readonly from: number[]
+  readonly below: number[]
 
-  isSameAt(left: number): boolean {
-    return left >= this.from - roundingAmount && left < this.below - roundingAmount
+  constructor(readonly stocks: readonly number[]) {
+    this.from = stocks.map(() => 0)
+    this.below = stocks.map(() => Infinity)
+  }
+
+  isSameAt(left: readonly number[]): boolean {
+    for (let s = 0; s < left.length; s++) {
+      const amount = nth(left, s) + roundingAmount
+      if (amount < nth(this.from, s) || amount >= nth(this.below, s)) return false
+    }
+    return true
+  }
+
+  /** Adds a chance of what is spent. @param spent of each stock, by its number */
+  add(spent: Float64Array, chance: number): void {
+    for (const draw of this.draws) {
+      if (!this.isDrawn(draw.spent, spent)) continue
+      draw.chance += chance
+      return
+    }
+    this.draws.push({ spent: this.stocks.map((stock) => numberAt(spent, stock)), chance })
+  }
+
+  private isDrawn(drawn: readonly number[], spent: Float64Array): boolean {
+    for (let s = 0; s < drawn.length; s++) {
+      if (Math.abs(nth(drawn, s) - numberAt(spent, nth(this.stocks, s))) >= 1e-6) return false
+    }
+    return true
+  }
+
+  /** Notes that so much of a stock was there, or was not. */
+  note(stock: number, wanted: number, isThere: boolean): void {
+    const s = this.stocks.indexOf(stock)
+    if (s < 0) return
+    if (isThere) this.from[s] = Math.max(nth(this.from, s), wanted)
+    else this.below[s] = Math.min(nth(this.below, s), wanted)
   }
 }
 
 /**
  * Follows a failure through its tries. The hands are known once a technique has been tried; of each stock is known what the
- * tries before have found. What is at hand of one stock tells nothing of another: that is the only thing that is not exact.
+ * tries before have found. What is at hand of one stock tells of those that are followed with it and of no other: that is the
+ * only thing that is not exact.
  *
  * One walk serves many failures, each begun anew.
  */
@@ -36,7 +71,6 @@ export class FailureWalk {
   private tries: readonly Try[] = []
   private atHand: readonly AtHand[] = []
   private drawn: Drawn | undefined
-  private focus = -1
 
   constructor(limits: { readonly stocks: number; readonly fixes: number; readonly techniques: number }) {
     this.tried = new Float64Array(limits.fixes)
@@ -67,24 +101,20 @@ export class FailureWalk {
     this.step(0, 0, weight)
   }
 
-  /** Adds what a failure draws of a stock of which so much is left, with some weight. */
-  draw(
-    drawn: Drawn,
-    stock: number,
-    left: number,
-    tries: readonly Try[],
-    atHand: readonly AtHand[],
-    weight: number,
-  ): void {
+  /** Adds what a failure draws of stocks of each of which so much is left, with some weight. */
+  draw(drawn: Drawn, left: readonly number[], tries: readonly Try[], atHand: readonly AtHand[], weight: number): void {
     this.tries = tries
     this.atHand = atHand
     this.drawn = drawn
-    this.focus = stock
-    this.least[stock] = left
-    this.less[stock] = left + 2 * roundingAmount
+    drawn.stocks.forEach((stock, s) => {
+      this.least[stock] = nth(left, s)
+      this.less[stock] = nth(left, s) + 2 * roundingAmount
+    })
     this.step(0, 0, weight)
-    this.least[stock] = 0
-    this.less[stock] = Infinity
+    for (const stock of drawn.stocks) {
+      this.least[stock] = 0
+      this.less[stock] = Infinity
+    }
   }
 
   private step(at: number, again: number, chance: number): void {
@@ -113,10 +143,7 @@ export class FailureWalk {
     const wanted = numberAt(this.spent, stock) + amount.amount
     const [least, less] = [numberAt(this.least, stock), numberAt(this.less, stock)]
     const there = this.chanceOf(stock, wanted, least, less)
-    if (stock === this.focus && this.drawn) {
-      if (there > 0) this.drawn.from = Math.max(this.drawn.from, wanted)
-      else this.drawn.below = Math.min(this.drawn.below, wanted)
-    }
+    this.drawn?.note(stock, wanted, there > 0)
     if (there < 1) {
       if (wanted < less) this.less[stock] = wanted
       this.step(at + 1, 0, chance * (1 - there))
@@ -150,22 +177,11 @@ export class FailureWalk {
   private chanceOf(stock: number, wanted: number, least: number, less: number): number {
     if (wanted <= least + roundingAmount) return 1
     if (wanted >= less - roundingAmount) return 0
-    const atHand = nth(this.atHand, stock)
-    const beyond = less === Infinity ? 0 : chanceAtHand(atHand, less)
-    const all = (least === 0 ? 1 : chanceAtHand(atHand, least)) - beyond
-    return all <= 0 ? 0 : Math.min(1, Math.max(0, (chanceAtHand(atHand, wanted) - beyond) / all))
+    return chanceAtHand(nth(this.atHand, stock), stock, wanted, this.least, this.less)
   }
 
   private end(chance: number): void {
-    const { drawn } = this
-    if (!drawn || chance === 0) return
-    const spent = numberAt(this.spent, this.focus)
-    let i = 0
-    while (i < drawn.amounts.length && Math.abs(nth(drawn.amounts, i) - spent) > 1e-6) i++
-    if (i === drawn.amounts.length) {
-      drawn.amounts.push(spent)
-      drawn.chances.push(chance)
-    } else drawn.chances[i] = nth(drawn.chances, i) + chance
+    if (chance > 0) this.drawn?.add(this.spent, chance)
   }
 }
 

@@ -1,3 +1,5 @@
+import { nth } from '../validation'
+
 /** A list, or a row of numbers, that is written to by place. */
 export interface Row<T> {
   [index: number]: T
@@ -5,19 +7,25 @@ export interface Row<T> {
 
 /** What was written over, and where, so that it can be put back. */
 export class Journal {
-  private readonly entries: { readonly row: Row<unknown>; readonly place: number; readonly before: unknown }[] = []
+  private readonly rows: Row<unknown>[] = []
+  private readonly places: number[] = []
+  private readonly before: unknown[] = []
 
   note<T>(row: Row<T>, place: number, before: T | undefined): void {
-    this.entries.push({ row, place, before })
+    this.rows.push(row)
+    this.places.push(place)
+    this.before.push(before)
   }
 
   /** Takes over what another has noted since. */
   addAll(later: Journal): void {
-    this.entries.push(...later.entries)
+    this.rows.push(...later.rows)
+    this.places.push(...later.places)
+    this.before.push(...later.before)
   }
 
   /** Puts everything back, the latest first. */
   takeBack(): void {
-    for (const { row, place, before } of this.entries.reverse()) row[place] = before
+    for (let i = this.rows.length - 1; i >= 0; i--) nth(this.rows, i)[nth(this.places, i)] = this.before[i]
   }
 }

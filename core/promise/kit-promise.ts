@@ -1,12 +1,12 @@
 import type { KitHours } from '../ledger'
 import { nth, numberAt } from '../validation'
-import { amountsLeft } from './amounts-left'
+import { AmountsLeft, amountsOf } from './amounts-left'
 import type { AtHand } from './at-hand'
 import type { Demand } from './demand'
 import type { DemandStream, Facing } from './demand-stream'
 import { FailureWalk } from './failure-walk'
 import { Journal, type Row } from './journal'
-import { followStock, plenty, type NumberedLaw, type StockLaw } from './stock-law'
+import { followStocks, plenty, type NumberedLaw, type StockLaw } from './stock-law'
 import { StreamDraws } from './stream-draws'
 import { accountOfStream, hoursOfStream, onFootOfStream, type StreamAccount, type StreamOnFoot } from './stream-cost'
 
@@ -16,24 +16,26 @@ export interface Change {
   readonly by: number
 }
 
-/** Which stocks a change is followed to: those that it makes more or less of, or all that are drawn on otherwise then. */
+/** Which clusters a change is followed to: those that it makes more or less of, or all that are drawn on otherwise then. */
 type Followed = 'itself' | 'all'
 
 /**
  * What a kit promises, kept in step with changes of the kit one item at a time.
  *
- * Each stock is followed by itself through the trip (`followStock`), and each stream of failures through its tries
- * (`FailureWalk`), with what is at hand of a stock in the mean over legs. A change is followed to the stocks and streams that it touches; what those then draw of further stocks is left as it was until `settle`.
+ * Each cluster of stocks is followed by itself through the trip (`followStocks`), and each stream of failures through its
+ * tries (`FailureWalk`), with what is at hand in the mean over legs. A change is followed to the clusters and streams that it
+ * touches; what those then draw of further clusters is left as it was until `settle`.
  */
 export class KitPromise {
   readonly counts: Int32Array
   private readonly amounts: Float64Array
   private readonly conditions: Float64Array
   private readonly facings: Facing[]
+  /** Of each cluster of stocks. */
   private readonly laws: NumberedLaw[]
   /** Hours that each stream costs. */
   private readonly costs: number[]
-  /** For each stream, what it draws of each stock that it uses, by the number of the stock; none where that is not known. */
+  /** For each stream, what it draws of each cluster, by the number of that; none where it is not known. */
   private readonly draws: (StreamDraws | undefined)[][]
   private leastCosts: readonly number[] | undefined
   private readonly walk: FailureWalk
@@ -51,9 +53,9 @@ export class KitPromise {
     this.walk = new FailureWalk(limits)
     ledger.stocks.forEach((_, stock) => this.carry(stock))
     this.facings = streams.map((stream) => stream.facing(this.counts, this.conditions))
-    this.laws = ledger.stocks.map(() => demand.none)
+    this.laws = demand.clusters.map(() => demand.none)
     this.draws = streams.map(() => [])
-    ledger.stocks.forEach((_, stock) => this.follow(stock))
+    demand.clusters.forEach((_, cluster) => this.follow(cluster))
     this.costs = streams.map((_, number) => this.costOf(number))
   }
 
@@ -81,11 +83,16 @@ export class KitPromise {
   /** What becomes of the failures of a stream, by its number. */
   account(number: number): StreamAccount {
     const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
-    return accountOfStream(stream, facing, this.laws, this.walk, (stock) => this.isCarried(stock))
+    return accountOfStream(stream, facing, this.lawsMetBy(number), this.walk, (stock) => this.isCarried(stock))
   }
 
   isCarried(stock: number): boolean {
     return numberAt(this.amounts, stock) > 0
+  }
+
+  /** Whether any of the stocks of a cluster is carried. */
+  isAnyCarried(cluster: number): boolean {
+    return nth(this.laws, cluster) !== this.demand.none
   }
 
   /** What a stream costs beyond what it would with everything at hand, and never at an end. */
@@ -98,8 +105,9 @@ export class KitPromise {
     const { ledger, streams } = this.demand
     const all = ledger.items.map(({ max }) => max)
     const good = new Float64Array(ledger.stocks.length).fill(1)
-    const laws = ledger.stocks.map(() => plenty(ledger.legs))
-    return streams.map((stream) => hoursOfStream(stream, stream.facing(all, good), laws, this.walk))
+    return streams.map((stream) =>
+      hoursOfStream(stream, stream.facing(all, good), [plenty(stream.stocks, ledger.legs)], this.walk),
+    )
   }
 
   /** Makes a change: for good, or until what is being tried is taken back. */
@@ -143,16 +151,16 @@ export class KitPromise {
     return result
   }
 
-  /** Works out what is left of each stock from what is left of the others, so many times or until nothing moves. */
+  /** Works out what is left in each cluster from what is left in the others, so many times or until nothing moves. */
   settle(rounds: number): void {
     for (let round = 0; round < rounds; round++) {
       const stale = new Set<number>()
       this.draws.forEach((known, number) => {
-        for (const stock of nth(this.demand.streams, number).stocks) {
-          const others = known[stock]?.others ?? []
+        for (const cluster of nth(this.demand.clustersOfStream, number)) {
+          const others = known[cluster]?.others ?? []
           if (others.some(({ other, law }) => distance(nth(this.laws, other), law) > leastDifference)) {
-            this.write(known, stock, undefined)
-            stale.add(stock)
+            this.write(known, cluster, undefined)
+            stale.add(cluster)
           }
         }
       })
@@ -163,18 +171,18 @@ export class KitPromise {
 
   private change(changes: readonly Change[], follow: Followed): void {
     const { items } = this.demand.ledger
-    const stocks = new Set<number>()
+    const { clusterOf, clustersOfStream, ofStock, streamsOfFunction } = this.demand
+    const changed = new Set<number>()
     const streams = new Set<number>()
     for (const { item, by } of changes) {
       this.write(this.counts, item, nth(this.counts, item) + by)
       for (const name of nth(items, item).provides) {
-        for (const number of nth(this.demand.streamsOfFunction, name)) streams.add(number)
+        for (const number of nth(streamsOfFunction, name)) streams.add(number)
       }
-      for (const { stock } of nth(items, item).units) stocks.add(stock)
-    }
-    for (const stock of stocks) {
-      this.carry(stock)
-      for (const number of nth(this.demand.ofStock, stock).streams) streams.add(number)
+      for (const { stock } of nth(items, item).units) {
+        if (this.carry(stock)) for (const number of nth(ofStock, stock).streams) streams.add(number)
+        changed.add(nth(clusterOf, stock))
+      }
     }
     const touched = new Set<number>()
     for (const number of streams) {
@@ -183,24 +191,24 @@ export class KitPromise {
       if (facing === nth(this.facings, number)) continue
       this.write(this.facings, number, facing)
       touched.add(number)
-      if (follow === 'all') for (const stock of stream.stocks) stocks.add(stock)
+      if (follow === 'all') for (const cluster of nth(clustersOfStream, number)) changed.add(cluster)
     }
-    this.refollow(stocks, touched)
+    this.refollow(changed, touched)
   }
 
-  /** Follows some stocks anew, and the streams that draw on them or are touched otherwise. */
-  private refollow(stocks: ReadonlySet<number>, streams: Set<number>): void {
-    for (const stock of stocks) {
-      const moved = this.follow(stock)
-      for (const number of nth(this.demand.ofStock, stock).streams) {
+  /** Follows some clusters anew, and the streams that draw on them or are touched otherwise. */
+  private refollow(clusters: ReadonlySet<number>, streams: Set<number>): void {
+    for (const cluster of clusters) {
+      const moved = this.follow(cluster)
+      for (const number of nth(this.demand.clusters, cluster).streams) {
         if (moved * nth(this.demand.streams, number).hoursAtStake > leastMovedH) streams.add(number)
       }
     }
     for (const number of streams) this.write(this.costs, number, this.costOf(number))
   }
 
-  /** What is carried of a stock, and how good it is. */
-  private carry(stock: number): void {
+  /** What is carried of a stock, and how good it is. @returns whether it is better or worse than before */
+  private carry(stock: number): boolean {
     const { items } = this.demand.ledger
     let [amount, good] = [0, 0]
     for (const { item, amount: each } of nth(this.demand.ofStock, stock).suppliers) {
@@ -209,69 +217,84 @@ export class KitPromise {
       good += carried * nth(items, item).condition
     }
     this.write(this.amounts, stock, amount)
-    this.write(this.conditions, stock, amount > 0 ? good / amount : 1)
+    const before = numberAt(this.conditions, stock)
+    // Rounded, so that two as good as one are as good as one.
+    this.write(this.conditions, stock, amount > 0 ? Math.round((grains * good) / amount) / grains : 1)
+    return numberAt(this.conditions, stock) !== before
   }
 
   /** @returns by how much a chance of what is at hand has changed at most */
-  private follow(stock: number): number {
-    const { ledger, none, ofStock, workedOut } = this.demand
-    const full = numberAt(this.amounts, stock)
-    const { kept, streams: drawing, draws: amountsDrawn } = nth(ofStock, stock)
-    if (full === 0 || drawing.length === 0) {
-      const had = nth(this.laws, stock) !== none
-      if (had) this.write(this.laws, stock, none)
+  private follow(cluster: number): number {
+    const { ledger, none, ofStock, clusters, workedOut } = this.demand
+    const { stocks, kept, streams: drawing } = nth(clusters, cluster)
+    const full = stocks.map((stock) => numberAt(this.amounts, stock))
+    if (drawing.length === 0 || full.every((amount) => amount === 0)) {
+      const had = nth(this.laws, cluster) !== none
+      if (had) this.write(this.laws, cluster, none)
       return had ? 1 : 0
     }
-    const known = drawing.map((number) => this.drawsOf(number, stock))
+    const known = drawing.map((number) => this.drawsOf(number, cluster))
     const law = workedOut.law(
-      stock,
+      cluster,
       full,
       known,
-      () => amountsLeft(full, amountsDrawn),
-      (amounts) => followStock(amounts, nth(ledger.refillChance, stock), known, kept),
+      () =>
+        new AmountsLeft(
+          stocks,
+          stocks.map((stock, s) => amountsOf(nth(full, s), nth(ofStock, stock).draws)),
+        ),
+      (amounts) => {
+        const refillChance = stocks.map((stock) => nth(ledger.refillChance, stock))
+        return followStocks(amounts, ledger.legs, refillChance, known, kept)
+      },
     )
-    const moved = distance(nth(this.laws, stock), law)
-    this.write(this.laws, stock, law)
+    const moved = distance(nth(this.laws, cluster), law)
+    this.write(this.laws, cluster, law)
     return moved
   }
 
-  private drawsOf(number: number, stock: number): StreamDraws {
+  private drawsOf(number: number, cluster: number): StreamDraws {
     const facing = nth(this.facings, number)
     const inForce = nth(this.draws, number)
-    const now = inForce[stock]
+    const now = inForce[cluster]
     if (now?.facing === facing) return now
-    const others = nth(this.demand.streams, number).stocks.filter((other) => other !== stock)
-    const draws = this.demand.workedOut.draws(facing, stock, others, this.laws, (drawsNumber) =>
-      this.freshDraws(drawsNumber, number, stock, facing, others),
+    const others = nth(this.demand.clustersOfStream, number).filter((other) => other !== cluster)
+    const draws = this.demand.workedOut.draws(facing, cluster, others, this.laws, (drawsNumber) =>
+      this.freshDraws(drawsNumber, number, cluster, facing, others),
     )
-    this.write(inForce, stock, draws)
+    this.write(inForce, cluster, draws)
     return draws
   }
 
   private freshDraws(
     drawsNumber: number,
     number: number,
-    stock: number,
+    cluster: number,
     facing: Facing,
     others: readonly number[],
   ): StreamDraws {
     const stream = nth(this.demand.streams, number)
     const laws = others.map((other) => ({ other, law: nth(this.laws, other) }))
-    return new StreamDraws(drawsNumber, stream, facing, stock, laws, this.walk)
+    return new StreamDraws(drawsNumber, stream, facing, nth(this.demand.clusters, cluster).stocks, laws, this.walk)
   }
 
   private costOf(number: number): number {
     const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
-    return this.demand.workedOut.hours(facing, stream.stocks, this.laws, () =>
-      hoursOfStream(stream, facing, this.laws, this.walk),
+    return this.demand.workedOut.hours(facing, nth(this.demand.clustersOfStream, number), this.laws, () =>
+      hoursOfStream(stream, facing, this.lawsMetBy(number), this.walk),
     )
   }
 
   private onFootOf(number: number): StreamOnFoot {
     const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
-    return this.demand.workedOut.onFoot(facing, stream.stocks, this.laws, () =>
-      onFootOfStream(stream, facing, this.laws, this.walk),
+    return this.demand.workedOut.onFoot(facing, nth(this.demand.clustersOfStream, number), this.laws, () =>
+      onFootOfStream(stream, facing, this.lawsMetBy(number), this.walk),
     )
+  }
+
+  /** The laws of the clusters that a stream draws on. */
+  private lawsMetBy(number: number): StockLaw[] {
+    return nth(this.demand.clustersOfStream, number).map((cluster) => nth(this.laws, cluster))
   }
 
   private write<T>(list: Row<T>, index: number, value: T): void {
@@ -282,12 +305,14 @@ export class KitPromise {
   }
 }
 
-/** What is drawn of a stock is worked out anew where a chance of what is at hand of another has changed by more than this. */
+/** How good a stock is is told to this part. */
+const grains = 1e9
+/** What is drawn of a cluster is worked out anew where what is at hand of another has changed by more than this. */
 const leastDifference = 1e-3
 /** What a stream costs is worked out anew where it can have changed by more than this. */
 const leastMovedH = 2e-6
 
-/** By how much a chance of what is at hand differs at most. */
+/** By how much the chance of anything that can be at hand differs at most: the distance of total variation. */
 function distance(a: StockLaw, b: StockLaw): number {
   if (a === b) return 0
   const worn = [...a.worn].map(([stream, onLegs]) => distanceOnLegs(onLegs, b.worn.get(stream) ?? []))
@@ -299,9 +324,11 @@ function distanceOnLegs(some: readonly AtHand[], others: readonly AtHand[]): num
   for (let leg = 0; leg < some.length; leg++) {
     const [mine, other] = [nth(some, leg), others[leg]]
     if (mine.amounts !== other?.amounts) return 1
-    for (let i = 0; i < mine.atLeast.length; i++) {
-      most = Math.max(most, Math.abs(numberAt(mine.atLeast, i) - numberAt(other.atLeast, i)))
+    let apart = 0
+    for (let i = 0; i < mine.chances.length; i++) {
+      apart += Math.abs(numberAt(mine.chances, i) - numberAt(other.chances, i))
     }
+    most = Math.max(most, apart / 2)
   }
   return most
 }

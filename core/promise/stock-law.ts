@@ -1,5 +1,5 @@
 import { nth, numberAt } from '../validation'
-import { MixedMoves, move, moved, type Moves } from './amounts-left'
+import { AmountsLeft, MixedMoves, move, moved, type Moves } from './amounts-left'
 import { noneAtHand, type AtHand } from './at-hand'
 import type { DemandStream } from './demand-stream'
 import type { StreamDraws } from './stream-draws'
@@ -15,8 +15,9 @@ const leastChance = 1e-4
 /** What is at hand is told to this part of certainty, so that laws that hardly differ are one. */
 const grains = 1e9
 
-/** What one stock comes to on each leg, as failures find it. */
+/** What stocks that are followed together come to on each leg, as failures find them. */
 export interface StockLaw {
+  readonly amounts: AmountsLeft
   /** As a failure of a sudden finds it, at any time of the leg. */
   readonly sudden: readonly AtHand[]
   /** As failures of wear find it, of the streams of which it is kept in mind how often they came. */
@@ -28,42 +29,46 @@ export interface NumberedLaw extends StockLaw {
   readonly number: number
 }
 
-/** A stock of which nothing is carried. */
+/** Stocks of which nothing is carried. */
 export function nothingCarried(legs: number): NumberedLaw {
-  return { number: 0, sudden: new Array<AtHand>(legs).fill(noneAtHand), worn: new Map() }
+  return { number: 0, amounts: noneAtHand.amounts, sudden: new Array<AtHand>(legs).fill(noneAtHand), worn: new Map() }
 }
 
-/** A stock that never comes to an end. */
-export function plenty(legs: number): StockLaw {
-  const atHand = { amounts: new Float64Array([Infinity]), atLeast: new Float64Array([1]) }
-  return { sudden: new Array<AtHand>(legs).fill(atHand), worn: new Map() }
+/** Stocks that never come to an end. */
+export function plenty(stocks: readonly number[], legs: number): StockLaw {
+  const amounts = new AmountsLeft(
+    stocks,
+    stocks.map(() => new Float64Array([Number.MAX_VALUE])),
+  )
+  const atHand = { amounts, chances: new Float64Array([1]) }
+  return { amounts, sudden: new Array<AtHand>(legs).fill(atHand), worn: new Map() }
 }
 
-/** What a law says, as text: the same for laws of the same amounts that say the same. */
-export function lawAsText({ sudden, worn }: StockLaw): string {
-  let text = ''
+/** What a law says, as a list: the same for laws of the same amounts that say the same. */
+export function lawAsList({ sudden, worn }: StockLaw): number[] {
+  const list: number[] = []
   for (const onLegs of [sudden, ...worn.values()]) {
-    for (const { atLeast } of onLegs) for (const chance of atLeast) text += `${Math.round(chance * grains)} `
+    for (const { chances } of onLegs) for (const chance of chances) list.push(Math.round(chance * grains))
   }
-  return text
+  return list
 }
 
 /**
- * Follows what is left of one stock through a trip.
+ * Follows what is left of stocks, together, through a trip.
  *
- * @param amounts what it can come down to; all of it at departure
- * @param refillChance of each leg
- * @param draws of every stream that draws on it
+ * @param amounts what they can come down to; all of them at departure
+ * @param refillChance of each stock, on each leg
+ * @param draws of every stream that draws on one of them
  * @param keptPlaces the places among them of those of which it is kept in mind how often their part has worn out; of others
  *   it wears out as if of a sudden
  */
-export function followStock(
-  amounts: Float64Array,
-  refillChance: Float64Array,
+export function followStocks(
+  amounts: AmountsLeft,
+  legs: number,
+  refillChance: readonly Float64Array[],
   draws: readonly StreamDraws[],
   keptPlaces: ReadonlySet<number>,
 ): StockLaw {
-  const legs = refillChance.length
   const kept: KeptStream[] = []
   const others: DrawingStream[] = []
   draws.forEach((each, place) => {
@@ -73,27 +78,27 @@ export function followStock(
     else others.push({ stream, onLeg })
   })
   const mixed = new MixedMoves(
-    amounts.length,
+    amounts.size,
     others.flatMap(({ onLeg }) => onLeg),
   )
-  const poisson = new PoissonMoves(amounts.length)
+  const poisson = new PoissonMoves(amounts.size)
 
   const sudden: AtHand[] = []
   const worn = kept.map((): AtHand[] => [])
   let law: Law = new Map()
-  const whole = new Float64Array(amounts.length)
-  whole[amounts.length - 1] = 1
+  const whole = new Float64Array(amounts.size)
+  whole[amounts.full] = 1
   add(law, new Array<number>(kept.length).fill(0), whole)
   // What wears out does so in the middle of the leg: half of what comes of a sudden has come before.
   const parts = kept.length > 0 ? 2 : 1
   for (let leg = 0; leg < legs; leg++) {
-    if (leg > 0) law = refilled(law, numberAt(refillChance, leg), kept, leg)
+    if (leg > 0) law = refilled(law, amounts, refillChance, kept, leg)
     mixed.begin()
     for (const { stream, onLeg } of others) {
       const moves = onLeg[leg]
       if (moves) mixed.add(moves, numberAt(stream.expected, leg))
     }
-    const found = { sudden: new Float64Array(amounts.length), worn: kept.map(() => new Float64Array(amounts.length)) }
+    const found = { sudden: new Float64Array(amounts.size), worn: kept.map(() => new Float64Array(amounts.size)) }
     poisson.begin(mixed.total / parts, mixed.moves())
     const after: Law = new Map()
     for (const { counts, chances } of law.values()) {
@@ -106,7 +111,7 @@ export function followStock(
     sudden.push(atHandOf(amounts, found.sudden, whole))
     worn.forEach((list, w) => list.push(atHandOf(amounts, nth(found.worn, w), whole)))
   }
-  return { sudden, worn: new Map(kept.map(({ stream }, w) => [stream, nth(worn, w)])) }
+  return { amounts, sudden, worn: new Map(kept.map(({ stream }, w) => [stream, nth(worn, w)])) }
 }
 
 /** A stream with the moves that it makes on each leg; none where it has no failures. */
@@ -148,20 +153,24 @@ function followWorn(
   }
 }
 
-/** What is left of the stock, for each way in which what wears has failed so far. */
+/** What is left of the stocks, for each way in which what wears has failed so far. */
 type Law = Map<number, { readonly counts: readonly number[]; chances: Float64Array }>
 
-/** At the start of a leg: filled up again with some chance, and what is fitted new counts from nothing. */
-function refilled(law: Law, refill: number, kept: readonly KeptStream[], leg: number): Law {
-  if (refill === 0 && !kept.some(({ wear }) => wear.isFresh(leg))) return law
+/** At the start of a leg: each stock is filled up again with some chance, and what is fitted new counts from nothing. */
+function refilled(
+  law: Law,
+  amounts: AmountsLeft,
+  refillChance: readonly Float64Array[],
+  kept: readonly KeptStream[],
+  leg: number,
+): Law {
+  const refills = refillChance.map((chances) => numberAt(chances, leg))
+  if (refills.every((refill) => refill === 0) && !kept.some(({ wear }) => wear.isFresh(leg))) return law
   const next: Law = new Map()
   for (const { counts, chances } of law.values()) {
-    let all = 0
-    for (let i = 0; i < chances.length; i++) {
-      all += numberAt(chances, i)
-      chances[i] = numberAt(chances, i) * (1 - refill)
-    }
-    chances[chances.length - 1] = numberAt(chances, chances.length - 1) + refill * all
+    refills.forEach((refill, place) => {
+      if (refill > 0) refillOne(chances, amounts, place, refill)
+    })
     add(
       next,
       counts.map((count, w) => (nth(kept, w).wear.isFresh(leg) ? 0 : count)),
@@ -169,6 +178,16 @@ function refilled(law: Law, refill: number, kept: readonly KeptStream[], leg: nu
     )
   }
   return next
+}
+
+function refillOne(chances: Float64Array, amounts: AmountsLeft, place: number, refill: number): void {
+  for (let state = 0; state < chances.length; state++) {
+    const full = amounts.refilled(state, place)
+    if (full === state) continue
+    const moved = refill * numberAt(chances, state)
+    chances[state] = numberAt(chances, state) - moved
+    chances[full] = numberAt(chances, full) + moved
+  }
 }
 
 /**
@@ -181,7 +200,7 @@ class PoissonMoves {
   private left: Float64Array
   private next: Float64Array
 
-  /** @param size how many amounts there are */
+  /** @param size how many states there are */
   constructor(size: number) {
     this.left = new Float64Array(size)
     this.next = new Float64Array(size)
@@ -229,13 +248,11 @@ function add(law: Law, counts: readonly number[], chances: Float64Array): void {
   else law.set(key, { counts, chances })
 }
 
-/** The chance of so much or more, as chances gathered with any weight say; what nobody looks for is as it was carried. */
-function atHandOf(amounts: Float64Array, gathered: Float64Array, whole: Float64Array): AtHand {
-  const atLeast = gathered.some((chance) => chance > 0) ? gathered : whole.slice()
-  for (let i = atLeast.length - 2; i >= 0; i--) atLeast[i] = numberAt(atLeast, i) + numberAt(atLeast, i + 1)
-  const all = numberAt(atLeast, 0)
-  for (let i = 0; i < atLeast.length; i++) atLeast[i] = Math.round((numberAt(atLeast, i) / all) * grains) / grains
-  return { amounts, atLeast }
+/** What chances gathered with any weight say; what nobody looks for is as it was carried. */
+function atHandOf(amounts: AmountsLeft, gathered: Float64Array, whole: Float64Array): AtHand {
+  const all = gathered.reduce((sum, chance) => sum + chance, 0)
+  if (all === 0) return { amounts, chances: whole }
+  return { amounts, chances: gathered.map((chance) => Math.round((chance / all) * grains) / grains) }
 }
 
 /** Every way in which parts that wear can fail together on a leg, with its chance; `likely` is the chance of where they stand. */

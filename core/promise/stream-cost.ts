@@ -39,7 +39,7 @@ export interface StreamAccount {
   readonly fixes: readonly FixAccount[]
 }
 
-/** Hours that a stream of failures costs a kit. */
+/** Hours that a stream of failures costs a kit. @param laws of the clusters of stocks that it draws on */
 export function hoursOfStream(
   stream: DemandStream,
   facing: Facing,
@@ -50,7 +50,7 @@ export function hoursOfStream(
   for (const group of facing.groups) {
     follow(stream, facing, group, group.byHours, laws, walk)
     hours += walk.unmended * group.lossH
-    if (!isSteady(stream, group, laws)) follow(stream, facing, group, group.byFailures, laws, walk)
+    if (!isSteady(group, laws)) follow(stream, facing, group, group.byFailures, laws, walk)
     for (let f = 0; f < stream.event.fixes.length; f++) {
       hours +=
         numberAt(walk.tried, f) * numberAt(group.workH, f) + numberAt(walk.held, f) * numberAt(group.residualH, f)
@@ -68,7 +68,7 @@ export function onFootOfStream(
 ): StreamOnFoot {
   let [walkH, strandings] = [0, 0]
   for (const group of facing.groups) {
-    const isAlike = isSteady(stream, group, laws)
+    const isAlike = isSteady(group, laws)
     follow(stream, facing, group, group.byWalk, laws, walk)
     walkH += walk.unmended * group.walkH
     for (let f = 0; f < stream.event.fixes.length; f++) {
@@ -144,6 +144,6 @@ function follow(
 }
 
 /** Whether a stream finds the same of its stocks on every leg of a group, so that weights of the legs are all one. */
-function isSteady(stream: DemandStream, group: LegGroup, laws: readonly StockLaw[]): boolean {
-  return group.legs.length === 1 || stream.stocks.every((stock) => nth(nth(laws, stock).sudden, 0).amounts.length === 1)
+function isSteady(group: LegGroup, laws: readonly StockLaw[]): boolean {
+  return group.legs.length === 1 || laws.every(({ amounts }) => amounts.size === 1)
 }

@@ -1,35 +1,36 @@
 import { ListMap } from '../maths'
 import { nth } from '../validation'
 import type { Facing } from './demand-stream'
-import { lawAsText, type NumberedLaw, type StockLaw } from './stock-law'
+import { lawAsList, type NumberedLaw, type StockLaw } from './stock-law'
 import type { StreamOnFoot } from './stream-cost'
+import type { AmountsLeft } from './amounts-left'
 import type { StreamDraws } from './stream-draws'
 
-/** So many laws of a stock of which so much is carried are kept in mind. */
+/** So many laws of stocks of which so much is carried are kept in mind. */
 const mostLaws = 1000
 /** And so many costs of a stream against which something is carried, and so many of what it draws. */
 const [mostCosts, mostDraws] = [1000, 1000]
 
-/** What is known of one stock, of which so much is carried. */
-interface OfStock {
-  readonly amounts: Float64Array
+/** What is known of stocks that are followed together, of which so much is carried. */
+interface OfCluster {
+  readonly amounts: AmountsLeft
   /** By the numbers of what is drawn. */
   readonly laws: ListMap<NumberedLaw>
   /** By what they say: laws that say the same are one. */
-  readonly lawsByText: Map<string, NumberedLaw>
+  readonly lawsByWhatTheySay: ListMap<NumberedLaw>
 }
 
 /** What is known of a stream, against which something is carried; by the numbers of the laws that it meets. */
 interface OfFacing {
   readonly hours: ListMap<number>
   readonly onFoot: ListMap<StreamOnFoot>
-  /** The same after the number of the stock that is drawn on. */
+  /** The same after the number of the cluster that is drawn on. */
   readonly draws: ListMap<StreamDraws>
 }
 
 /** What has been worked out of the demand on the stocks, for one kit or another: whoever meets the same has it at once. */
 export class WorkedOut {
-  private readonly ofStocks = new Map<number, Map<number, OfStock>>()
+  private readonly ofClusters = new Map<number, Map<string, OfCluster>>()
   private readonly ofFacings = new Map<Facing, OfFacing>()
   /** The list that is looked up; used again for the next. */
   private readonly list: number[] = []
@@ -37,64 +38,66 @@ export class WorkedOut {
   private lawsCount = 0
 
   /**
-   * The law of a stock, by how much of it is carried and what is drawn of it.
+   * The law of stocks that are followed together, by how much of them is carried and what is drawn of them.
    *
-   * @param amountsLeft works out what it can come down to
+   * @param cluster the number of their cluster
+   * @param full how much of each is carried
+   * @param amountsLeft works out what they can come down to
    * @param workOut works out the law
    */
   law(
-    stock: number,
-    full: number,
+    cluster: number,
+    full: readonly number[],
     draws: readonly StreamDraws[],
-    amountsLeft: () => Float64Array,
-    workOut: (amounts: Float64Array) => StockLaw,
+    amountsLeft: () => AmountsLeft,
+    workOut: (amounts: AmountsLeft) => StockLaw,
   ): NumberedLaw {
-    const byFull = entry(this.ofStocks, stock, () => new Map<number, OfStock>())
-    const { amounts, laws, lawsByText } = entry(byFull, full, () => ({
+    const byFull = entry(this.ofClusters, cluster, () => new Map<string, OfCluster>())
+    const { amounts, laws, lawsByWhatTheySay } = entry(byFull, full.join(), () => ({
       amounts: amountsLeft(),
       laws: new ListMap<NumberedLaw>(mostLaws),
-      lawsByText: new Map<string, NumberedLaw>(),
+      lawsByWhatTheySay: new ListMap<NumberedLaw>(),
     }))
     this.list.length = 0
     for (const { number } of draws) this.list.push(number)
     return laws.value(this.list, () => {
       const law = workOut(amounts)
-      return entry(lawsByText, lawAsText(law), () => ({ ...law, number: ++this.lawsCount }))
+      return lawsByWhatTheySay.value(lawAsList(law), () => ({ ...law, number: ++this.lawsCount }))
     })
   }
 
-  /** What a stream draws of a stock, by what is carried against it and the laws of the other stocks that it draws on. */
+  /** What a stream draws of a cluster, by what is carried against it and the laws of the others that it draws on. */
   draws(
     facing: Facing,
-    stock: number,
+    cluster: number,
     others: readonly number[],
     laws: readonly NumberedLaw[],
     workOut: (number: number) => StreamDraws,
   ): StreamDraws {
     this.list.length = 0
-    this.list.push(stock)
+    this.list.push(cluster)
     return this.ofFacing(facing).draws.value(this.listWith(others, laws), () => workOut(++this.drawsCount))
   }
 
-  /** Hours that a stream costs, by what is carried against it and the laws of the stocks that it draws on. */
-  hours(facing: Facing, stocks: readonly number[], laws: readonly NumberedLaw[], workOut: () => number): number {
+  /** Hours that a stream costs, by what is carried against it and the laws of the clusters that it draws on. */
+  hours(facing: Facing, clusters: readonly number[], laws: readonly NumberedLaw[], workOut: () => number): number {
     this.list.length = 0
-    return this.ofFacing(facing).hours.value(this.listWith(stocks, laws), workOut)
+    return this.ofFacing(facing).hours.value(this.listWith(clusters, laws), workOut)
   }
 
   /** The same of what it costs on foot. */
   onFoot(
     facing: Facing,
-    stocks: readonly number[],
+    clusters: readonly number[],
     laws: readonly NumberedLaw[],
     workOut: () => StreamOnFoot,
   ): StreamOnFoot {
     this.list.length = 0
-    return this.ofFacing(facing).onFoot.value(this.listWith(stocks, laws), workOut)
+    return this.ofFacing(facing).onFoot.value(this.listWith(clusters, laws), workOut)
   }
 
-  private listWith(stocks: readonly number[], laws: readonly NumberedLaw[]): readonly number[] {
-    for (const stock of stocks) this.list.push(nth(laws, stock).number)
+  private listWith(clusters: readonly number[], laws: readonly NumberedLaw[]): readonly number[] {
+    for (const cluster of clusters) this.list.push(nth(laws, cluster).number)
     return this.list
   }
 

@@ -5,15 +5,15 @@ import { Additions } from './additions'
 import type { KitProblem } from './problem'
 import { pays } from './slack'
 
-/** Which streams and stocks have been seen on a round through them. */
+/** Which streams, and which clusters of stocks, have been seen on a round through them. */
 class Seen {
   private round = 0
   private readonly streams: Int32Array
-  private readonly stocks: Int32Array
+  private readonly clusters: Int32Array
 
-  constructor({ streams, ofStock }: KitProblem['demand']) {
+  constructor({ streams, clusters }: KitProblem['demand']) {
     this.streams = new Int32Array(streams.length)
-    this.stocks = new Int32Array(ofStock.length)
+    this.clusters = new Int32Array(clusters.length)
   }
 
   begin(): void {
@@ -27,10 +27,10 @@ class Seen {
     return isFirst
   }
 
-  /** The same of a stock. */
-  stock(number: number): boolean {
-    const isFirst = this.stocks[number] !== this.round
-    this.stocks[number] = this.round
+  /** The same of a cluster. */
+  cluster(number: number): boolean {
+    const isFirst = this.clusters[number] !== this.round
+    this.clusters[number] = this.round
     return isFirst
   }
 }
@@ -276,18 +276,18 @@ export class KitState {
   private streamsNear(changes: readonly Change[]): number[] {
     const { streamsOf, demand } = this.problem
     const near: number[] = []
-    const stocks: number[] = []
+    const clusters: number[] = []
     this.seen.begin()
     for (const { item } of changes) {
       for (const number of nth(streamsOf, item)) {
         if (this.seen.stream(number)) near.push(number)
-        for (const stock of nth(demand.streams, number).stocks) {
-          if (this.seen.stock(stock) && this.promise.isCarried(stock)) stocks.push(stock)
+        for (const cluster of nth(demand.clustersOfStream, number)) {
+          if (this.seen.cluster(cluster) && this.promise.isAnyCarried(cluster)) clusters.push(cluster)
         }
       }
     }
-    for (const stock of stocks) {
-      for (const number of nth(demand.ofStock, stock).streams) if (this.seen.stream(number)) near.push(number)
+    for (const cluster of clusters) {
+      for (const number of nth(demand.clusters, cluster).streams) if (this.seen.stream(number)) near.push(number)
     }
     return near
   }

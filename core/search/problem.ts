@@ -9,7 +9,7 @@ export interface KitProblem {
   readonly demand: Demand
   /** For each function, the items that provide it. */
   readonly providers: readonly (readonly number[])[]
-  /** For each item, the streams of failures that it bears on at first hand. */
+  /** For each item, the streams of failures that it bears on at first hand: those that need it, or draw on what is followed with it. */
   readonly streamsOf: readonly (readonly number[])[]
   /** For each item, those that bear on one of the same streams. */
   readonly meets: readonly ReadonlySet<number>[]
@@ -30,7 +30,7 @@ export function kitProblem(ledger: IndexedLedger): KitProblem {
   const streamsOf = items.map(({ provides, units }) => [
     ...new Set([
       ...provides.flatMap((name) => nth(demand.streamsOfFunction, name)),
-      ...units.flatMap(({ stock }) => nth(demand.ofStock, stock).streams),
+      ...units.flatMap(({ stock }) => nth(demand.clusters, nth(demand.clusterOf, stock)).streams),
     ]),
   ])
   const itemsOf = demand.streams.map((): number[] => [])

@@ -1,0 +1,41 @@
+import { nth } from '../validation'
+import type { DemandStream } from './demand-stream'
+
+/**
+ * Which stocks are followed together: those that a failure may draw on both, where there are few ways in which they can be
+ * left; first those on which most is at stake. Every stock is in one cluster, alone where it is in no other.
+ *
+ * @param sizes how many amounts there are of each stock, at most
+ * @param mostStates so many states a cluster of several may have
+ */
+export function clustersOf(
+  streams: readonly DemandStream[],
+  sizes: readonly number[],
+  mostStates: number,
+): (readonly number[])[] {
+  const clusterOf = sizes.map((_, stock) => ({ stocks: [stock], states: nth(sizes, stock) }))
+  for (const [one, other] of pairsByStake(streams)) {
+    const [cluster, joining] = [nth(clusterOf, one), nth(clusterOf, other)]
+    const states = cluster.states * joining.states
+    if (cluster === joining || states > mostStates) continue
+    cluster.stocks.push(...joining.stocks)
+    cluster.states = states
+    for (const stock of joining.stocks) clusterOf[stock] = cluster
+  }
+  return [...new Set(clusterOf)].map(({ stocks }) => stocks)
+}
+
+/** Every two stocks that a failure may draw on both, those first on which most hours are at stake. */
+function pairsByStake(streams: readonly DemandStream[]): (readonly [number, number])[] {
+  const pairs = new Map<string, { pair: readonly [number, number]; hours: number }>()
+  for (const { stocks, hoursAtStake } of streams) {
+    const sorted = [...stocks].sort((a, b) => a - b)
+    sorted.forEach((one, i) => {
+      for (const other of sorted.slice(i + 1)) {
+        const key = `${one} ${other}`
+        pairs.set(key, { pair: [one, other], hours: (pairs.get(key)?.hours ?? 0) + hoursAtStake })
+      }
+    })
+  }
+  return [...pairs.values()].sort((a, b) => b.hours - a.hours).map(({ pair }) => pair)
+}
