@@ -1,5 +1,5 @@
 import { roundingAmount } from '../ledger'
-import { defined, nth, numberAt } from '../validation'
+import { nth, numberAt } from '../validation'
 import type { Drawn } from './failure-walk'
 
 /** More amounts of a stock are not told apart. */
@@ -70,25 +70,26 @@ export class AmountsLeft {
   }
 }
 
-/** Moves of what is left of stocks, each from one state to another with a chance. */
-export interface Moves {
-  readonly from: Int32Array
-  readonly to: Int32Array
+/** Moves of what is left of stocks that lead so many states down. */
+interface Band {
+  readonly down: number
+  /** For each state, the chance of such a move from it. */
   readonly chances: Float64Array
 }
 
+/** Moves of what is left of stocks, each from one state to another with a chance. */
+export type Moves = readonly Band[]
+
 /** The moves that draws make. @param drawnAt what is drawn where so much is left of each stock */
 export function movesDrawing(amounts: AmountsLeft, drawnAt: (left: readonly number[]) => Drawn): Moves {
-  const [from, to, chances]: [number[], number[], number[]] = [[], [], []]
+  const bands = new Bands(amounts.size)
   for (let state = 0; state < amounts.size; state++) {
-    const { draws } = drawnAt(nth(amounts.leftIn, state))
-    for (const { spent, chance } of draws) {
-      from.push(state)
-      to.push(amounts.after(state, spent))
-      chances.push(chance)
+    for (const { spent, chance } of drawnAt(nth(amounts.leftIn, state)).draws) {
+      const chances = bands.leading(state - amounts.after(state, spent))
+      chances[state] = numberAt(chances, state) + chance
     }
   }
-  return { from: Int32Array.from(from), to: Int32Array.from(to), chances: Float64Array.from(chances) }
+  return bands.list
 }
 
 /** The chances of what is left once moves are made. */
@@ -99,77 +100,69 @@ export function moved(chances: Float64Array, moves: Moves): Float64Array {
 }
 
 /** The same, written to another row. */
-export function move(chances: Float64Array, { from, to, chances: shares }: Moves, next: Float64Array): void {
+export function move(chances: Float64Array, moves: Moves, next: Float64Array): void {
   next.fill(0)
-  for (let i = 0; i < from.length; i++) {
-    const at = wholeAt(to, i)
-    next[at] = numberAt(next, at) + numberAt(shares, i) * numberAt(chances, wholeAt(from, i))
+  for (const { down, chances: shares } of moves) {
+    for (let from = down; from < chances.length; from++) {
+      next[from - down] = numberAt(next, from - down) + numberAt(shares, from) * numberAt(chances, from)
+    }
   }
 }
 
-/** Moves of several kinds that come each with its share, as one: those from and to the same states are added up. */
+/** Moves of several kinds that come each with its share, as one. */
 export class MixedMoves {
   /** How often all of them come that were added. */
   total = 0
-  private readonly from: Int32Array
-  private readonly to: Int32Array
-  private readonly gathered: Float64Array
-  private readonly places = new Map<Moves, Int32Array>()
+  private readonly bands: Bands
 
   /** @param size how many states there are */
-  constructor(size: number, kinds: readonly (Moves | undefined)[]) {
-    const placeOf = new Int32Array(size * size).fill(-1)
-    const [allFrom, allTo]: [number[], number[]] = [[], []]
-    for (const moves of kinds) {
-      if (!moves || this.places.has(moves)) continue
-      const places = new Int32Array(moves.from.length)
-      for (let i = 0; i < places.length; i++) {
-        const [from, to] = [wholeAt(moves.from, i), wholeAt(moves.to, i)]
-        const at = from * size + to
-        if (wholeAt(placeOf, at) < 0) {
-          placeOf[at] = allFrom.length
-          allFrom.push(from)
-          allTo.push(to)
-        }
-        places[i] = wholeAt(placeOf, at)
-      }
-      this.places.set(moves, places)
-    }
-    this.from = Int32Array.from(allFrom)
-    this.to = Int32Array.from(allTo)
-    this.gathered = new Float64Array(allFrom.length)
+  constructor(size: number) {
+    this.bands = new Bands(size)
   }
 
   /** Forgets what was added. */
   begin(): void {
     this.total = 0
-    this.gathered.fill(0)
+    for (const { chances } of this.bands.list) chances.fill(0)
   }
 
   /** Adds moves of a kind that come so often. */
   add(moves: Moves, times: number): void {
-    const { gathered } = this
-    const places = defined(this.places.get(moves))
-    for (let i = 0; i < places.length; i++) {
-      const place = wholeAt(places, i)
-      gathered[place] = numberAt(gathered, place) + times * numberAt(moves.chances, i)
+    for (const { down, chances } of moves) {
+      const gathered = this.bands.leading(down)
+      for (let state = down; state < gathered.length; state++) {
+        gathered[state] = numberAt(gathered, state) + times * numberAt(chances, state)
+      }
     }
     this.total += times
   }
 
   /** What one of them does in the mean; good until they are begun anew. */
   moves(): Moves {
-    const { gathered, total } = this
-    if (total > 0) for (let i = 0; i < gathered.length; i++) gathered[i] = numberAt(gathered, i) / total
-    return { from: this.from, to: this.to, chances: gathered }
+    const { total } = this
+    if (total > 0) {
+      for (const { chances } of this.bands.list) {
+        for (let i = 0; i < chances.length; i++) chances[i] = numberAt(chances, i) / total
+      }
+    }
+    return this.bands.list
   }
 }
 
-/** As `numberAt`, for rows of whole numbers. @throws RangeError outside the row */
-function wholeAt(row: Int32Array, index: number): number {
-  const value = row[index]
-  if (value === undefined) throw new RangeError(`place ${index} lies outside a row of ${row.length}`)
-  return value
+/** Bands of moves that grow as they are asked for. */
+class Bands {
+  readonly list: Band[] = []
+
+  /** @param size how many states there are */
+  constructor(private readonly size: number) {}
+
+  /** The chances of those that lead so many states down. */
+  leading(down: number): Float64Array {
+    for (const band of this.list) if (band.down === down) return band.chances
+    const chances = new Float64Array(this.size)
+    this.list.push({ down, chances })
+    return chances
+  }
 }
 
 /** The place of an amount, sought downwards from one that is no less. */

@@ -45,14 +45,12 @@ export function chanceAtHand(
 
 /** The same of a stock that is followed by itself, as most are: its amounts rise. */
 function chanceAlone(row: Float64Array, chances: Float64Array, wanted: number, least: number, less: number): number {
-  let [all, there] = [0, 0]
-  for (let i = row.length - 1; i >= 0; i--) {
-    const left = numberAt(row, i)
-    if (left >= less - roundingAmount) continue
-    if (left < least - roundingAmount) break
-    all += numberAt(chances, i)
-    if (left >= wanted) there = all
-  }
+  let [there, all] = [0, 0]
+  let i = row.length - 1
+  while (i >= 0 && numberAt(row, i) >= less - roundingAmount) i--
+  for (; i >= 0 && numberAt(row, i) >= wanted; i--) there += numberAt(chances, i)
+  if (least === 0 && less === Infinity) return there
+  for (all = there; i >= 0 && numberAt(row, i) >= least - roundingAmount; i--) all += numberAt(chances, i)
   return all > 0 ? there / all : 0
 }
 
@@ -77,13 +75,14 @@ export function atHandOver(
   stream: DemandStream,
   { legs }: LegGroup,
   weights: Float64Array,
-  laws: Iterable<StockLaw>,
+  laws: readonly StockLaw[],
 ): AtHand[] {
   const atHand: AtHand[] = []
   for (const stock of stream.stocks) atHand[stock] = noneAtHand
-  for (const { amounts, sudden, worn } of laws) {
-    const found = mean(worn.get(stream) ?? sudden, weights, legs)
-    for (const stock of amounts.stocks) atHand[stock] = found
+  for (const law of laws) {
+    const { stocks } = law.amounts
+    const found = mean(law.worn.get(stream) ?? law.sudden, weights, legs)
+    for (const stock of stocks) atHand[stock] = found
   }
   return atHand
 }

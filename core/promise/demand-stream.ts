@@ -144,10 +144,12 @@ export class DemandStream {
     }
     const ofFixes = (perLeg: (fix: Try['fix']) => Float64Array) =>
       Float64Array.from(event.fixes, (fix) => inAll(perLeg(fix)))
+    const byHours = sharesOf(event.lossH)
     return {
       legs,
-      byFailures,
-      byHours: sharesOf(event.lossH),
+      // For a search that is near enough, one set of weights is.
+      byFailures: event.orderedAsOn === undefined ? byFailures : byHours,
+      byHours,
       byWalk: sharesOf(event.walkH),
       byStrandings: sharesOf(event.strands),
       workH: ofFixes(({ workH }) => workH),

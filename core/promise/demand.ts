@@ -56,38 +56,41 @@ export interface Demand {
 
 export function demandOf(ledger: IndexedLedger): Demand {
   const streams = demandStreams(ledger)
-  const mostStates = streams.length <= together.streams ? together.states : 1
-  const numbersOf = (asks: (stream: DemandStream) => boolean) =>
-    streams.flatMap((stream, number) => (asks(stream) ? [number] : []))
-  const most = (count: (stream: DemandStream) => number) => Math.max(0, ...streams.map(count))
+  const streamsOfStock = numbersBy(streams, ({ stocks }) => stocks, ledger.stocks.length)
   const ofStock = ledger.stocks.map((_, stock): StockDemand => {
-    const drawing = numbersOf(({ stocks }) => stocks.includes(stock))
-    const amounts = drawing.flatMap((number) =>
-      nth(streams, number).event.fixes.flatMap(({ uses }) =>
-        uses.filter((use) => use.stock === stock).map(({ amount }) => amount),
-      ),
-    )
+    const drawing = nth(streamsOfStock, stock)
     return {
       streams: drawing,
-      draws: [...new Set(amounts)],
+      draws: drawsOf(
+        drawing.map((number) => nth(streams, number)),
+        stock,
+      ),
       suppliers: ledger.items.flatMap(({ units }, item) =>
         units.filter((unit) => unit.stock === stock).map(({ amount }) => ({ item, amount })),
       ),
     }
   })
-  const clusters = clustersOf(streams, mostAmountsOf(ledger, ofStock), mostStates).map((cluster): StockCluster => {
-    const drawing = numbersOf(({ stocks }) => stocks.some((stock) => cluster.includes(stock)))
-    return { stocks: cluster, streams: drawing, kept: mostWorn(streams, drawing) }
+  const alone = ledger.stocks.map((_, stock) => [stock])
+  const stocksTogether =
+    streams.length <= together.streams ? clustersOf(streams, mostAmountsOf(ledger, ofStock), together.states) : alone
+  const clusterOf = new Array<number>(ledger.stocks.length)
+  stocksTogether.forEach((stocks, cluster) => {
+    for (const stock of stocks) clusterOf[stock] = cluster
   })
-  const clusterOf = ledger.stocks.map((_, stock) => clusters.findIndex(({ stocks }) => stocks.includes(stock)))
+  const clustersOfStream = streams.map(({ stocks }) => [...new Set(stocks.map((stock) => nth(clusterOf, stock)))])
+  const streamsOfCluster = numbersBy(clustersOfStream, (clusters) => clusters, stocksTogether.length)
+  const most = (count: (stream: DemandStream) => number) => Math.max(0, ...streams.map(count))
   return {
     ledger,
     streams,
     ofStock,
-    clusters,
+    clusters: stocksTogether.map((stocks, cluster): StockCluster => {
+      const drawing = nth(streamsOfCluster, cluster)
+      return { stocks, streams: drawing, kept: mostWorn(streams, drawing) }
+    }),
     clusterOf,
-    clustersOfStream: streams.map(({ stocks }) => [...new Set(stocks.map((stock) => nth(clusterOf, stock)))]),
-    streamsOfFunction: ledger.functions.map((_, name) => numbersOf(({ functions }) => functions.includes(name))),
+    clustersOfStream,
+    streamsOfFunction: numbersBy(streams, ({ functions }) => functions, ledger.functions.length),
     limits: {
       stocks: ledger.stocks.length,
       fixes: most(({ event }) => event.fixes.length),
@@ -96,6 +99,21 @@ export function demandOf(ledger: IndexedLedger): Demand {
     none: nothingCarried(ledger.legs),
     workedOut: new WorkedOut(),
   }
+}
+
+/** For each of so many, the places of the entries that name it. */
+function numbersBy<T>(entries: readonly T[], named: (entry: T) => readonly number[], count: number): number[][] {
+  const numbers = Array.from({ length: count }, (): number[] => [])
+  entries.forEach((entry, number) => {
+    for (const name of named(entry)) nth(numbers, name).push(number)
+  })
+  return numbers
+}
+
+/** The amounts that tries of some streams draw of a stock. */
+function drawsOf(streams: readonly DemandStream[], stock: number): number[] {
+  const uses = streams.flatMap(({ event }) => event.fixes.flatMap((fix) => fix.uses))
+  return [...new Set(uses.filter((use) => use.stock === stock).map(({ amount }) => amount))]
 }
 
 /** How many amounts there are of each stock with everything carried. */

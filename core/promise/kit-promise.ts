@@ -312,7 +312,10 @@ const leastDifference = 1e-3
 /** What a stream costs is worked out anew where it can have changed by more than this. */
 const leastMovedH = 2e-6
 
-/** By how much the chance of anything that can be at hand differs at most: the distance of total variation. */
+/**
+ * By how much the chance of what is at hand differs at most: of a stock alone that of so much or more (Kolmogorov's distance),
+ * of several that of anything (total variation).
+ */
 function distance(a: StockLaw, b: StockLaw): number {
   if (a === b) return 0
   const worn = [...a.worn].map(([stream, onLegs]) => distanceOnLegs(onLegs, b.worn.get(stream) ?? []))
@@ -324,11 +327,14 @@ function distanceOnLegs(some: readonly AtHand[], others: readonly AtHand[]): num
   for (let leg = 0; leg < some.length; leg++) {
     const [mine, other] = [nth(some, leg), others[leg]]
     if (mine.amounts !== other?.amounts) return 1
-    let apart = 0
+    const isAlone = mine.amounts.stocks.length === 1
+    let [more, apart] = [0, 0]
     for (let i = 0; i < mine.chances.length; i++) {
-      apart += Math.abs(numberAt(mine.chances, i) - numberAt(other.chances, i))
+      const by = numberAt(mine.chances, i) - numberAt(other.chances, i)
+      more += by
+      apart = isAlone ? Math.max(apart, Math.abs(more)) : apart + Math.abs(by) / 2
     }
-    most = Math.max(most, apart / 2)
+    most = Math.max(most, apart)
   }
   return most
 }

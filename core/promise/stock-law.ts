@@ -77,10 +77,7 @@ export function followStocks(
     if (keptPlaces.has(place) && stream.wear) kept.push({ stream, wear: stream.wear, onLeg })
     else others.push({ stream, onLeg })
   })
-  const mixed = new MixedMoves(
-    amounts.size,
-    others.flatMap(({ onLeg }) => onLeg),
-  )
+  const mixed = new MixedMoves(amounts.size)
   const poisson = new PoissonMoves(amounts.size)
 
   const sudden: AtHand[] = []
@@ -196,7 +193,7 @@ function refillOne(chances: Float64Array, amounts: AmountsLeft, place: number, r
  */
 class PoissonMoves {
   private chances: readonly number[] = [1]
-  private moves: Moves = { from: new Int32Array(0), to: new Int32Array(0), chances: new Float64Array(0) }
+  private moves: Moves = []
   private left: Float64Array
   private next: Float64Array
 

@@ -50,7 +50,8 @@ export function hoursOfStream(
   for (const group of facing.groups) {
     follow(stream, facing, group, group.byHours, laws, walk)
     hours += walk.unmended * group.lossH
-    if (!isSteady(group, laws)) follow(stream, facing, group, group.byFailures, laws, walk)
+    const isAlike = group.byFailures === group.byHours || isSteady(group, laws)
+    if (!isAlike) follow(stream, facing, group, group.byFailures, laws, walk)
     for (let f = 0; f < stream.event.fixes.length; f++) {
       hours +=
         numberAt(walk.tried, f) * numberAt(group.workH, f) + numberAt(walk.held, f) * numberAt(group.residualH, f)
@@ -144,6 +145,6 @@ function follow(
 }
 
 /** Whether a stream finds the same of its stocks on every leg of a group, so that weights of the legs are all one. */
-function isSteady(group: LegGroup, laws: readonly StockLaw[]): boolean {
-  return group.legs.length === 1 || laws.every(({ amounts }) => amounts.size === 1)
+function isSteady({ legs }: LegGroup, laws: readonly StockLaw[]): boolean {
+  return legs.length === 1 || laws.every(({ amounts }) => amounts.size === 1)
 }

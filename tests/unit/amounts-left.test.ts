@@ -3,8 +3,13 @@ import { AmountsLeft, amountsOf, MixedMoves, moved, movesDrawing, type Moves } f
 import { chanceAtHand } from '../../core/promise/at-hand'
 import { Drawn } from '../../core/promise/failure-walk'
 
-const listed = ({ from, to, chances }: Moves) =>
-  Array.from(from, (place, i) => `${place}>${to[i] ?? ''} ${chances[i]?.toFixed(3) ?? ''}`)
+const listed = (moves: Moves) =>
+  moves
+    .flatMap(({ down, chances }) =>
+      Array.from(chances, (chance, from) => (chance > 0 ? `${from}>${from - down} ${chance.toFixed(3)}` : '')),
+    )
+    .filter((move) => move !== '')
+    .sort()
 const drawing = (...draws: readonly (readonly [amount: number, chance: number])[]) => {
   const drawn = new Drawn([0])
   for (const [amount, chance] of draws) drawn.add(Float64Array.of(amount), chance)
@@ -35,7 +40,7 @@ describe('what a stock can come down to', () => {
     )
     expect(chanceOf(3, 1)).toBeCloseTo(1 / 3)
     expect(chanceOf(1, 0, 3)).toBeCloseTo(1 / 2)
-    expect(chanceOf(1, 2, 3)).toBe(0)
+    expect(chanceOf(2, 1.5, 3)).toBe(0)
     expect(chanceAtHand(atHand, 1, 1, Float64Array.of(0, 0), Float64Array.of(Infinity, Infinity))).toBe(0)
   })
 })
@@ -106,12 +111,12 @@ describe('moves of what is left', () => {
   it('lead from each amount to what is left of it, with the chance of the draw', () => {
     expect(listed(moves)).toEqual([
       '0>0 1.000',
-      '1>1 0.250',
       '1>0 0.750',
-      '2>2 0.250',
+      '1>1 0.250',
       '2>1 0.750',
-      '3>3 0.250',
+      '2>2 0.250',
       '3>2 0.750',
+      '3>3 0.250',
     ])
   })
   it('lead to the amount that is nearest where none is just so much', () => {
@@ -128,7 +133,7 @@ describe('moves of what is left', () => {
   })
   it('of several kinds are mixed by how often each comes', () => {
     const two = movesDrawing(amounts, ([left = 0]) => (left >= 2 ? drawing([2, 1]) : drawing([0, 1])))
-    const mixed = new MixedMoves(4, [moves, undefined, two, moves])
+    const mixed = new MixedMoves(4)
     for (let round = 0; round < 2; round++) {
       // Begun anew, what was added before counts no more.
       mixed.begin()

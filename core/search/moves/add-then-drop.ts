@@ -13,7 +13,7 @@ export function addThenDrop(state: KitState): boolean {
     const before = state.netH
     const others = state.problem.ledger.items.map((_, item) => item)
     const all = state.tryOut(changes, () => {
-      const dropped = dropAll(state, idle)
+      const dropped = dropAll(state, idle, before)
       const tooMuch = dropToFit(
         state,
         others.filter((item) => !changes.some((change) => change.item === item)),

@@ -35,7 +35,7 @@ export function dropThenAdd(state: KitState): boolean {
       }
       if (best && pays(most + gainH)) return [...changes, ...best]
       if (isIdleAfter.length === 0) return undefined
-      const dropped = dropAll(state, isIdleAfter)
+      const dropped = dropAll(state, isIdleAfter, before)
       return pays(state.netH - before) ? [...changes, ...dropped] : undefined
     })
     if (all && state.apply(all)) return true

@@ -16,13 +16,15 @@ export function drops(state: KitState, items: Iterable<number>): Change[][] {
  * Leaves off what does not pay its grams until everything left does: one sweep after another, each by what was last seen to
  * be gained, the most idle first.
  *
+ * @param wantedH given up as soon as not even all that may still be left off, were none of it missed, could lift the net hours
+ *   above this
  * @returns what was left off
  */
-export function dropAll(state: KitState, items: readonly number[]): Change[] {
+export function dropAll(state: KitState, items: readonly number[], wantedH = -Infinity): Change[] {
   const dropped: Change[] = []
   let candidates = items
   while (candidates.length > 0) {
-    const left = sweep(state, candidates)
+    const left = sweep(state, candidates, wantedH)
     dropped.push(...left)
     // Left off, a thing changes only what others of the same failures are worth.
     const near = new Set(left.flatMap(({ item }) => [item, ...nth(state.problem.meets, item)]))
@@ -31,12 +33,15 @@ export function dropAll(state: KitState, items: readonly number[]): Change[] {
   return dropped
 }
 
-function sweep(state: KitState, items: readonly number[]): Change[] {
+function sweep(state: KitState, items: readonly number[], wantedH: number): Change[] {
   const dropped: Change[] = []
   const guessH = (changes: readonly Change[]) => state.guess(changes) ?? -state.priceOf(changes)
   const candidates = drops(state, items).sort((a, b) => guessH(b) - guessH(a))
+  // Left off, a thing gains its price at most.
+  let mostH = candidates.reduce((sum, changes) => sum - state.priceOf(changes), 0)
   for (const changes of candidates) {
-    // Left off, a thing gains its price at most.
+    if (!pays(state.netH + mostH - wantedH)) return dropped
+    mostH += state.priceOf(changes)
     if (!state.allows(changes) || !pays(-state.priceOf(changes))) continue
     if (pays(state.gain(changes)) && state.apply(changes)) dropped.push(...changes)
   }
