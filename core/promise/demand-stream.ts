@@ -31,6 +31,15 @@ export interface Facing {
   readonly groups: readonly LegGroup[]
 }
 
+/** How good a stock is is told to this part. */
+export const conditionGrains = 1e9
+
+/** What tools allow, by a number: many kits of tools allow the same. */
+export interface Allowed {
+  readonly number: number
+  readonly scenarios: readonly ToolScenario[]
+}
+
 /** Failures of one event that come by one law, of a sudden or by wear: a stream of demands on the stocks. */
 export class DemandStream {
   /** The stocks that its fixes draw on, by their numbers. */
@@ -43,15 +52,17 @@ export class DemandStream {
   readonly hoursAtStake: number
   private readonly scenarios: ToolScenarios
   private readonly tools: readonly number[]
-  /** By how many of each tool are carried, and the conditions of the stocks. */
+  /** By how many of each tool are carried. */
+  private readonly allowedByCounts = new ListMap<Allowed>()
+  private readonly allowed = new Map<string, Allowed>()
+  /** By what tools allow, and the conditions of the stocks. */
   private readonly facings = new ListMap<Facing>()
-  private readonly carried: number[] = []
-  /** The same by what the tools allow: many kits of tools allow the same. */
-  private readonly facingsByScenarios = new Map<string, Facing>()
+  /** The lists that are looked up; used again for the next. */
+  private readonly toolCounts: number[]
+  private readonly facingKey: number[]
   private readonly orders = new Map<string, readonly OrderedLegs[]>()
   /** What is summed over legs, by the legs. */
   private readonly sums = new Map<string, Omit<LegGroup, 'tries'>>()
-  private readonly conditionNumbers = new Map<number, number>()
 
   /**
    * @param expected failures on each leg, in the mean
@@ -67,44 +78,65 @@ export class DemandStream {
     this.functions = [...new Set(event.fixes.flatMap(({ needs }) => needs))]
     this.scenarios = new ToolScenarios(ledger, event)
     this.tools = this.scenarios.items
+    this.toolCounts = this.tools.map(() => 0)
+    this.facingKey = [0, ...this.stocks.map(() => 0)]
     this.hoursAtStake = expected.reduce((sum, failures, leg) => sum + failures * numberAt(event.lossH, leg), 0)
     this.expectedInAll = expected.reduce((sum, failures) => sum + failures, 0)
   }
 
-  /** @param conditions of each stock, as it is carried */
-  facing(counts: ArrayLike<number>, conditions: Float64Array): Facing {
-    const { carried } = this
-    let i = 0
-    for (const item of this.tools) carried[i++] = nth(counts, item)
-    for (const stock of this.stocks) carried[i++] = this.conditionNumber(numberAt(conditions, stock))
-    return this.facings.value(carried, () => this.facingWith(this.scenarios.carrying(counts), conditions))
+  /** What the tools of a kit allow. */
+  allowedBy(counts: ArrayLike<number>): Allowed {
+    const { toolCounts } = this
+    for (let i = 0; i < toolCounts.length; i++) toolCounts[i] = nth(counts, nth(this.tools, i))
+    return this.allowedByCounts.value(toolCounts, () => this.allowedWith(counts))
   }
 
-  private conditionNumber(condition: number): number {
-    const known = this.conditionNumbers.get(condition)
-    if (known !== undefined) return known
-    const number = this.conditionNumbers.size
-    this.conditionNumbers.set(condition, number)
-    return number
-  }
-
-  private facingWith(scenarios: readonly ToolScenario[], conditions: Float64Array): Facing {
-    const stocksKey = this.stocks.map((stock) => numberAt(conditions, stock)).join()
-    const allowed = scenarios.map(({ doable, chance }) => `${doable.map(Number).join('')} ${chance}`)
-    const key = `${allowed.join()}/${stocksKey}`
-    const known = this.facingsByScenarios.get(key)
-    if (known) return known
-    const orders = this.orders.get(stocksKey) ?? this.orderedLegs(conditions)
-    this.orders.set(stocksKey, orders)
-    const facing = {
-      scenarios: scenarios.map(({ chance }) => chance),
-      groups: orders.map(({ order, sums }) => ({
-        ...sums,
-        tries: scenarios.map(({ doable }) => order.filter(({ fix }) => nth(doable, fix.number))),
-      })),
+  /** @param conditions of each stock, as it is carried; 0 where nothing of it is */
+  facing(allowed: Allowed, conditions: Float64Array): Facing {
+    const { facingKey } = this
+    facingKey[0] = allowed.number
+    for (let i = 0; i < this.stocks.length; i++) {
+      facingKey[i + 1] = Math.round(numberAt(conditions, nth(this.stocks, i)) * conditionGrains)
     }
-    this.facingsByScenarios.set(key, facing)
-    return facing
+    return this.facings.value(facingKey, () => this.facingWith(allowed, conditions))
+  }
+
+  private allowedWith(counts: ArrayLike<number>): Allowed {
+    const scenarios = this.scenarios.carrying(counts)
+    const text = scenarios.map(({ doable, chance }) => `${doable.map(Number).join('')} ${chance}`).join()
+    const known = this.allowed.get(text)
+    if (known) return known
+    const allowed = { number: this.allowed.size, scenarios }
+    this.allowed.set(text, allowed)
+    return allowed
+  }
+
+  private facingWith({ scenarios }: Allowed, conditions: Float64Array): Facing {
+    const isCarried = (fix: Try['fix']) => fix.uses.every(({ stock }) => numberAt(conditions, stock) > 0)
+    // Without the fixes that nothing carried allows, the order may be the same on more legs.
+    const groups = new Map<string, { legs: number[]; tries: readonly (readonly Try[])[] }>()
+    for (const { legs, order } of this.ordersWith(conditions)) {
+      const carried = order.filter(({ fix }) => isCarried(fix))
+      const tries = scenarios.map(({ doable }) => carried.filter(({ fix }) => nth(doable, fix.number)))
+      const keyOfTries = tries.map(numbersOf).join('/')
+      const group = groups.get(keyOfTries)
+      if (group) group.legs.push(...legs)
+      else groups.set(keyOfTries, { legs: [...legs], tries })
+    }
+    for (const { legs } of groups.values()) legs.sort((a, b) => a - b)
+    return {
+      scenarios: scenarios.map(({ chance }) => chance),
+      groups: [...groups.values()].map(({ legs, tries }) => ({ ...this.sumsOf(legs), tries })),
+    }
+  }
+
+  /** The orders of all fixes, as if something of every stock were carried. */
+  private ordersWith(conditions: Float64Array): readonly OrderedLegs[] {
+    const ifCarried = conditions.map((condition) => (condition > 0 ? condition : 1))
+    const key = this.stocks.map((stock) => numberAt(ifCarried, stock)).join()
+    const orders = this.orders.get(key) ?? this.orderedLegs(ifCarried)
+    this.orders.set(key, orders)
+    return orders
   }
 
   private orderedLegs(conditions: Float64Array): OrderedLegs[] {
@@ -114,17 +146,19 @@ export class DemandStream {
     this.expected.forEach((failures, leg) => {
       if (failures === 0) return
       const order = orderOfAll ?? triesOf(this.event, leg, conditions)
-      const key = order.map(({ fix }) => fix.number).join()
+      const key = numbersOf(order)
       const group = groups.get(key)
       if (group) group.legs.push(leg)
       else groups.set(key, { legs: [leg], order })
     })
-    return [...groups.values()].map(({ legs, order }) => {
-      const key = legs.join()
-      const sums = this.sums.get(key) ?? this.sumsOver(legs)
-      this.sums.set(key, sums)
-      return { order, sums }
-    })
+    return [...groups.values()]
+  }
+
+  private sumsOf(legs: readonly number[]): Omit<LegGroup, 'tries'> {
+    const key = legs.join()
+    const sums = this.sums.get(key) ?? this.sumsOver(legs)
+    this.sums.set(key, sums)
+    return sums
   }
 
   private sumsOver(legs: readonly number[]): Omit<LegGroup, 'tries'> {
@@ -162,11 +196,13 @@ export class DemandStream {
   }
 }
 
-/** A group of legs with the order in which all its fixes would be tried. */
+/** Legs with the order in which all fixes would be tried on them. */
 interface OrderedLegs {
+  readonly legs: readonly number[]
   readonly order: readonly Try[]
-  readonly sums: Omit<LegGroup, 'tries'>
 }
+
+const numbersOf = (tries: readonly Try[]) => tries.map(({ fix }) => fix.number).join()
 
 /** Every stream of a ledger that expects failures. */
 export function demandStreams(ledger: IndexedLedger): DemandStream[] {

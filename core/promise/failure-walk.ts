@@ -1,4 +1,4 @@
-import { roundingAmount, type Try } from '../ledger'
+import { roundingAmount, type Amount, type Try } from '../ledger'
 import { nth, numberAt } from '../validation'
 import { chanceAtHand, type AtHand } from './at-hand'
 
@@ -134,14 +134,15 @@ export class FailureWalk {
     const { uses } = attempt.fix
     const amount = uses[use]
     if (!amount) {
-      for (const { stock, amount: used } of uses) this.spent[stock] = numberAt(this.spent, stock) + used
+      this.spend(uses, 1)
       this.try(attempt, at, again, chance)
-      for (const { stock, amount: used } of uses) this.spent[stock] = numberAt(this.spent, stock) - used
+      this.spend(uses, -1)
       return
     }
     const { stock } = amount
     const wanted = numberAt(this.spent, stock) + amount.amount
-    const [least, less] = [numberAt(this.least, stock), numberAt(this.less, stock)]
+    const least = numberAt(this.least, stock)
+    const less = numberAt(this.less, stock)
     const there = this.chanceOf(stock, wanted, least, less)
     this.drawn?.note(stock, wanted, there > 0)
     if (there < 1) {
@@ -153,6 +154,13 @@ export class FailureWalk {
       if (wanted > least) this.least[stock] = wanted
       this.reach(attempt, at, again, use + 1, chance * there)
       this.least[stock] = least
+    }
+  }
+
+  private spend(uses: readonly Amount[], times: number): void {
+    for (let i = 0; i < uses.length; i++) {
+      const { stock, amount } = nth(uses, i)
+      this.spent[stock] = numberAt(this.spent, stock) + times * amount
     }
   }
 

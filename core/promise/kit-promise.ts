@@ -3,7 +3,7 @@ import { nth, numberAt } from '../validation'
 import { AmountsLeft, amountsOf } from './amounts-left'
 import type { AtHand } from './at-hand'
 import type { Demand } from './demand'
-import type { DemandStream, Facing } from './demand-stream'
+import { conditionGrains, type Allowed, type DemandStream, type Facing } from './demand-stream'
 import { FailureWalk } from './failure-walk'
 import { Journal, type Row } from './journal'
 import { followStocks, plenty, type NumberedLaw, type StockLaw } from './stock-law'
@@ -29,7 +29,10 @@ type Followed = 'itself' | 'all'
 export class KitPromise {
   readonly counts: Int32Array
   private readonly amounts: Float64Array
+  /** How good each stock is; 0 where nothing of it is carried. */
   private readonly conditions: Float64Array
+  /** Of each stream, what the tools allow, and what it faces. */
+  private readonly allowed: Allowed[]
   private readonly facings: Facing[]
   /** Of each cluster of stocks. */
   private readonly laws: NumberedLaw[]
@@ -49,10 +52,11 @@ export class KitPromise {
     const { ledger, streams, limits } = demand
     this.counts = Int32Array.from(counts)
     this.amounts = new Float64Array(ledger.stocks.length)
-    this.conditions = new Float64Array(ledger.stocks.length).fill(1)
+    this.conditions = new Float64Array(ledger.stocks.length)
     this.walk = new FailureWalk(limits)
     ledger.stocks.forEach((_, stock) => this.carry(stock))
-    this.facings = streams.map((stream) => stream.facing(this.counts, this.conditions))
+    this.allowed = streams.map((stream) => stream.allowedBy(this.counts))
+    this.facings = streams.map((stream, number) => stream.facing(nth(this.allowed, number), this.conditions))
     this.laws = demand.clusters.map(() => demand.none)
     this.draws = streams.map(() => [])
     demand.clusters.forEach((_, cluster) => this.follow(cluster))
@@ -106,7 +110,12 @@ export class KitPromise {
     const all = ledger.items.map(({ max }) => max)
     const good = new Float64Array(ledger.stocks.length).fill(1)
     return streams.map((stream) =>
-      hoursOfStream(stream, stream.facing(all, good), [plenty(stream.stocks, ledger.legs)], this.walk),
+      hoursOfStream(
+        stream,
+        stream.facing(stream.allowedBy(all), good),
+        [plenty(stream.stocks, ledger.legs)],
+        this.walk,
+      ),
     )
   }
 
@@ -173,21 +182,27 @@ export class KitPromise {
     const { items } = this.demand.ledger
     const { clusterOf, clustersOfStream, ofStock, streamsOfFunction } = this.demand
     const changed = new Set<number>()
+    const tooled = new Set<number>()
     const streams = new Set<number>()
     for (const { item, by } of changes) {
       this.write(this.counts, item, nth(this.counts, item) + by)
       for (const name of nth(items, item).provides) {
-        for (const number of nth(streamsOfFunction, name)) streams.add(number)
+        for (const number of nth(streamsOfFunction, name)) tooled.add(number)
       }
       for (const { stock } of nth(items, item).units) {
         if (this.carry(stock)) for (const number of nth(ofStock, stock).streams) streams.add(number)
         changed.add(nth(clusterOf, stock))
       }
     }
+    for (const number of tooled) {
+      const allowed = nth(this.demand.streams, number).allowedBy(this.counts)
+      if (allowed === nth(this.allowed, number)) continue
+      this.write(this.allowed, number, allowed)
+      streams.add(number)
+    }
     const touched = new Set<number>()
     for (const number of streams) {
-      const stream = nth(this.demand.streams, number)
-      const facing = stream.facing(this.counts, this.conditions)
+      const facing = nth(this.demand.streams, number).facing(nth(this.allowed, number), this.conditions)
       if (facing === nth(this.facings, number)) continue
       this.write(this.facings, number, facing)
       touched.add(number)
@@ -219,7 +234,7 @@ export class KitPromise {
     this.write(this.amounts, stock, amount)
     const before = numberAt(this.conditions, stock)
     // Rounded, so that two as good as one are as good as one.
-    this.write(this.conditions, stock, amount > 0 ? Math.round((grains * good) / amount) / grains : 1)
+    this.write(this.conditions, stock, amount > 0 ? Math.round((conditionGrains * good) / amount) / conditionGrains : 0)
     return numberAt(this.conditions, stock) !== before
   }
 
@@ -305,8 +320,6 @@ export class KitPromise {
   }
 }
 
-/** How good a stock is is told to this part. */
-const grains = 1e9
 /** What is drawn of a cluster is worked out anew where what is at hand of another has changed by more than this. */
 const leastDifference = 1e-3
 /** What a stream costs is worked out anew where it can have changed by more than this. */

@@ -141,7 +141,9 @@ function follow(
 ): void {
   const atHand = atHandOver(stream, group, weights, laws)
   walk.begin()
-  facing.scenarios.forEach((chance, s) => walk.follow(nth(group.tries, s), atHand, chance))
+  for (let s = 0; s < facing.scenarios.length; s++) {
+    walk.follow(nth(group.tries, s), atHand, nth(facing.scenarios, s))
+  }
 }
 
 /** Whether a stream finds the same of its stocks on every leg of a group, so that weights of the legs are all one. */
