@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest'
 import { condense } from '../../core/search/condense'
 import { addAll, nearlyPaying } from '../../core/search/moves/add'
 import { addThenDrop } from '../../core/search/moves/add-then-drop'
-import { drops } from '../../core/search/moves/drop'
+import { dropAll, drops } from '../../core/search/moves/drop'
 import { dropThenAdd } from '../../core/search/moves/drop-then-add'
 import { improve, makeSure } from '../../core/search/search'
 import { pays } from '../../core/search/slack'
@@ -316,6 +316,27 @@ describe('leaving something off', () => {
     expect(dropThenAdd(worth)).toBe(false)
     expect([...worth.counts]).toEqual([1, 1, 1])
   })
+})
+
+describe('improving', () => {
+  it.each([2, 5, 13, 40, 61, 77, 101, 128])(
+    'comes to rest where no move gains, from nothing and from everything (ledger %i)',
+    (seed) => {
+      const problem = problemOf(tinyLedger(seed))
+      for (const begun of [0, Infinity]) {
+        const state = new KitState(
+          problem,
+          problem.ledger.items.map(({ max }) => Math.min(begun, max)),
+        )
+        improve(state)
+        const fresh = () => new KitState(problem, state.counts)
+        expect(dropAll(fresh(), allItems(problem))).toEqual([])
+        expect(addAll(fresh())).toBe(false)
+        expect(addThenDrop(fresh())).toBe(false)
+        expect(dropThenAdd(fresh())).toBe(false)
+      }
+    },
+  )
 })
 
 describe('a search of a long ledger', () => {
