@@ -1,7 +1,7 @@
 import { catalogue } from '#catalogue'
 import { CostsOfFailing } from '#core/availability'
 import { OpeningCache } from '#core/ride'
-import { surveyRoad, type RoadPoint } from '#core/road'
+import { nearestNode, surveyRoad, type RoadPoint } from '#core/road'
 import { stopSchema } from '#core/supply'
 import { tripSchema } from '#core/trip'
 import { nth } from '#core/validation'
@@ -118,4 +118,26 @@ it('a ride is left at its ends, and at a stop only where there is a way to leave
   const byTrain = stuckAt60({ exit: 'train', exitWaitH: 1 })
   expect(byTrain.walkH).toBeCloseTo(0.2 / 4.828032, 6)
   expect(byTrain.priceH - (toTheEnd.priceH * byTrain.walkH) / 3).toBeCloseTo(3, 6)
+})
+
+it('nights on the way out are by the light of that day: a walk of hours takes more of them in winter', () => {
+  const north = points.map(([, longitude, ele]): RoadPoint => [60, 2 * longitude, ele])
+  const surveyed = surveyRoad(north)
+  const pricesOn = (start: string) => {
+    const trip = tripSchema.parse({
+      format: 'rag-tin.trip/3',
+      name: 'north',
+      road: { points: north, stretches: [{ id: 'all', fromKm: 0, toKm: surveyed.lengthKm, surface: 'asphalt' }] },
+      ride: { start, pauseH: 0, ridingH: 10, utcOffsetH: 0 },
+      dials: { nightOutH: 4, walkHoursPerDay: 10 },
+    })
+    const costs = new CostsOfFailing(trip, surveyed, catalogue, book)
+    const { walkH, priceH } = costs.stuck(['tube-622'], 1)
+    const at = nearestNode(costs.grid, 50)
+    expect(nth(walkH, at)).toBeCloseTo(50 / 4.828032, 1)
+    return nth(priceH, at)
+  }
+  const [summer, winter] = [pricesOn('2026-06-12T08:00'), pricesOn('2026-12-12T08:00')]
+  // Ten hours on foot: by the light of June there may be none, in December there is one at least.
+  expect(winter - summer).toBeGreaterThan(1)
 })
