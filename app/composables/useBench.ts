@@ -15,5 +15,13 @@ export function useBench() {
     }, store.openTrip.bench)
     store.edit(`take ${items.map(({ name }) => name).join(', ')}`, { bench })
   }
-  return { take }
+
+  /** Lays so many of some things of the catalogue down, where nothing of them lies there. */
+  function lay(pieces: readonly { readonly item: CatalogueItem; readonly count: number }[], label: string) {
+    const laid = pieces.map(({ item: { id, source: _, group: __, ...rest }, count }) =>
+      thingSchema.parse({ ...rest, id: crypto.randomUUID().slice(0, 8), from: id, count }),
+    )
+    store.edit(label, { bench: [...store.openTrip.bench, ...laid] })
+  }
+  return { take, lay }
 }

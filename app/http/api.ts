@@ -8,7 +8,7 @@ export function linesOf(error: unknown): string[] {
     if (error.statusCode === undefined) return ['The server does not answer. Nothing is lost here; try again.']
     return [`The server answered ${error.statusCode}. Try again.`]
   }
-  return [error instanceof Error ? error.message : String(error)]
+  return (error instanceof Error ? error.message : String(error)).split('\n')
 }
 
 export const statusOf = (error: unknown) => (error instanceof FetchError ? error.statusCode : undefined)

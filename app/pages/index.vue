@@ -1,22 +1,27 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import { navigateTo, useHead, useRoute, useRuntimeConfig } from '#imports'
-import { ref } from 'vue'
+import { FileUp } from '@lucide/vue'
+import { ref, useTemplateRef } from 'vue'
 import FaultLines from '../components/common/FaultLines.vue'
+import DoorBeam from '../components/door/DoorBeam.vue'
 import DoorFrame from '../components/door/DoorFrame.vue'
 import EmailField from '../components/door/EmailField.vue'
 import NewPasswordField from '../components/door/NewPasswordField.vue'
 import PasswordProof from '../components/door/PasswordProof.vue'
 import { api } from '../http/api'
 import { useRequest } from '../composables/useRequest'
+import { useFileDrop } from '../composables/useFileDrop'
+import { useNewTrip } from '../composables/useNewTrip'
 import { usePerson } from '../stores/person'
+import { laySample, settleOwnTrips } from '../stores/trips'
 
 useHead({ title: 'Rag Tin' })
-const { person, signInState, sendsLetters, ask } = usePerson()
+const { person, isGuest, signInState, sendsLetters, ask, stayGuest } = usePerson()
 const route = useRoute()
 const { demo } = useRuntimeConfig().public
 
-const mode = ref<'in' | 'up'>('in')
+const mode = ref<'in' | 'up'>('up' in route.query ? 'up' : 'in')
 const name = ref('')
 const email = ref('')
 const password = ref('')
@@ -29,16 +34,43 @@ async function goOn() {
 }
 await ask()
 if (signInState.value === 'signed in') await goOn()
-else if (person.value) email.value = person.value.email
+else if (person.value && !isGuest.value) email.value = person.value.email
 
 function submit() {
   const secret = { email: email.value, password: password.value }
   void attempt(async () => {
-    if (mode.value === 'up') await api('/api/account', { method: 'POST', body: { name: name.value, ...secret } })
-    else await api('/api/session', { method: 'POST', body: secret })
+    const wasGuest = isGuest.value
+    await settleOwnTrips()
+    if (mode.value === 'up') {
+      await api('/api/account', { method: 'POST', body: { name: name.value, ...secret } })
+      await ask()
+      // Without the sample an account is as good; and who comes with trips of their own has looked round.
+      if (!wasGuest) await laySample().catch(() => undefined)
+    } else await api('/api/session', { method: 'POST', body: secret })
     await goOn()
   })
 }
+
+/** A road without an account: whoever has none yet goes on as a guest of this device. */
+const tryWith = (file: File) =>
+  beginWith(file, async () => {
+    if (!person.value) await stayGuest()
+  })
+const { lines: refused, beginWith } = useNewTrip()
+const picker = useTemplateRef<HTMLInputElement>('picker')
+function picked(event: Event) {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (file) void tryWith(file)
+}
+const over = useFileDrop((file) => void tryWith(file))
+async function goOnAsGuest() {
+  await stayGuest()
+  await laySample().catch(() => undefined)
+  await navigateTo('/trips')
+}
+
 const stepIn = () =>
   void attempt(async () => {
     await api('/api/demo/session', { method: 'POST' })
@@ -47,11 +79,28 @@ const stepIn = () =>
 </script>
 
 <template>
-  <DoorFrame>
-    <template v-if="demo">
-      <button type="button" class="button button-main w-full py-3!" :disabled="busy" @click="stepIn">
-        Step in as the demo rider
+  <DoorFrame :class="over ? 'outline-4 outline-dashed -outline-offset-8 outline-petrol' : ''">
+    <template #weighed><DoorBeam /></template>
+    <section v-if="!person" aria-labelledby="try" class="mb-6">
+      <h2 id="try" class="mb-1 text-xl">Try it on your road</h2>
+      <p class="mb-3 text-sm text-soft">No account: what you make stays on this device.</p>
+      <button type="button" class="button button-main w-full py-3!" @click="picker?.click()">
+        <FileUp :size="16" aria-hidden="true" />Lay out a GPX file
       </button>
+      <input
+        ref="picker"
+        type="file"
+        accept=".gpx,.json,application/gpx+xml,application/xml,text/xml,application/json"
+        class="sr-only"
+        aria-label="GPX file or trip document"
+        tabindex="-1"
+        @change="picked"
+      />
+      <button type="button" class="button mt-2 w-full" @click="goOnAsGuest">Begin without a file</button>
+    </section>
+    <FaultLines class="mb-4" :lines="refused" title="Not taken." />
+    <template v-if="demo">
+      <button type="button" class="button w-full" :disabled="busy" @click="stepIn">Step in as the demo rider</button>
       <p
         class="my-4 flex items-center gap-3 text-sm text-soft before:h-px before:flex-1 before:bg-line after:h-px after:flex-1 after:bg-line"
       >
@@ -59,8 +108,16 @@ const stepIn = () =>
       </p>
     </template>
     <template v-if="person && signInState !== 'signed in'">
-      <NuxtLink to="/trips" class="button w-full">Go on with what is on this device, {{ person.name }}</NuxtLink>
-      <p class="mb-5 mt-2 text-sm text-soft">Nothing is saved on the server until you sign in again.</p>
+      <NuxtLink to="/trips" class="button button-main w-full"
+        >Go on with what is on this device{{ isGuest ? '' : `, ${person.name}` }}</NuxtLink
+      >
+      <p class="mb-5 mt-2 text-sm text-soft">
+        {{
+          isGuest
+            ? 'It lies here alone until you sign up; it comes along then.'
+            : 'Nothing is saved on the server until you sign in again.'
+        }}
+      </p>
     </template>
     <h2 id="door" class="mb-3 text-xl">{{ mode === 'in' ? 'Sign in' : 'Sign up' }}</h2>
     <form class="space-y-3" @submit.prevent="submit">

@@ -33,11 +33,29 @@ interface StepRow extends Step {
   readonly place?: number
 }
 
+/** A trip of somebody without an account: this device is all that has it. */
+export interface OwnTripRow {
+  readonly trip: string
+  readonly name: string
+  readonly lengthKm: number
+  readonly things: number
+  readonly revisions: Revisions
+  readonly changedAt: number
+  /** Whether it lies in the bin. */
+  readonly isThrownAway: boolean
+  /** The format of its parts. */
+  readonly format: string
+}
+
+export type OwnPartRow = Omit<PartRow, 'person'>
+
 export interface DeviceDatabase extends DBSchema {
   trips: { key: [string, string]; value: TripRow }
   parts: { key: [string, string, string]; value: PartRow }
   /** Whose device this is: one row, or none. */
   person: { key: string; value: Person }
+  own: { key: string; value: OwnTripRow }
+  ownParts: { key: [string, string]; value: OwnPartRow }
   steps: { key: number; value: StepRow; indexes: { trip: [string, string] } }
 }
 
@@ -46,13 +64,17 @@ export const onDisk = { durability: 'strict' } as const
 
 /** Opens this browser's own database. */
 export function openDeviceDatabase(name = 'rag-tin'): Promise<IDBPDatabase<DeviceDatabase>> {
-  return openDB<DeviceDatabase>(name, 1, {
-    upgrade(database) {
-      database.createObjectStore('trips', { keyPath: ['person', 'trip'] })
-      database.createObjectStore('parts', { keyPath: ['person', 'trip', 'part'] })
-      database.createObjectStore('person')
-      const steps = database.createObjectStore('steps', { keyPath: 'place', autoIncrement: true })
-      steps.createIndex('trip', ['person', 'trip'])
+  return openDB<DeviceDatabase>(name, 2, {
+    upgrade(database, before) {
+      if (before < 1) {
+        database.createObjectStore('trips', { keyPath: ['person', 'trip'] })
+        database.createObjectStore('parts', { keyPath: ['person', 'trip', 'part'] })
+        database.createObjectStore('person')
+        const steps = database.createObjectStore('steps', { keyPath: 'place', autoIncrement: true })
+        steps.createIndex('trip', ['person', 'trip'])
+      }
+      database.createObjectStore('own', { keyPath: 'trip' })
+      database.createObjectStore('ownParts', { keyPath: ['trip', 'part'] })
     },
     // Another window brings a newer Rag Tin: this one lets go, and says at its next edit that it keeps nothing here.
     blocking: (_, __, event) => (event.target as IDBDatabase).close(),

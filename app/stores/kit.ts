@@ -1,6 +1,6 @@
 import type { Proof } from '#core/bound'
 import type { KitChoice } from '#core/search'
-import type { Lacking } from '#core/unlock'
+import type { Lacking, Piece } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { RoadPoint } from '#core/road'
 import { type Trip, partNames } from '#core/trip'
@@ -289,6 +289,12 @@ export const useKitStore = defineStore('kit', () => {
     return kitService().lacking(laid, weighed.value.built.ledger.gramsPerHour, carried)
   }
 
+  /** What to lay on the bench while nothing lies there, once the trip has been looked at. */
+  async function startOfBench(): Promise<Piece[]> {
+    await analysed
+    return analysisService().startOfBench()
+  }
+
   function remedies(classId: string): Promise<Remedy[]> {
     return analysisService().remedies(classId)
   }
@@ -356,6 +362,7 @@ export const useKitStore = defineStore('kit', () => {
     startProof,
     stopProof,
     whatIsLacking,
+    startOfBench,
     remedies,
     shutOptionsAt,
     asTheRoadSetsIt,

@@ -1,7 +1,8 @@
 import { createGlobalState, useLocalStorage } from '@vueuse/core'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { forgetPerson, recallPerson, rememberPerson } from '../session/device-person'
 import type { Person } from '../session/device-database'
+import { guest } from '../session/guest'
 import { api } from '../http/api'
 
 /**
@@ -34,11 +35,18 @@ export const usePerson = createGlobalState(() => {
     if (!person.value && known) person.value = known
   }
 
+  const isGuest = computed(() => person.value?.id === guest.id)
+  /** Goes on without an account: what is made lies on this device alone. */
+  async function stayGuest(): Promise<void> {
+    person.value = guest
+    await rememberPerson(guest).catch(() => undefined)
+  }
+
   async function forget(): Promise<void> {
     person.value = null
     signInState.value = 'signed out'
     await forgetPerson().catch(() => undefined)
   }
 
-  return { person, signInState, sendsLetters, ask, forget }
+  return { person, isGuest, signInState, sendsLetters, ask, stayGuest, forget }
 })

@@ -1,6 +1,8 @@
 import { fetchServer } from '../session/fetch-server'
+import { guest } from '../session/guest'
 import { IndexedDbOutbox } from '../session/indexed-db-outbox'
 import { MemoryOutbox } from '../session/memory-outbox'
+import { OwnTrips } from '../session/own-trips'
 import { browserTimers } from '../session/timers'
 import { TripSessions } from '../session/trip-sessions'
 import { BrowserWindows, loneWindow } from '../session/windows'
@@ -38,7 +40,7 @@ async function openSessions(person: string, signedOut: () => void): Promise<Trip
   return new TripSessions(
     {
       outbox,
-      server: fetchServer(person),
+      server: person === guest.id ? new OwnTrips() : fetchServer(person),
       windows: outbox.lasts ? new BrowserWindows(person) : loneWindow,
       timers: browserTimers,
       newId: () => crypto.randomUUID(),

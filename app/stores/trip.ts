@@ -2,9 +2,9 @@ import type { PartName, Trip } from '#core/trip'
 import { cutTo, defined } from '#core/validation'
 import { defineStore } from 'pinia'
 import { computed, isProxy, toRaw, ref, shallowRef } from 'vue'
-import { jsonBlob } from '../http/json-blob'
-import { api } from '../http/api'
+import { usePerson } from './person'
 import { useTripSessions } from './trip-sessions'
+import { useTrips } from './trips'
 import type { Choices } from '../session/conflicts'
 import type { Parts } from '../session/outbox'
 import type { Opened, TripSession } from '../session/trip-session'
@@ -86,6 +86,11 @@ export const useTripStore = defineStore('trip', () => {
 
   /** Has everything brought to the server, for what it shall look at. */
   async function flush(): Promise<void> {
+    if (usePerson().isGuest.value) {
+      throw new Error(
+        'The server is asked about this, and this trip lies on your device alone. Sign up; it comes along.',
+      )
+    }
     const after = await session?.flush()
     if (after && after.kind !== 'clean') throw new Error('The trip is not saved yet; see the line at the top.')
   }
@@ -93,8 +98,7 @@ export const useTripStore = defineStore('trip', () => {
   /** This device's trip as a new one, apart from the other. */
   async function keepAsCopy(): Promise<string> {
     const copy = trip.value && { ...trip.value, name: `${cutTo(trip.value.name, 105)} (my copy)` }
-    const answer = await api<{ id: string }>('/api/trips', { method: 'POST', body: await jsonBlob({ ...copy }) })
-    return answer.id
+    return useTrips().create({ ...copy })
   }
 
   return {

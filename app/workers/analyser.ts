@@ -25,7 +25,7 @@ import {
   type LedgerOfTrip,
   type WearOnRoad,
 } from '#core/trip-ledger'
-import { withCatalogue, type LaidOut } from '#core/unlock'
+import { firstBench, withCatalogue, type LaidOut, type Piece } from '#core/unlock'
 import { withPlanning } from '#core/reference'
 import { OpeningCache, readOpening, parseWallClock, weekOf, type OpenDay } from '#core/ride'
 import {
@@ -276,6 +276,11 @@ export function createAnalyser() {
     return trip && landscape ? withCatalogue(trip, line.survey, catalogue, landscape) : null
   }
 
+  /** What to lay on the bench while nothing lies there. */
+  function startOfBench(): Piece[] {
+    return trip ? firstBench(trip, line.survey, catalogue, trip.road.points.length > 0 ? landscape : undefined) : []
+  }
+
   /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */
   function readHours(text: string, roadKm: number): HoursReading {
     if (!trip || !landscape) return { ok: false, error: 'there is no road yet', guesses: [] }
@@ -356,6 +361,7 @@ export function createAnalyser() {
     remedies,
     shutOptionsAt,
     benchAndCatalogue,
+    startOfBench,
     readPlace,
     readHours,
     readRoad,

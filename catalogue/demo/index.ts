@@ -10,6 +10,8 @@ import { demoStops } from './stops'
 import { demoLine, demoStretches } from './terrain'
 import { demoForecast } from './weather'
 
+export { tripBetweenShops } from './between-shops'
+
 /** A bike of a kind, as somebody has filled in its passport. */
 function filledIn(kind: BikeKind, id: string, change: Partial<Bike>): Bike {
   const bike = bikeSchema.parse({ ...bikeFrom(kind, id), ...change })

@@ -1,1 +1,2 @@
+export * from './first-bench'
 export * from './what-is-lacking'

@@ -231,8 +231,8 @@ test('somebody else who signs in sees nothing of the one before, whose changes w
   await expect(page.getByText('Your sign-in has ended.')).toBeVisible()
   const other = await context.newPage()
   await signUp(other, 'After')
-  await expect(page.getByText('None yet.')).toBeVisible()
-  await expect(page.getByRole('link', { name: /Across the Quern/ })).toHaveCount(0)
+  await expect(page.getByRole('link', { name: /^Sample: Across the Quern/ })).toBeVisible()
+  await expect(page.getByRole('link', { name: /^Across the Quern/ })).toHaveCount(0)
   await page.goto(`/trips/${id}/bench`)
   await expect(page.getByRole('heading', { name: 'There is no such trip' })).toBeVisible()
   // Back again, the first finds and saves what they changed.

@@ -156,6 +156,19 @@ describe('a place read off', () => {
     const { to } = there.pushOutToHelp(1.25)
     expect(new Set(Array.from(to, (help) => nth(there.helps(), help).name))).toEqual(new Set(['First', 'Last']))
   })
+  it('where help stands, it is ahead; the ride is left only where there is a way to', () => {
+    const shop = { kind: 'bike-shop' }
+    const stops = [
+      stopSchema.parse({ id: 'near', name: 'Near', roadKm: 200, services: [shop] }),
+      stopSchema.parse({ id: 'halt', name: 'Halt', roadKm: 230, exit: 'train', exitWaitH: 1 }),
+    ]
+    const there = { ...trip, stops, ride: { ...trip.ride, nights: [] } }
+    const read = placeReportAt(new Landscape(there, survey, catalogue), there, survey, 200)
+    expect(read.nearest).toMatchObject({ place: 'Near', walkH: 0, way: 'ahead' })
+    expect(read.exit).toMatchObject({ place: 'Halt', exit: 'train', way: 'ahead', waitH: 1 })
+    const none = { ...there, stops: stops.slice(0, 1) }
+    expect(placeReportAt(new Landscape(none, survey, catalogue), none, survey, 200).exit).toBeNull()
+  })
   it('knows no clock without a start, and no lift where none may be called', () => {
     const undated = { ...trip, ride: { ...trip.ride, start: null } }
     const read = placeReportAt(new Landscape(undated, survey, catalogue), undated, survey, 250)

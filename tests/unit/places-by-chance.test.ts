@@ -1,7 +1,7 @@
 import { catalogue } from '#catalogue'
 import { CostsOfFailing } from '#core/availability'
 import { OpeningCache } from '#core/ride'
-import { surveyRoad, type RoadPoint } from '#core/road'
+import { nearestNode, surveyRoad, type RoadPoint } from '#core/road'
 import { stopSchema } from '#core/supply'
 import { tripSchema } from '#core/trip'
 import { nth } from '#core/validation'
@@ -18,14 +18,14 @@ const shop = (chance: number, hours: string) => ({
   hours,
   stocks: { 'tube-622': chance, 'chain-11': chance / 2 },
 })
-const townWith = (services: readonly object[], start: string | null, waitH: number | null) => {
-  const stop = stopSchema.parse({ id: 'town', name: 'Town', roadKm: 60, offRoadM: 200, services, waitH })
+const townWith = (services: readonly object[], start: string | null, waitH: number | null, more: object = {}) => {
+  const stop = stopSchema.parse({ id: 'town', name: 'Town', roadKm: 60, offRoadM: 200, services, waitH, ...more })
   const trip = tripSchema.parse({
     format: 'rag-tin.trip/3',
     name: 'level',
     road: { points, stretches: [{ id: 'all', fromKm: 0, toKm: survey.lengthKm, surface: 'asphalt' }] },
     ride: { start, pauseH: 0, ridingH: 10 },
-    dials: { waitH: 1 },
+    dials: { waitH: 1, rideOverH: 2, nightOutH: 0 },
     stops: [stop],
   })
   return { stop: nth(trip.stops, 0), costs: new CostsOfFailing(trip, survey, catalogue, book) }
@@ -102,4 +102,42 @@ it('a place is as far as it lies', () => {
   const at = costs.grid.km.indexOf(60)
   // 200 m aside at three miles an hour, as Naismith has it.
   expect(nth(walkH, at)).toBeCloseTo(0.2 / 4.828032, 6)
+})
+
+it('a ride is left at its ends, and at a stop only where there is a way to leave it', () => {
+  const stuckAt60 = (more: object) => {
+    const { costs } = townWith([], friday, null, more)
+    const { walkH, priceH } = costs.stuck(['tube-622'], 1)
+    const at = costs.grid.km.indexOf(60)
+    return { walkH: nth(walkH, at), priceH: nth(priceH, at) }
+  }
+  // 40 km to the end at three miles an hour; the price of being stranded beside it.
+  const toTheEnd = stuckAt60({ exitWaitH: 1 })
+  expect(toTheEnd.walkH).toBeCloseTo(40 / 4.828032, 2)
+  // The train goes after an hour, and the ride is over; the 200 m to it strand nobody.
+  const byTrain = stuckAt60({ exit: 'train', exitWaitH: 1 })
+  expect(byTrain.walkH).toBeCloseTo(0.2 / 4.828032, 6)
+  expect(byTrain.priceH - (toTheEnd.priceH * byTrain.walkH) / 3).toBeCloseTo(3, 6)
+})
+
+it('nights on the way out are by the light of that day: a walk of hours takes more of them in winter', () => {
+  const north = points.map(([, longitude, ele]): RoadPoint => [60, 2 * longitude, ele])
+  const surveyed = surveyRoad(north)
+  const pricesOn = (start: string) => {
+    const trip = tripSchema.parse({
+      format: 'rag-tin.trip/3',
+      name: 'north',
+      road: { points: north, stretches: [{ id: 'all', fromKm: 0, toKm: surveyed.lengthKm, surface: 'asphalt' }] },
+      ride: { start, pauseH: 0, ridingH: 10, utcOffsetH: 0 },
+      dials: { nightOutH: 4, walkHoursPerDay: 10 },
+    })
+    const costs = new CostsOfFailing(trip, surveyed, catalogue, book)
+    const { walkH, priceH } = costs.stuck(['tube-622'], 1)
+    const at = nearestNode(costs.grid, 50)
+    expect(nth(walkH, at)).toBeCloseTo(50 / 4.828032, 1)
+    return nth(priceH, at)
+  }
+  const [summer, winter] = [pricesOn('2026-06-12T08:00'), pricesOn('2026-12-12T08:00')]
+  // Ten hours on foot: by the light of June there may be none, in December there is one at least.
+  expect(winter - summer).toBeGreaterThan(1)
 })

@@ -13,14 +13,14 @@ defineProps<{ inTrip?: boolean }>()
 defineEmits<{ find: []; keys: [] }>()
 
 const store = useTripStore()
-const { person } = usePerson()
+const { person, isGuest } = usePerson()
 const leaving = ref(false)
 const { scheme, system, toggleScheme, toggleUnits } = useView()
 
 const savedWords = computed(() => {
   switch (store.state.kind) {
     case 'clean':
-      return 'saved'
+      return isGuest.value ? 'kept on this device' : 'saved'
     case 'dirty':
     case 'saving':
       return 'saving …'
@@ -125,7 +125,12 @@ function rename() {
           <MenuItem v-slot="{ active }">
             <NuxtLink to="/trips" class="menu-line" :class="{ 'bg-well': active }">All trips</NuxtLink>
           </MenuItem>
-          <MenuItem v-slot="{ active }">
+          <MenuItem v-if="isGuest" v-slot="{ active }">
+            <NuxtLink :to="{ path: '/', query: { up: '' } }" class="menu-line" :class="{ 'bg-well': active }"
+              >Sign up, or sign in</NuxtLink
+            >
+          </MenuItem>
+          <MenuItem v-else v-slot="{ active }">
             <NuxtLink to="/account" class="menu-line" :class="{ 'bg-well': active }">Account</NuxtLink>
           </MenuItem>
           <MenuItem v-if="inTrip && store.trip" v-slot="{ active }">
@@ -133,12 +138,15 @@ function rename() {
               Export this trip
             </button>
           </MenuItem>
-          <MenuItem v-if="inTrip && store.trip?.road.points.length" v-slot="{ active }">
+          <MenuItem v-if="!isGuest && inTrip && store.trip?.road.points.length" v-slot="{ active }">
             <a :href="`/api/trips/${store.id}/road`" class="menu-line" :class="{ 'bg-well': active }" download
               >Export the road as GPX</a
             >
           </MenuItem>
-          <MenuItem v-if="inTrip && store.trip?.road.points.length && store.trip.ride.start" v-slot="{ active }">
+          <MenuItem
+            v-if="!isGuest && inTrip && store.trip?.road.points.length && store.trip.ride.start"
+            v-slot="{ active }"
+          >
             <a :href="`/api/trips/${store.id}/road?times`" class="menu-line" :class="{ 'bg-well': active }" download
               >Export it with the ride’s times</a
             >
@@ -148,7 +156,7 @@ function rename() {
               Show {{ system === 'metric' ? 'ounces and miles' : 'grams and kilometres' }}
             </button>
           </MenuItem>
-          <MenuItem v-slot="{ active }">
+          <MenuItem v-if="!isGuest" v-slot="{ active }">
             <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="leaving = true">
               Sign out
             </button>

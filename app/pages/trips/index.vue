@@ -1,34 +1,27 @@
 <script setup lang="ts">
 import { FileUp, Trash2 } from '@lucide/vue'
-import { bikeFrom, bikeStarts } from '#catalogue'
+import { bikeStarts } from '#catalogue'
 import { NuxtLink } from '#components'
-import type { BikeKind } from '#core/bike'
-import { skillWords, type Skill } from '#core/crew'
-import type { Planning } from '#core/reference'
-import { tripFormat, tripSchema } from '#core/trip'
-import { definePageMeta, navigateTo, useHead } from '#imports'
+import { skillWords } from '#core/crew'
+import { definePageMeta, useHead } from '#imports'
 import { ref, shallowRef, useTemplateRef } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
 import AppHeader from '../../components/frame/AppHeader.vue'
 import TripBin from '../../components/trips/TripBin.vue'
-import { api, linesOf, statusOf } from '../../http/api'
+import { linesOf, statusOf } from '../../http/api'
 import { useFileDrop } from '../../composables/useFileDrop'
+import { firstRider, useNewTrip } from '../../composables/useNewTrip'
+import { usePerson } from '../../stores/person'
 import { useTripSessions } from '../../stores/trip-sessions'
+import { takeOverOwnTrips, useTrips, type TripLine } from '../../stores/trips'
 import { useView } from '../../stores/view'
 import type { Waiting } from '../../session/outbox'
 
 definePageMeta({ middleware: 'signed-in' })
 useHead({ title: 'Trips · Rag Tin' })
 
-interface TripLine {
-  id: string
-  name: string
-  updatedAt: string
-  lengthKm: number | null
-  things: number
-}
-
 const { km } = useView()
+const { isGuest } = usePerson()
 const trips = ref<TripLine[]>()
 const lines = ref<string[]>([])
 const thrownAway = shallowRef<TripLine>()
@@ -44,7 +37,9 @@ async function list() {
   const sessions = await useTripSessions()
   waiting.value = await sessions.waiting()
   try {
-    trips.value = await api<TripLine[]>('/api/trips')
+    // What was made without an account comes along.
+    if (!isGuest.value) await takeOverOwnTrips()
+    trips.value = await useTrips().list()
   } catch (error) {
     signedOut.value = statusOf(error) === 401
     lines.value = signedOut.value ? [] : linesOf(error)
@@ -57,61 +52,20 @@ const onlyHere = (id: string) =>
 const unsavedOf = (id: string) => waiting.value.find(({ trip }) => trip === id)?.steps ?? 0
 
 const name = ref('')
-const riders = ref<{ name: string; bike: BikeKind; hands: Skill }[]>([{ name: '', bike: 'gravel', hands: 2 }])
-const busy = ref(false)
+const riders = ref([firstRider()])
+const { busy, lines: refused, begin, beginWith } = useNewTrip()
 
-/** @param make makes the document of the trip */
-async function create(make: () => object | Promise<object>) {
-  busy.value = true
-  lines.value = []
-  try {
-    const { id } = await api<{ id: string }>('/api/trips', {
-      method: 'POST',
-      body: await make(),
-    })
-    await navigateTo(`/trips/${id}/road`)
-  } catch (error) {
-    lines.value = linesOf(error)
-  } finally {
-    busy.value = false
-  }
-}
-async function newTrip() {
-  // What somebody knows better of all their trips holds for this one, too.
-  const { planning } = await api<{ planning: Planning }>('/api/account')
-  return tripSchema.parse({
-    dials: { planning },
-    format: tripFormat,
-    name: name.value.trim() || 'A trip without a name',
-    bikes: riders.value.map((rider, i) => bikeFrom(rider.bike, `bike-${i + 1}`)),
-    crew: riders.value.map((rider, i) => ({
-      id: `rider-${i + 1}`,
-      name: rider.name.trim() || `Rider ${i + 1}`,
-      bikeId: `bike-${i + 1}`,
-      hands: rider.hands,
-      skills: {},
-    })),
-  })
-}
-async function importTrip(file: File) {
-  try {
-    const document = JSON.parse(await file.text()) as object
-    await create(() => document)
-  } catch {
-    lines.value = [`${file.name}: not JSON; expected a trip document exported from Rag Tin`]
-  }
-}
 function picked(event: Event) {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
-  if (file) void importTrip(file)
+  if (file) void beginWith(file)
 }
-const over = useFileDrop((file) => void importTrip(file))
+const over = useFileDrop((file) => void beginWith(file))
 
 async function throwAway(trip: TripLine) {
   try {
-    await api(`/api/trips/${trip.id}`, { method: 'DELETE' })
+    await useTrips().throwAway(trip.id)
     thrownAway.value = trip
     await Promise.all([list(), bin.value?.look()])
   } catch (error) {
@@ -120,7 +74,7 @@ async function throwAway(trip: TripLine) {
 }
 async function takeBack({ id }: TripLine) {
   try {
-    await api(`/api/trips/${id}/restore`, { method: 'POST' })
+    await useTrips().takeBack(id)
     thrownAway.value = undefined
     await Promise.all([list(), bin.value?.look()])
   } catch (error) {
@@ -163,7 +117,7 @@ async function takeBack({ id }: TripLine) {
         </ul>
         <p v-else-if="!trips && !signedOut && !lines.length" role="status" class="mt-4 text-soft">Looking …</p>
         <p v-else-if="trips && !trips.length" class="mt-4 text-soft">
-          None yet. Begin one, or import a trip document exported from Rag Tin.
+          None yet. Drop a GPX file here, or begin one by hand.
         </p>
         <ul v-if="trips" class="mt-4 space-y-3">
           <li v-for="trip in trips" :key="trip.id" class="card flex items-center gap-4 py-2 pl-4 pr-2">
@@ -188,11 +142,16 @@ async function takeBack({ id }: TripLine) {
             </button>
           </li>
         </ul>
-        <TripBin v-if="trips" ref="bin" @restored="((thrownAway = undefined), list())" />
+        <p v-if="isGuest" class="mt-4 rounded border border-line bg-well px-3 py-2 text-sm">
+          These lie on this device alone.
+          <NuxtLink :to="{ path: '/', query: { up: '' } }" class="font-semibold underline">Sign up</NuxtLink> to have
+          them on other devices, too; they come along.
+        </p>
+        <TripBin v-if="trips && !isGuest" ref="bin" @restored="((thrownAway = undefined), list())" />
       </section>
       <section class="card self-start p-4" aria-labelledby="new-title">
         <h2 id="new-title" class="text-lg">A new trip</h2>
-        <form class="mt-3 space-y-3" @submit.prevent="create(newTrip)">
+        <form class="mt-3 space-y-3" @submit.prevent="begin(name, riders)">
           <label class="block text-sm text-soft"
             >Name<input v-model="name" class="field mt-1 text-ink" maxlength="120" placeholder="Where to, and when"
           /></label>
@@ -230,12 +189,7 @@ async function takeBack({ id }: TripLine) {
             </div>
           </fieldset>
           <div class="flex justify-between gap-2 pt-1">
-            <button
-              v-if="riders.length < 12"
-              type="button"
-              class="button"
-              @click="riders.push({ name: '', bike: 'gravel', hands: 2 })"
-            >
+            <button v-if="riders.length < 12" type="button" class="button" @click="riders.push(firstRider())">
               One more rider
             </button>
             <button type="submit" class="button button-main" :disabled="busy">Begin</button>
@@ -243,18 +197,22 @@ async function takeBack({ id }: TripLine) {
         </form>
         <hr class="my-4 border-line" />
         <button type="button" class="button w-full" :disabled="busy" @click="picker?.click()">
-          <FileUp :size="15" aria-hidden="true" />Import a trip document
+          <FileUp :size="15" aria-hidden="true" />A trip from a file
         </button>
+        <p class="mt-1.5 text-sm text-soft">
+          A GPX file becomes the road of a new trip; a trip document exported from Rag Tin is one already. Either may be
+          dropped anywhere on this page.
+        </p>
         <input
           ref="picker"
           type="file"
-          accept=".json,application/json"
+          accept=".gpx,.json,application/gpx+xml,application/xml,text/xml,application/json"
           class="sr-only"
-          aria-label="Trip document"
+          aria-label="GPX file or trip document"
           tabindex="-1"
           @change="picked"
         />
-        <FaultLines class="mt-3" :lines="lines" title="Not taken; your trips are as they were." />
+        <FaultLines class="mt-3" :lines="[...refused, ...lines]" title="Not taken; your trips are as they were." />
       </section>
     </main>
   </div>

@@ -17,7 +17,7 @@ import { useTripStore } from '../../../stores/trip'
 const store = useTripStore()
 const kit = useKitStore()
 const { grams } = useView()
-const { take } = useBench()
+const { take, lay } = useBench()
 
 const bench = computed(() => store.openTrip.bench)
 const filter = ref('')
@@ -30,6 +30,25 @@ const shown = computed(() => {
 })
 const laidG = computed(() => laidOutG(bench.value))
 const verdicts = computed(() => new Map(kit.kit?.verdicts.map((verdict) => [verdict.item, verdict])))
+
+const hasRoad = computed(() => store.openTrip.road.points.length > 0)
+const bikeNames = computed(() => store.openTrip.bikes.map(({ name }) => name).join(' and '))
+const starting = ref(false)
+const startFault = ref('')
+async function startFromBikes() {
+  starting.value = true
+  startFault.value = ''
+  try {
+    const pieces = await kit.startOfBench()
+    lay(
+      pieces.map(({ id, count }) => ({ item: defined(catalogue.items.find((item) => item.id === id)), count })),
+      'start from the bikes',
+    )
+  } catch (error) {
+    startFault.value = error instanceof Error ? error.message : String(error)
+  }
+  starting.value = false
+}
 
 const showsCatalogue = ref(false)
 const edited = shallowRef<Thing>()
@@ -122,12 +141,33 @@ function doubles(thing: Thing): string {
       </div>
     </header>
 
-    <div v-if="!bench.length" class="max-w-xl p-6">
+    <div v-if="!bench.length" class="mx-auto max-w-xl p-6 pt-10">
       <h2 class="text-lg">An empty bench</h2>
       <p class="mt-1 text-soft">
         Lay out whatever you own: pump, levers, tubes, the folding tool, that odd hanger. Nothing is packed yet; Weigh
         will say what earns its grams.
       </p>
+      <div class="mt-5 grid gap-4 sm:grid-cols-2">
+        <div class="card flex flex-col p-4">
+          <h3 class="text-base">Start from my bikes</h3>
+          <p class="mt-1 flex-1 text-sm text-soft">
+            What fits {{ bikeNames }}, turns every bolt of {{ store.openTrip.bikes.length > 1 ? 'theirs' : 'it' }} and
+            {{ hasRoad ? 'answers this road' : 'answers a road of 150 km without a shop' }} in your hands. Change it to
+            what you own afterwards.
+          </p>
+          <button type="button" class="button button-main mt-3 w-full" :disabled="starting" @click="startFromBikes">
+            {{ starting ? 'Choosing …' : 'Lay it out' }}
+          </button>
+        </div>
+        <div class="card flex flex-col p-4">
+          <h3 class="text-base">Thing by thing</h3>
+          <p class="mt-1 flex-1 text-sm text-soft">
+            {{ catalogue.items.length }} things with their usual masses; or one of your own, with what it does.
+          </p>
+          <button type="button" class="button mt-3 w-full" @click="showsCatalogue = true">Open the catalogue</button>
+        </div>
+      </div>
+      <p v-if="startFault" role="alert" class="mt-3 text-sm text-madder">{{ startFault }}</p>
     </div>
     <template v-else>
       <div class="bench-row border-b border-line px-4 py-1.5 text-xs text-soft" aria-hidden="true">

@@ -6,7 +6,7 @@ import { newStop } from '#core/supply'
 import { sortedByKm, type NewRoad } from '#core/trip'
 import { dayInWords } from '#wording'
 import { FileUp, Plus } from '@lucide/vue'
-import { computed, nextTick, ref, shallowRef, useTemplateRef } from 'vue'
+import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
 import AvailabilityList from '../../../components/road/AvailabilityList.vue'
 import LinesDialog from '../../../components/road/LinesDialog.vue'
@@ -19,6 +19,7 @@ import StretchTable from '../../../components/road/StretchTable.vue'
 import { useFileDrop } from '../../../composables/useFileDrop'
 import { useStaggered } from '../../../composables/useStaggered'
 import { useView } from '../../../stores/view'
+import { incomingFile } from '../../../stores/incoming-file'
 import { useKitStore } from '../../../stores/kit'
 import { useSelection } from '../../../stores/selection'
 import { useTripStore } from '../../../stores/trip'
@@ -119,6 +120,12 @@ function picked(event: Event) {
   if (file) void importRoad(file)
 }
 const over = useFileDrop((file) => void importRoad(file))
+// A file that was dropped where there was no trip yet is the road of this one.
+onMounted(() => {
+  const file = incomingFile.value
+  incomingFile.value = undefined
+  if (file) void importRoad(file)
+})
 
 function addStop() {
   const roadKm = Math.min(Math.round(selection.cursorKm * 10) / 10, lengthKm.value)

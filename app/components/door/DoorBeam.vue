@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import { wrap, type Remote } from 'comlink'
+import { hoursInWords } from '#wording'
+import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
+import { useView } from '../../stores/view'
+import type { DoorService, WeighedAtTheDoor } from '../../workers/door.worker'
+
+/** A first tin, weighed alive: how far apart the shops lie decides what comes along. */
+const { grams, km } = useView()
+const gapKm = ref(150)
+const things = shallowRef<readonly WeighedAtTheDoor[]>([])
+const picked = ref('')
+const failure = ref('')
+
+let worker: Worker | undefined
+let service: Remote<DoorService> | undefined
+let isWeighing = false
+
+/** Weighs for where the slider stands; while it weighs, only the newest place waits. */
+async function weigh() {
+  if (isWeighing || !service) return
+  isWeighing = true
+  let at = -1
+  try {
+    while (at !== gapKm.value) {
+      at = gapKm.value
+      things.value = await service.weighBetweenShops(at)
+    }
+    failure.value = ''
+  } catch (error) {
+    failure.value = error instanceof Error ? error.message : String(error)
+  }
+  isWeighing = false
+}
+onMounted(() => {
+  worker = new Worker(new URL('../../workers/door.worker.ts', import.meta.url), { type: 'module' })
+  service = wrap<DoorService>(worker)
+  void weigh()
+})
+onUnmounted(() => worker?.terminate())
+watch(gapKm, () => void weigh())
+
+const shown = computed(() => things.value.find(({ id }) => id === picked.value) ?? things.value[0])
+const most = computed(() => Math.max(...things.value.flatMap(({ hours, priceH }) => [hours, priceH]), 0.01))
+const widthOf = (hours: number) => `${Math.round(100 * Math.sqrt(hours / most.value))}%`
+const takenG = computed(() => things.value.reduce((sum, { n, massG }) => sum + n * massG, 0))
+</script>
+
+<template>
+  <section aria-labelledby="beam" class="max-w-2xl">
+    <label class="block">
+      <span id="beam" class="flex flex-wrap items-baseline justify-between gap-x-3 text-sm">
+        <span>From one bike shop to the next</span>
+        <span class="figures text-lg font-bold">{{ km(gapKm) }}</span>
+      </span>
+      <input v-model.number="gapKm" type="range" min="20" max="400" step="10" class="mt-1 w-full accent-[#f4ecd8]" />
+    </label>
+    <p v-if="failure" class="mt-2 text-sm">{{ failure }}</p>
+    <ul class="mt-2" :aria-busy="!things.length">
+      <li v-for="thing in things" :key="thing.id">
+        <button
+          type="button"
+          class="grid w-full grid-cols-[minmax(0,1fr)_3.4rem_6rem_4.4rem] items-center gap-2 border-b border-tin-ink/20 py-1 text-left text-sm hover:bg-white/5 max-md:min-h-11 sm:grid-cols-[minmax(0,1fr)_3.4rem_9rem_4.4rem]"
+          :aria-pressed="thing.id === shown?.id"
+          :class="thing.id === shown?.id ? 'bg-white/10' : ''"
+          @click="picked = thing.id"
+        >
+          <span class="min-w-0 break-words pl-1" :class="thing.n > 0 ? 'font-semibold' : 'text-tin-ink/70'">{{
+            thing.name
+          }}</span>
+          <span class="figures text-right text-xs text-tin-ink/70">{{ grams(thing.massG) }}</span>
+          <span class="grid grid-cols-[3fr_2px_7fr] items-center" aria-hidden="true">
+            <span class="flex h-3 justify-end"
+              ><span class="h-full bg-[#cdbb93]" :style="{ width: widthOf(thing.priceH) }"
+            /></span>
+            <span class="h-4 bg-tin-ink" />
+            <span class="h-3"
+              ><span
+                class="block h-full"
+                :class="thing.n > 0 ? 'bg-[#7cc2b6]' : 'border border-[#7cc2b6]'"
+                :style="{ width: widthOf(thing.hours) }"
+            /></span>
+          </span>
+          <span class="stamped pr-1 text-right text-xs">{{
+            thing.n > 1 ? `take ${thing.n}` : thing.n === 1 ? 'take' : 'leave'
+          }}</span>
+        </button>
+      </li>
+    </ul>
+    <p v-if="shown" role="status" class="mt-3 min-h-[4.5em] text-sm text-tin-ink/85">
+      <strong>{{ shown.name }}</strong>, {{ grams(shown.massG) }}: {{ shown.n > 0 ? 'spares' : 'would spare' }}
+      {{ hoursInWords(shown.hours) }} in the mean over many such trips; its grams cost {{ hoursInWords(shown.priceH) }},
+      at {{ grams(500) }} for an hour.
+      <template v-if="shown.why">Most by this: {{ shown.why.failure }}.</template>
+      All that comes along weighs {{ grams(takenG) }}.
+    </p>
+    <p class="mt-1 text-xs text-tin-ink/70">
+      Reckoned here and now from planning values, for one touring bike; yours decide on your own road.
+    </p>
+  </section>
+</template>

@@ -1,0 +1,87 @@
+import { bikeFrom } from '#catalogue'
+import { navigateTo } from '#imports'
+import type { BikeKind } from '#core/bike'
+import type { Skill } from '#core/crew'
+import { tripFormat, tripSchema, type Trip } from '#core/trip'
+import { incomingFile } from '../stores/incoming-file'
+import { useTrips } from '../stores/trips'
+import { useRequest } from './useRequest'
+
+/** A rider as they are asked about before there is a trip. */
+export interface NewRider {
+  name: string
+  bike: BikeKind
+  hands: Skill
+}
+
+export const firstRider = (): NewRider => ({ name: '', bike: 'gravel', hands: 2 })
+
+/** Makes a trip of what somebody types or drops, and opens its road. */
+export function useNewTrip() {
+  const { busy, lines, attempt } = useRequest()
+
+  /** @param make makes the document of the trip */
+  function create(make: () => object | Promise<object>): Promise<boolean> {
+    return attempt(async () => {
+      const id = await useTrips().create(await make())
+      await navigateTo(`/trips/${id}/road`)
+    })
+  }
+
+  async function written(name: string, riders: readonly NewRider[]): Promise<Trip> {
+    return tripSchema.parse({
+      // What somebody knows better of all their trips holds for this one, too.
+      dials: { planning: await useTrips().planning() },
+      format: tripFormat,
+      name: name.trim() || 'A trip without a name',
+      bikes: riders.map((rider, i) => bikeFrom(rider.bike, `bike-${i + 1}`)),
+      crew: riders.map((rider, i) => ({
+        id: `rider-${i + 1}`,
+        name: rider.name.trim() || `Rider ${i + 1}`,
+        bikeId: `bike-${i + 1}`,
+        hands: rider.hands,
+        skills: {},
+      })),
+    })
+  }
+
+  /** A trip of what was typed. */
+  const begin = (name: string, riders: readonly NewRider[]) => create(() => written(name, riders))
+
+  /**
+   * A trip of a file: a GPX file becomes the road of a new one, a trip document is one.
+   *
+   * @param before is done once it is known that the file may be either
+   */
+  async function beginWith(file: File, before: () => Promise<void> = () => Promise.resolve()): Promise<boolean> {
+    const text = await file.text()
+    const isRoad = looksLikeXml(text)
+    const isBegun = await create(async () => {
+      const document = isRoad ? undefined : documentIn(text, file.name)
+      await before()
+      if (isRoad) incomingFile.value = file
+      return document ?? written(nameOf(file).slice(0, 120), [firstRider()])
+    })
+    if (!isBegun) incomingFile.value = undefined
+    return isBegun
+  }
+
+  return { busy, lines, begin, beginWith }
+}
+
+const looksLikeXml = (text: string) => /^[\s\uFEFF]*</.test(text)
+
+/** The name of a file without its ending, and without what stands for spaces. */
+const nameOf = ({ name }: File) =>
+  name
+    .replace(/\.[a-z0-9]{1,5}$/i, '')
+    .replace(/[_\s]+/g, ' ')
+    .trim()
+
+function documentIn(text: string, name: string): object {
+  try {
+    return JSON.parse(text) as object
+  } catch {
+    throw new Error(`${name}: neither a GPX file nor a trip document exported from Rag Tin; nothing was made of it`)
+  }
+}

@@ -1,0 +1,96 @@
+import type { Planning } from '#core/reference'
+import type { Trip } from '#core/trip'
+import { guest } from '../session/guest'
+import { OwnTrips } from '../session/own-trips'
+import { api } from '../http/api'
+import { jsonBlob } from '../http/json-blob'
+import { usePerson } from './person'
+import { useTripSessions } from './trip-sessions'
+
+/** A trip as it is listed. */
+export interface TripLine {
+  readonly id: string
+  readonly name: string
+  readonly updatedAt: string
+  readonly lengthKm: number | null
+  readonly things: number
+}
+
+/** What can be done with one's trips as a whole, with an account and without. */
+interface Trips {
+  list(): Promise<TripLine[]>
+  /** @param document a trip document of any format; whatever is wrong with it is said by lines */
+  create(document: object): Promise<string>
+  throwAway(id: string): Promise<unknown>
+  takeBack(id: string): Promise<unknown>
+  /** Planning values that hold for all of one's trips. */
+  planning(): Promise<Planning>
+}
+
+const ofAccount: Trips = {
+  list: () => api<TripLine[]>('/api/trips'),
+  async create(document) {
+    const { id } = await api<{ id: string }>('/api/trips', { method: 'POST', body: await jsonBlob(document) })
+    return id
+  },
+  throwAway: (id) => api(`/api/trips/${id}`, { method: 'DELETE' }),
+  takeBack: (id) => api(`/api/trips/${id}/restore`, { method: 'POST' }),
+  planning: async () => (await api<{ planning: Planning }>('/api/account')).planning,
+}
+
+const own = new OwnTrips()
+
+const ofDevice: Trips = {
+  async list() {
+    const trips = await own.list()
+    return trips.map(({ trip, changedAt, ...rest }) => ({
+      ...rest,
+      id: trip,
+      updatedAt: new Date(changedAt).toISOString(),
+    }))
+  },
+  async create(document) {
+    // Read by the same rules as on the server, which are loaded only where they are needed.
+    const [{ readTrip }, { catalogue }] = await Promise.all([import('#core/trip'), import('#catalogue')])
+    const id = crypto.randomUUID()
+    await own.create(id, readTrip(document, catalogue))
+    return id
+  },
+  throwAway: (id) => own.throwAway(id),
+  takeBack: (id) => own.takeBack(id),
+  planning: () => Promise.resolve({}),
+}
+
+/** The trips of whoever this device belongs to. */
+export function useTrips(): Trips {
+  return usePerson().person.value?.id === guest.id ? ofDevice : ofAccount
+}
+
+/** Lays the sample trip among the trips of somebody who is new: to look round in, and to be thrown away. */
+export async function laySample(): Promise<void> {
+  const { demoTrip } = await import('#catalogue/demo')
+  const trip = demoTrip()
+  await useTrips().create({ ...trip, name: `Sample: ${trip.name}` })
+}
+
+/** Brings everything of somebody without an account to the device, before they sign in. */
+export async function settleOwnTrips(): Promise<void> {
+  if (usePerson().person.value?.id === guest.id) await (await useTripSessions()).flush()
+}
+
+/**
+ * Takes the trips that were made without an account over into the account that is signed in; each is forgotten on the device
+ * once the account has it.
+ *
+ * @returns how many were taken over
+ */
+export async function takeOverOwnTrips(): Promise<number> {
+  const trips = await own.list()
+  for (const { trip } of trips) {
+    const loaded = await own.load(trip)
+    if (loaded.kind !== 'loaded') continue
+    await ofAccount.create(loaded.trip satisfies Trip)
+    await own.forget(trip)
+  }
+  return trips.length
+}

@@ -1,0 +1,124 @@
+import { demoGpx } from '#catalogue/demo'
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, test } from './rig'
+import { analysed, newAccount, signIn } from './steps'
+
+const gpxFile = { name: 'over_two_passes.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(demoGpx()) }
+const sizes = [
+  ['wide', { width: 1280, height: 800 }],
+  ['on the phone', { width: 390, height: 844 }],
+] as const
+
+/** Counts what a rider presses: pointers and keys, as the browser sees them. */
+async function countPresses(page: Page): Promise<() => Promise<number>> {
+  let before = 0
+  await page.exposeFunction('ragTinPressed', () => before++)
+  await page.addInitScript(() => {
+    const pressed = () => void (window as unknown as { ragTinPressed: () => Promise<void> }).ragTinPressed()
+    for (const kind of ['pointerdown', 'keydown']) addEventListener(kind, pressed, { capture: true })
+  })
+  return () => Promise.resolve(before)
+}
+
+/** From the door to verdicts, with a GPX file of one's own. */
+async function layOutAndWeigh(page: Page): Promise<void> {
+  const stage = (name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name })
+  await expect(page.getByText('6201 points read, 16 waypoints made into stops.')).toBeVisible()
+  await expect(page.getByLabel('Name of the trip')).toHaveValue('over two passes')
+  await stage('Bench').click()
+  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await expect(page.getByRole('list', { name: 'Things on the bench' }).getByRole('listitem').first()).toBeVisible()
+  await stage('Weigh').click()
+  await analysed(page)
+  await expect(page.locator('[data-row]').filter({ hasText: 'take' }).first()).toBeVisible()
+}
+
+for (const [how, viewport] of sizes) {
+  test(`from the door to first verdicts without an account, and then with one, ${how}`, async ({ page }) => {
+    await page.setViewportSize(viewport)
+    const presses = await countPresses(page)
+    await page.goto('/')
+    const begun = Date.now()
+    const choosing = page.waitForEvent('filechooser')
+    await page.getByRole('button', { name: 'Lay out a GPX file' }).click()
+    await (await choosing).setFiles(gpxFile)
+    await layOutAndWeigh(page)
+    expect(await presses()).toBeLessThanOrEqual(6)
+    expect(Date.now() - begun).toBeLessThan(60_000)
+
+    // It is there after the page is gone, on this device alone.
+    await page.reload()
+    await analysed(page)
+    await expect(page.getByLabel('Name of the trip')).toHaveValue('over two passes')
+    expect((await page.request.get('/api/trips')).status()).toBe(401)
+
+    // Who signs up takes it along.
+    await page.goto('/?up')
+    await page.getByLabel('Name', { exact: true }).fill('Later')
+    await page.getByLabel('E-mail address').fill(`later-${process.pid}-${Date.now()}@quern.example`)
+    await page.getByLabel('Password').fill('a bicycle of my own')
+    await page.locator('form').getByRole('button', { name: 'Sign up' }).click()
+    await expect(page.getByRole('link', { name: /^over two passes/ })).toBeVisible()
+    const listed = (await (await page.request.get('/api/trips')).json()) as { name: string; things: number }[]
+    expect(listed.map(({ name }) => name)).toEqual(['over two passes'])
+    expect(listed[0]?.things).toBeGreaterThan(10)
+    await page.getByRole('link', { name: /^over two passes/ }).click()
+    await analysed(page)
+  })
+
+  test(`from the list of trips to first verdicts with an account, ${how}`, async ({ page }) => {
+    await page.setViewportSize(viewport)
+    const account = await newAccount(page.request, 'Known')
+    await page.context().clearCookies()
+    await page.goto('/')
+    await signIn(page, account)
+    await expect(page.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
+    const choosing = page.waitForEvent('filechooser')
+    await page.getByRole('button', { name: 'A trip from a file' }).click()
+    await (await choosing).setFiles(gpxFile)
+    await layOutAndWeigh(page)
+  })
+}
+
+test('the door weighs a first tin, and what comes along hangs on how far the shops lie apart', async ({ page }) => {
+  await page.goto('/')
+  const rows = page.getByRole('region', { name: /From one bike shop to the next/ }).getByRole('listitem')
+  await expect(rows.first()).toBeVisible()
+  const taken = async () => (await rows.allInnerTexts()).filter((text) => /take/i.test(text)).length
+  const slider = page.getByRole('slider')
+  await slider.fill('400')
+  await expect.poll(taken).toBeGreaterThan(4)
+  const far = await taken()
+  await slider.fill('20')
+  await expect.poll(taken).toBeLessThan(far)
+  await rows.filter({ hasText: 'Tyre levers' }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'Tyre levers' })).toContainText('its grams cost')
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([])
+})
+
+test('without an account a trip is begun by hand, thrown away and taken back, and the sample looked at', async ({
+  page,
+}) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Begin without a file' }).click()
+  await expect(page.getByRole('link', { name: /^Sample: Across the Quern/ })).toBeVisible()
+  await page.getByLabel('Name', { exact: true }).first().fill('By hand')
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Road', exact: true })).toBeVisible()
+  await page.goto('/trips')
+  await page.getByRole('button', { name: 'Throw away By hand' }).click()
+  await expect(page.getByRole('link', { name: /^By hand/ })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Take it back' }).click()
+  await expect(page.getByRole('link', { name: /^By hand/ })).toBeVisible()
+  await page.getByRole('link', { name: /^Sample: Across the Quern/ }).click()
+  await analysed(page)
+})
+
+test('a file that is neither road nor trip is refused at the door, with nothing left behind', async ({ page }) => {
+  await page.goto('/')
+  const choosing = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'Lay out a GPX file' }).click()
+  await (await choosing).setFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('buy tubes') })
+  await expect(page.getByRole('alert')).toContainText('notes.txt: neither a GPX file nor a trip document')
+})
