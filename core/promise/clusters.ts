@@ -14,8 +14,8 @@ export function clustersOf(
   mostStates: number,
 ): (readonly number[])[] {
   const clusterOf = sizes.map((_, stock) => ({ stocks: [stock], states: nth(sizes, stock) }))
-  for (const [one, other] of pairsByStake(streams)) {
-    const [cluster, joining] = [nth(clusterOf, one), nth(clusterOf, other)]
+  for (const [first, second] of pairsByStake(streams)) {
+    const [cluster, joining] = [nth(clusterOf, first), nth(clusterOf, second)]
     const states = cluster.states * joining.states
     if (cluster === joining || states > mostStates) continue
     cluster.stocks.push(...joining.stocks)
@@ -30,10 +30,10 @@ function pairsByStake(streams: readonly DemandStream[]): (readonly [number, numb
   const pairs = new Map<string, { pair: readonly [number, number]; hours: number }>()
   for (const { stocks, hoursAtStake } of streams) {
     const sorted = [...stocks].sort((a, b) => a - b)
-    sorted.forEach((one, i) => {
-      for (const other of sorted.slice(i + 1)) {
-        const key = `${one} ${other}`
-        pairs.set(key, { pair: [one, other], hours: (pairs.get(key)?.hours ?? 0) + hoursAtStake })
+    sorted.forEach((first, i) => {
+      for (const second of sorted.slice(i + 1)) {
+        const key = `${first} ${second}`
+        pairs.set(key, { pair: [first, second], hours: (pairs.get(key)?.hours ?? 0) + hoursAtStake })
       }
     })
   }
