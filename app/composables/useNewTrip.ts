@@ -23,7 +23,9 @@ export function useNewTrip() {
   /** @param make makes the document of the trip */
   function create(make: () => object | Promise<object>): Promise<boolean> {
     return attempt(async () => {
-      const id = await useTrips().create(await make())
+      // Whose trips they are may be settled while the document is made.
+      const document = await make()
+      const id = await useTrips().create(document)
       await navigateTo(`/trips/${id}/road`)
     })
   }

@@ -13,8 +13,11 @@ import { expose } from 'comlink'
 export interface WeighedAtTheDoor {
   readonly id: string
   readonly name: string
-  readonly massG: number
   readonly n: number
+  /** Grams of all pieces that come along; of what stays, of one with all that it would need. */
+  readonly carriedG: number
+  /** What a thing that stays would need besides. */
+  readonly needs: readonly string[]
   /** Hours that it spares, or would. */
   readonly hours: number
   readonly priceH: number
@@ -27,18 +30,20 @@ function weighBetweenShops(gapKm: number): WeighedAtTheDoor[] {
   const trip = tripBetweenShops(gapKm)
   const { ledger, notes } = ledgerOfTrip(trip, surveyRoad(trip.road.points), catalogue)
   const { verdicts } = explainKit(ledger, KitSearch.forLedger(indexLedger(ledger)))
+  const nameOf = (item: string) => trip.bench.find(({ id }) => id === item)?.name ?? item
   const failureOf = (event: string) => {
     const at = ledger.events.findIndex(({ id }) => id === event)
     return failureInWords(nth(notes, at), catalogue, trip.bikes)
   }
   return verdicts
-    .map(({ item, n, massG, lostH, priceH, answers }) => {
+    .map(({ item, n, carriedG, lostH, priceH, together, answers }) => {
       const [most] = answers
       return {
         id: item,
-        name: trip.bench.find(({ id }) => id === item)?.name ?? item,
-        massG,
+        name: nameOf(item),
         n,
+        carriedG,
+        needs: together.map(nameOf),
         hours: Math.max(0, lostH),
         priceH,
         why: most ? { failure: failureOf(most.event), lostH: most.lostH } : null,

@@ -43,7 +43,7 @@ watch(gapKm, () => void weigh())
 const shown = computed(() => things.value.find(({ id }) => id === picked.value) ?? things.value[0])
 const most = computed(() => Math.max(...things.value.flatMap(({ hours, priceH }) => [hours, priceH]), 0.01))
 const widthOf = (hours: number) => `${Math.round(100 * Math.sqrt(hours / most.value))}%`
-const takenG = computed(() => things.value.reduce((sum, { n, massG }) => sum + n * massG, 0))
+const takenG = computed(() => things.value.reduce((sum, { n, carriedG }) => sum + (n > 0 ? carriedG : 0), 0))
 </script>
 
 <template>
@@ -65,10 +65,11 @@ const takenG = computed(() => things.value.reduce((sum, { n, massG }) => sum + n
           :class="thing.id === shown?.id ? 'bg-white/10' : ''"
           @click="picked = thing.id"
         >
-          <span class="min-w-0 break-words pl-1" :class="thing.n > 0 ? 'font-semibold' : 'text-tin-ink/70'">{{
-            thing.name
-          }}</span>
-          <span class="figures text-right text-xs text-tin-ink/70">{{ grams(thing.massG) }}</span>
+          <span class="min-w-0 break-words pl-1" :class="thing.n > 0 ? 'font-semibold' : 'text-tin-ink/70'"
+            >{{ thing.name
+            }}<span v-if="thing.needs.length" class="text-xs"> with {{ thing.needs.length }} more</span></span
+          >
+          <span class="figures text-right text-xs text-tin-ink/70">{{ grams(thing.carriedG) }}</span>
           <span class="grid grid-cols-[3fr_2px_7fr] items-center" aria-hidden="true">
             <span class="flex h-3 justify-end"
               ><span class="h-full bg-[#cdbb93]" :style="{ width: widthOf(thing.priceH) }"
@@ -88,9 +89,10 @@ const takenG = computed(() => things.value.reduce((sum, { n, massG }) => sum + n
       </li>
     </ul>
     <p v-if="shown" role="status" class="mt-3 min-h-[4.5em] text-sm text-tin-ink/85">
-      <strong>{{ shown.name }}</strong>, {{ grams(shown.massG) }}: {{ shown.n > 0 ? 'spares' : 'would spare' }}
-      {{ hoursInWords(shown.hours) }} in the mean over many such trips; its grams cost {{ hoursInWords(shown.priceH) }},
-      at {{ grams(500) }} for an hour.
+      <strong>{{ shown.name }}</strong>,
+      {{ shown.needs.length ? `with what it needs (${shown.needs.join(', ')}), ` : '' }}{{ grams(shown.carriedG) }}:
+      {{ shown.n > 0 ? 'spares' : 'would spare' }} {{ hoursInWords(shown.hours) }} in the mean over many such trips; its
+      grams cost {{ hoursInWords(shown.priceH) }}, at {{ grams(500) }} for an hour.
       <template v-if="shown.why">Most by this: {{ shown.why.failure }}.</template>
       All that comes along weighs {{ grams(takenG) }}.
     </p>

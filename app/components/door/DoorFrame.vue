@@ -1,6 +1,10 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core'
+
 /** The door's two halves: what this is, and what is to be done here. Brief: whoever is here knows what this is. */
 defineProps<{ brief?: boolean }>()
+/** Where there is room for one half only, what is to be done here comes before what is weighed. */
+const wide = useMediaQuery('(min-width: 64rem)')
 </script>
 
 <template>
@@ -16,7 +20,7 @@ defineProps<{ brief?: boolean }>()
           what can fail on your road, how long the walk to help would be, and what each thing in the tin spares of it.
         </p>
       </div>
-      <slot name="weighed">
+      <slot v-if="wide || brief" name="weighed">
         <svg viewBox="0 0 560 90" class="w-full max-w-2xl" :class="{ 'max-lg:hidden': brief }" aria-hidden="true">
           <path
             d="M0 74 C40 70 60 22 104 30 S150 76 196 72 236 8 304 6 396 70 430 72 476 40 508 44 540 70 560 72V78H0z"
@@ -39,5 +43,6 @@ defineProps<{ brief?: boolean }>()
     <section class="flex items-center justify-center p-8" aria-labelledby="door">
       <div class="w-full max-w-sm"><slot /></div>
     </section>
+    <section v-if="!wide && !brief" class="bg-tin p-8 text-tin-ink sm:p-12"><slot name="weighed" /></section>
   </main>
 </template>
