@@ -27,3 +27,19 @@ export function tripBetweenShops(gapKm: number): Trip {
     dials: { gramsPerHour: 500 },
   })
 }
+
+/** A thing as the door weighs it. */
+export interface WeighedAtTheDoor {
+  readonly id: string
+  readonly name: string
+  readonly n: number
+  /** Grams of all pieces that come along; of what stays, of one with all that it would need. */
+  readonly carriedG: number
+  /** What a thing that stays would need besides. */
+  readonly needs: readonly string[]
+  /** Hours that it spares, or would. */
+  readonly hours: number
+  readonly priceH: number
+  /** What it answers most, with the hours that costs more without it. */
+  readonly why: { readonly failure: string; readonly lostH: number } | null
+}

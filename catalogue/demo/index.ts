@@ -10,7 +10,7 @@ import { demoStops } from './stops'
 import { demoLine, demoStretches } from './terrain'
 import { demoForecast } from './weather'
 
-export { tripBetweenShops } from './between-shops'
+export * from './between-shops'
 
 /** A bike of a kind, as somebody has filled in its passport. */
 function filledIn(kind: BikeKind, id: string, change: Partial<Bike>): Bike {

@@ -8,6 +8,8 @@ import { exportGpx, partNames, readTripText, revisionSchema, type Trip } from '#
 import { storedParts, partChange, type StoredParts, type PartChange } from '../db/stored-parts'
 import type { WeatherQuestion } from '../stand-ins/forecast'
 
+export { weighBetweenShops } from './door'
+
 /**
  * Work on whole trips that may take a second or more, and that nobody else shall wait for: it is done in a thread of
  * its own where a trip is long (pool.ts). So each takes and gives what can be handed from thread to thread.

@@ -141,7 +141,7 @@ test('everything is exported, and a deleted account leaves nothing on the device
     db.close()
     return { counts, person: localStorage.getItem('rag-tin.person') }
   })
-  expect(left).toEqual({ counts: [0, 0, 0, 0], person: null })
+  expect(left).toEqual({ counts: [0, 0, 0, 0, 0, 0], person: null })
   await signIn(page, account)
   await expect(page.getByRole('alert')).toHaveText('The address or the password is wrong.')
 })

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { wrap, type Remote } from 'comlink'
+import type { WeighedAtTheDoor } from '#catalogue/demo'
 import { hoursInWords } from '#wording'
-import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { api, linesOf } from '../../http/api'
 import { useView } from '../../stores/view'
-import type { DoorService, WeighedAtTheDoor } from '../../workers/door.worker'
 
 /** A first tin, weighed alive: how far apart the shops lie decides what comes along. */
 const { grams, km } = useView()
@@ -12,32 +12,25 @@ const things = shallowRef<readonly WeighedAtTheDoor[]>([])
 const picked = ref('')
 const failure = ref('')
 
-let worker: Worker | undefined
-let service: Remote<DoorService> | undefined
 let isWeighing = false
 
 /** Weighs for where the slider stands; while it weighs, only the newest place waits. */
 async function weigh() {
-  if (isWeighing || !service) return
+  if (isWeighing) return
   isWeighing = true
   let at = -1
   try {
     while (at !== gapKm.value) {
       at = gapKm.value
-      things.value = await service.weighBetweenShops(at)
+      things.value = await api<WeighedAtTheDoor[]>(`/api/door?km=${at}`)
     }
     failure.value = ''
   } catch (error) {
-    failure.value = error instanceof Error ? error.message : String(error)
+    failure.value = linesOf(error).join(' ')
   }
   isWeighing = false
 }
-onMounted(() => {
-  worker = new Worker(new URL('../../workers/door.worker.ts', import.meta.url), { type: 'module' })
-  service = wrap<DoorService>(worker)
-  void weigh()
-})
-onUnmounted(() => worker?.terminate())
+onMounted(() => void weigh())
 watch(gapKm, () => void weigh())
 
 const shown = computed(() => things.value.find(({ id }) => id === picked.value) ?? things.value[0])
@@ -97,7 +90,7 @@ const takenG = computed(() => things.value.reduce((sum, { n, carriedG }) => sum 
       All that comes along weighs {{ grams(takenG) }}.
     </p>
     <p class="mt-1 text-xs text-tin-ink/70">
-      Reckoned here and now from planning values, for one touring bike; yours decide on your own road.
+      Reckoned as you ask, from planning values, for one touring bike; yours decide on your own road.
     </p>
   </section>
 </template>

@@ -1,5 +1,5 @@
 import { catalogue } from '#catalogue'
-import { tripBetweenShops } from '#catalogue/demo'
+import { tripBetweenShops, type WeighedAtTheDoor } from '#catalogue/demo'
 import { indexLedger } from '#core/ledger'
 import { surveyRoad } from '#core/road'
 import { KitSearch } from '#core/search'
@@ -7,26 +7,9 @@ import { ledgerOfTrip } from '#core/trip-ledger'
 import { nth } from '#core/validation'
 import { explainKit } from '#core/verdicts'
 import { failureInWords } from '#wording'
-import { expose } from 'comlink'
-
-/** A thing as the door weighs it. */
-export interface WeighedAtTheDoor {
-  readonly id: string
-  readonly name: string
-  readonly n: number
-  /** Grams of all pieces that come along; of what stays, of one with all that it would need. */
-  readonly carriedG: number
-  /** What a thing that stays would need besides. */
-  readonly needs: readonly string[]
-  /** Hours that it spares, or would. */
-  readonly hours: number
-  readonly priceH: number
-  /** What it answers most, with the hours that costs more without it. */
-  readonly why: { readonly failure: string; readonly lostH: number } | null
-}
 
 /** Weighs what a first tin often holds on a road between two bike shops. */
-function weighBetweenShops(gapKm: number): WeighedAtTheDoor[] {
+export function weighBetweenShops(gapKm: number): WeighedAtTheDoor[] {
   const trip = tripBetweenShops(gapKm)
   const { ledger, notes } = ledgerOfTrip(trip, surveyRoad(trip.road.points), catalogue)
   const { verdicts } = explainKit(ledger, KitSearch.forLedger(indexLedger(ledger)))
@@ -51,7 +34,3 @@ function weighBetweenShops(gapKm: number): WeighedAtTheDoor[] {
     })
     .sort((a, b) => b.hours - a.hours)
 }
-
-const service = { weighBetweenShops }
-export type DoorService = typeof service
-expose(service)
