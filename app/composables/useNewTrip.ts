@@ -7,6 +7,9 @@ import { incomingFile } from '../stores/incoming-file'
 import { useTrips } from '../stores/trips'
 import { useRequest } from './useRequest'
 
+/** What a trip can be made of. */
+export const tripFiles = '.gpx,.json,application/gpx+xml,application/xml,text/xml,application/json'
+
 /** A rider as they are asked about before there is a trip. */
 export interface NewRider {
   name: string

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import { navigateTo, useHead, useRoute, useRuntimeConfig } from '#imports'
-import { FileUp } from '@lucide/vue'
-import { ref, useTemplateRef } from 'vue'
+import { ref } from 'vue'
 import FaultLines from '../components/common/FaultLines.vue'
+import FilePicker from '../components/common/FilePicker.vue'
 import DoorBeam from '../components/door/DoorBeam.vue'
 import DoorFrame from '../components/door/DoorFrame.vue'
 import EmailField from '../components/door/EmailField.vue'
@@ -12,9 +12,9 @@ import PasswordProof from '../components/door/PasswordProof.vue'
 import { api } from '../http/api'
 import { useRequest } from '../composables/useRequest'
 import { useFileDrop } from '../composables/useFileDrop'
-import { useNewTrip } from '../composables/useNewTrip'
+import { tripFiles, useNewTrip } from '../composables/useNewTrip'
 import { usePerson } from '../stores/person'
-import { laySample, settleOwnTrips } from '../stores/trips'
+import { laySampleInAccount, laySampleOnDevice, settleOwnTrips, takeOverOwnTrips } from '../stores/trips'
 
 useHead({ title: 'Rag Tin' })
 const { person, isGuest, signInState, sendsLetters, ask, stayGuest } = usePerson()
@@ -43,10 +43,11 @@ function submit() {
     await settleOwnTrips()
     if (mode.value === 'up') {
       await api('/api/account', { method: 'POST', body: { name: name.value, ...secret } })
-      await ask()
       // Without the sample an account is as good; and who comes with trips of their own has looked round.
-      if (!wasGuest) await laySample().catch(() => undefined)
+      if (!wasGuest) await laySampleInAccount().catch(() => undefined)
     } else await api('/api/session', { method: 'POST', body: secret })
+    // Before the page knows who has signed in, so that the list of trips has them; what fails waits there to be asked for.
+    if (wasGuest) await takeOverOwnTrips().catch(() => undefined)
     await goOn()
   })
 }
@@ -57,17 +58,10 @@ const tryWith = (file: File) =>
     if (!person.value) await stayGuest()
   })
 const { lines: refused, beginWith } = useNewTrip()
-const picker = useTemplateRef<HTMLInputElement>('picker')
-function picked(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (file) void tryWith(file)
-}
 const over = useFileDrop((file) => void tryWith(file))
 async function goOnAsGuest() {
   await stayGuest()
-  await laySample().catch(() => undefined)
+  await laySampleOnDevice().catch(() => undefined)
   await navigateTo('/trips')
 }
 
@@ -84,18 +78,9 @@ const stepIn = () =>
     <section v-if="!person" aria-labelledby="try" class="mb-6">
       <h2 id="try" class="mb-1 text-xl">Try it on your road</h2>
       <p class="mb-3 text-sm text-soft">No account: what you make stays on this device.</p>
-      <button type="button" class="button button-main w-full py-3!" @click="picker?.click()">
-        <FileUp :size="16" aria-hidden="true" />Lay out a GPX file
-      </button>
-      <input
-        ref="picker"
-        type="file"
-        accept=".gpx,.json,application/gpx+xml,application/xml,text/xml,application/json"
-        class="sr-only"
-        aria-label="GPX file or trip document"
-        tabindex="-1"
-        @change="picked"
-      />
+      <FilePicker class="button-main w-full py-3!" label="GPX file or trip document" :accept="tripFiles" @file="tryWith"
+        >Lay out a GPX file</FilePicker
+      >
       <button type="button" class="button mt-2 w-full" @click="goOnAsGuest">Begin without a file</button>
     </section>
     <FaultLines class="mb-4" :lines="refused" title="Not taken." />

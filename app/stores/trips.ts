@@ -1,6 +1,6 @@
 import type { Planning } from '#core/reference'
-import type { Trip } from '#core/trip'
 import { guest } from '../session/guest'
+import { IndexedDbOutbox } from '../session/indexed-db-outbox'
 import { OwnTrips } from '../session/own-trips'
 import { api } from '../http/api'
 import { jsonBlob } from '../http/json-blob'
@@ -63,34 +63,44 @@ const ofDevice: Trips = {
 
 /** The trips of whoever this device belongs to. */
 export function useTrips(): Trips {
-  return usePerson().person.value?.id === guest.id ? ofDevice : ofAccount
+  return usePerson().isGuest.value ? ofDevice : ofAccount
 }
 
 /** Lays the sample trip among the trips of somebody who is new: to look round in, and to be thrown away. */
-export async function laySample(): Promise<void> {
+async function laySample(trips: Trips): Promise<void> {
   const { demoTrip } = await import('#catalogue/demo')
   const trip = demoTrip()
-  await useTrips().create({ ...trip, name: `Sample: ${trip.name}` })
+  await trips.create({ ...trip, name: `Sample: ${trip.name}` })
 }
+export const laySampleOnDevice = () => laySample(ofDevice)
+export const laySampleInAccount = () => laySample(ofAccount)
 
 /** Brings everything of somebody without an account to the device, before they sign in. */
 export async function settleOwnTrips(): Promise<void> {
-  if (usePerson().person.value?.id === guest.id) await (await useTripSessions()).flush()
+  if (usePerson().isGuest.value) await (await useTripSessions()).flush()
 }
+
+/** How many trips that were made without an account lie on this device. */
+export const countOwnTrips = async () => (await own.list()).length
 
 /**
  * Takes the trips that were made without an account over into the account that is signed in; each is forgotten on the device
- * once the account has it.
- *
- * @returns how many were taken over
+ * once the account has it. Whose trips they are only a person can say: it is done when somebody signs in from them, or asks
+ * for it. Of two windows one does it.
  */
-export async function takeOverOwnTrips(): Promise<number> {
-  const trips = await own.list()
-  for (const { trip } of trips) {
-    const loaded = await own.load(trip)
-    if (loaded.kind !== 'loaded') continue
-    await ofAccount.create(loaded.trip satisfies Trip)
-    await own.forget(trip)
-  }
-  return trips.length
+export async function takeOverOwnTrips(): Promise<void> {
+  await navigator.locks.request('rag-tin.take-over', async () => {
+    const outbox = await IndexedDbOutbox.open(guest.id)
+    try {
+      for (const { trip } of await own.list()) {
+        const loaded = await own.load(trip)
+        if (loaded.kind !== 'loaded') throw new Error(loaded.kind === 'away' ? loaded.lines.join(' ') : loaded.kind)
+        await ofAccount.create(loaded.trip)
+        await own.forget(trip)
+        await outbox.forget(trip)
+      }
+    } finally {
+      outbox.close()
+    }
+  })
 }

@@ -1,29 +1,25 @@
-import { thingSchema } from '#core/bench'
-import type { RoadPoint } from '#core/road'
+import { thingFrom } from '#core/bench'
+import { levelRoad } from '#core/road'
 import { stopSchema } from '#core/supply'
 import { tripFormat, tripSchema, type Trip } from '#core/trip'
 import { bikeFrom } from '../bikes'
 import { items } from '../items'
 
-const kmOfDegree = (Math.PI * 6378.137) / 180
 /** What a first tin often holds. */
 const usual = ['mini-pump', 'levers-two', 'patch-kit', 'tube-622', 'boot', 'folding-17', 'link-10', 'tyre-622']
 
 /** A road from one bike shop to the next, ridden by one who has repaired at home, with what a first tin often holds. */
 export function tripBetweenShops(gapKm: number): Trip {
-  const points = Array.from({ length: gapKm + 1 }, (_, km): RoadPoint => [0, km / kmOfDegree, null])
   const shop = (id: string, roadKm: number) =>
     stopSchema.parse({ id, name: 'Bike shop', roadKm, services: [{ kind: 'bike-shop' }] })
   return tripSchema.parse({
     format: tripFormat,
     name: 'From shop to shop',
-    road: { name: '', points },
+    road: { name: '', points: levelRoad(gapKm) },
     stops: [shop('first', 0), shop('next', gapKm)],
     bikes: [bikeFrom('tourer', 'bike-1')],
     crew: [{ id: 'rider-1', name: 'A rider', bikeId: 'bike-1', hands: 2, skills: {} }],
-    bench: items
-      .filter(({ id }) => usual.includes(id))
-      .map(({ id, source: _, group: __, ...rest }) => thingSchema.parse({ ...rest, id, from: id })),
+    bench: items.filter(({ id }) => usual.includes(id)).map((item) => thingFrom(item, item.id)),
     dials: { gramsPerHour: 500 },
   })
 }

@@ -1,17 +1,16 @@
 import { CostsOfFailing } from '../availability'
-import { thingSchema, type CatalogueItem, type Thing } from '../bench'
+import { thingFrom, type CatalogueItem } from '../bench'
 import { crewFit, lightestAddition, toolsOn } from '../fit'
 import { indexLedger } from '../ledger'
 import { KitSearch, usualGramsPerHour } from '../search'
 import type { Reference } from '../reference'
-import { surveyRoad, type RoadPoint, type Survey } from '../road'
+import { levelRoad, surveyRoad, type Survey } from '../road'
 import type { Trip } from '../trip'
 import { nth } from '../validation'
 import { withCatalogue, type Piece } from './what-is-lacking'
 
 /** Who has no road yet is thought to ride so many km without a shop. */
 const thoughtKm = 150
-const kmOfDegree = (Math.PI * 6378.137) / 180
 
 /**
  * What to lay on an empty bench: of all the catalogue, the kit that this road asks of these bikes and hands, as the search for
@@ -22,7 +21,7 @@ const kmOfDegree = (Math.PI * 6378.137) / 180
 export function firstBench(trip: Trip, survey: Survey, reference: Reference, costs?: CostsOfFailing): Piece[] {
   const pieces = costs ? kitOf(trip, survey, reference, costs) : kitWithoutRoad(trip, reference)
   const items = pieces.map(({ id }) => itemOf(id, reference))
-  const tools = toolsOn(items.map(asThing))
+  const tools = toolsOn(items.map((item) => thingFrom(item, item.id)))
   const uncovered = crewFit(trip.bikes, tools, trip.dials.handMostN)
     .fasteners.filter(({ coverage }) => coverage === 'uncovered')
     .map(({ fastener }) => fastener)
@@ -31,7 +30,7 @@ export function firstBench(trip: Trip, survey: Survey, reference: Reference, cos
 }
 
 function kitWithoutRoad(trip: Trip, reference: Reference): Piece[] {
-  const points = Array.from({ length: thoughtKm + 1 }, (_, km): RoadPoint => [0, km / kmOfDegree, null])
+  const points = levelRoad(thoughtKm)
   const thought = { ...trip, road: { name: '', points, stretches: [] }, stops: [], ride: { ...trip.ride, nights: [] } }
   const survey = surveyRoad(points)
   return kitOf(thought, survey, reference, new CostsOfFailing(thought, survey, reference))
@@ -51,5 +50,3 @@ function itemOf(id: string, { items }: Reference): CatalogueItem {
   if (!item) throw new RangeError(`the catalogue has no "${id}"`)
   return item
 }
-
-const asThing = ({ source: _, group: __, ...item }: CatalogueItem): Thing => thingSchema.parse(item)

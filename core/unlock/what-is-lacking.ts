@@ -1,5 +1,5 @@
 import type { CostsOfFailing } from '../availability'
-import { thingSchema, type Thing } from '../bench'
+import { thingFrom, type Thing } from '../bench'
 import { indexLedger, type Ledger } from '../ledger'
 import type { Change } from '../promise'
 import { KitSearch, lackingParts } from '../search'
@@ -50,9 +50,8 @@ export function withCatalogue(trip: Trip, survey: Survey, reference: Reference, 
   const laid = reference.items
     .filter(({ id }) => !trip.bench.some(({ from }) => from === id))
     .map((item): Thing => {
-      const { source: _, group: __, ...rest } = item
       const count = Object.keys(item.units).length > 0 ? thoughtOf.stock : thoughtOf.tool
-      return thingSchema.parse({ ...rest, count, id: cutTo(`lacking ${item.id}`, 60), from: item.id })
+      return thingFrom(item, cutTo(`lacking ${item.id}`, 60), count)
     })
   const { ledger } = ledgerOfTrip({ ...trip, bench: [...trip.bench, ...laid] }, survey, reference, costs)
   return {

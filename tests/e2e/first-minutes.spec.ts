@@ -115,6 +115,33 @@ test('without an account a trip is begun by hand, thrown away and taken back, an
   await analysed(page)
 })
 
+test('trips of a device go into nobody’s account unasked', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Begin without a file' }).click()
+  await expect(page.getByRole('link', { name: /^Sample: Across the Quern/ })).toBeVisible()
+  // Somebody signs in elsewhere in this browser, not from these trips.
+  await newAccount(page.request, 'Other')
+  await page.goto('/trips')
+  await expect(page.getByText('One trip made without an account lies on this device.')).toBeVisible()
+  expect(await (await page.request.get('/api/trips')).json()).toEqual([])
+  await page.getByRole('button', { name: 'Take along into the account of Other' }).click()
+  await expect(page.getByRole('link', { name: /^Sample: Across the Quern/ })).toBeVisible()
+  await expect(page.getByText('made without an account')).toHaveCount(0)
+  expect(await (await page.request.get('/api/trips')).json()).toHaveLength(1)
+  // Nothing of it is left on the device for the next guest.
+  const left = await page.evaluate(async () => {
+    const open = indexedDB.open('rag-tin')
+    const db = await new Promise<IDBDatabase>((done) => (open.onsuccess = () => done(open.result)))
+    const count = (store: string) =>
+      new Promise<number>((done) => {
+        const request = db.transaction(store).objectStore(store).count()
+        request.onsuccess = () => done(request.result)
+      })
+    return Promise.all(['own', 'ownParts', 'steps'].map(count))
+  })
+  expect(left).toEqual([0, 0, 0])
+})
+
 test('a file that is neither road nor trip is refused at the door, with nothing left behind', async ({ page }) => {
   await page.goto('/')
   const choosing = page.waitForEvent('filechooser')

@@ -1,7 +1,7 @@
 import { bikeFrom, bikeStarts, catalogue } from '#catalogue'
 import { tripBetweenShops } from '#catalogue/demo'
 import { CostsOfFailing } from '#core/availability'
-import { thingSchema } from '#core/bench'
+import { thingFrom } from '#core/bench'
 import { crewFit, toolsOn } from '#core/fit'
 import { surveyRoad } from '#core/road'
 import type { Trip } from '#core/trip'
@@ -35,7 +35,7 @@ describe('a first bench', () => {
   })
 
   it('turns every fastener that anything in the catalogue turns', () => {
-    const tools = toolsOn(itemsOf(pieces).map(({ source: _, group: __, ...item }) => thingSchema.parse(item)))
+    const tools = toolsOn(itemsOf(pieces).map((item) => thingFrom(item, item.id)))
     const open = crewFit(trip.bikes, tools, trip.dials.handMostN).fasteners.filter(
       ({ coverage }) => coverage === 'uncovered',
     )

@@ -1,19 +1,20 @@
 <script setup lang="ts">
-import { FileUp, Trash2 } from '@lucide/vue'
+import { Trash2 } from '@lucide/vue'
 import { bikeStarts } from '#catalogue'
 import { NuxtLink } from '#components'
 import { skillWords } from '#core/crew'
 import { definePageMeta, useHead } from '#imports'
 import { ref, shallowRef, useTemplateRef } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
+import FilePicker from '../../components/common/FilePicker.vue'
 import AppHeader from '../../components/frame/AppHeader.vue'
 import TripBin from '../../components/trips/TripBin.vue'
 import { linesOf, statusOf } from '../../http/api'
 import { useFileDrop } from '../../composables/useFileDrop'
-import { firstRider, useNewTrip } from '../../composables/useNewTrip'
+import { firstRider, tripFiles, useNewTrip } from '../../composables/useNewTrip'
 import { usePerson } from '../../stores/person'
 import { useTripSessions } from '../../stores/trip-sessions'
-import { takeOverOwnTrips, useTrips, type TripLine } from '../../stores/trips'
+import { countOwnTrips, takeOverOwnTrips, useTrips, type TripLine } from '../../stores/trips'
 import { useView } from '../../stores/view'
 import type { Waiting } from '../../session/outbox'
 
@@ -21,25 +22,25 @@ definePageMeta({ middleware: 'signed-in' })
 useHead({ title: 'Trips · Rag Tin' })
 
 const { km } = useView()
-const { isGuest } = usePerson()
+const { person, isGuest } = usePerson()
 const trips = ref<TripLine[]>()
 const lines = ref<string[]>([])
 const thrownAway = shallowRef<TripLine>()
-const picker = useTemplateRef<HTMLInputElement>('picker')
 const bin = useTemplateRef<{ look: () => Promise<void> }>('bin')
 
 /** Trips of which something waits on this device, and those that lie on it. */
 const waiting = shallowRef<readonly Waiting[]>([])
 const kept = shallowRef<readonly { trip: string; name: string }[]>([])
 const signedOut = ref(false)
+/** Trips of this device that were made without an account, while somebody is signed in. */
+const left = ref(0)
 
 async function list() {
   const sessions = await useTripSessions()
   waiting.value = await sessions.waiting()
   try {
-    // What was made without an account comes along.
-    if (!isGuest.value) await takeOverOwnTrips()
     trips.value = await useTrips().list()
+    left.value = isGuest.value ? 0 : await countOwnTrips().catch(() => 0)
   } catch (error) {
     signedOut.value = statusOf(error) === 401
     lines.value = signedOut.value ? [] : linesOf(error)
@@ -55,13 +56,17 @@ const name = ref('')
 const riders = ref([firstRider()])
 const { busy, lines: refused, begin, beginWith } = useNewTrip()
 
-function picked(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (file) void beginWith(file)
-}
 const over = useFileDrop((file) => void beginWith(file))
+
+async function takeAlong() {
+  lines.value = []
+  try {
+    await takeOverOwnTrips()
+  } catch (error) {
+    lines.value = linesOf(error)
+  }
+  await list()
+}
 
 async function throwAway(trip: TripLine) {
   try {
@@ -147,6 +152,18 @@ async function takeBack({ id }: TripLine) {
           <NuxtLink :to="{ path: '/', query: { up: '' } }" class="font-semibold underline">Sign up</NuxtLink> to have
           them on other devices, too; they come along.
         </p>
+        <p
+          v-if="left"
+          class="mt-4 flex flex-wrap items-center justify-between gap-2 rounded border border-line bg-well px-3 py-2 text-sm"
+        >
+          <span
+            >{{ left === 1 ? 'One trip' : `${left} trips` }} made without an account
+            {{ left === 1 ? 'lies' : 'lie' }} on this device.</span
+          >
+          <button type="button" class="button" @click="takeAlong">
+            Take along into the account of {{ person?.name }}
+          </button>
+        </p>
         <TripBin v-if="trips && !isGuest" ref="bin" @restored="((thrownAway = undefined), list())" />
       </section>
       <section class="card self-start p-4" aria-labelledby="new-title">
@@ -196,22 +213,18 @@ async function takeBack({ id }: TripLine) {
           </div>
         </form>
         <hr class="my-4 border-line" />
-        <button type="button" class="button w-full" :disabled="busy" @click="picker?.click()">
-          <FileUp :size="15" aria-hidden="true" />A trip from a file
-        </button>
+        <FilePicker
+          class="w-full"
+          label="GPX file or trip document"
+          :accept="tripFiles"
+          :disabled="busy"
+          @file="beginWith($event)"
+          >A trip from a file</FilePicker
+        >
         <p class="mt-1.5 text-sm text-soft">
           A GPX file becomes the road of a new trip; a trip document exported from Rag Tin is one already. Either may be
           dropped anywhere on this page.
         </p>
-        <input
-          ref="picker"
-          type="file"
-          accept=".gpx,.json,application/gpx+xml,application/xml,text/xml,application/json"
-          class="sr-only"
-          aria-label="GPX file or trip document"
-          tabindex="-1"
-          @change="picked"
-        />
         <FaultLines class="mt-3" :lines="[...refused, ...lines]" title="Not taken; your trips are as they were." />
       </section>
     </main>

@@ -5,9 +5,10 @@ import { largestGpxBytes, climbRule } from '#core/road'
 import { newStop } from '#core/supply'
 import { sortedByKm, type NewRoad } from '#core/trip'
 import { dayInWords } from '#wording'
-import { FileUp, Plus } from '@lucide/vue'
-import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
+import { Plus } from '@lucide/vue'
+import { computed, nextTick, onMounted, ref, shallowRef } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
+import FilePicker from '../../../components/common/FilePicker.vue'
 import AvailabilityList from '../../../components/road/AvailabilityList.vue'
 import LinesDialog from '../../../components/road/LinesDialog.vue'
 import PlaceReport from '../../../components/road/PlaceReport.vue'
@@ -33,7 +34,6 @@ const { km } = useView()
 const lines = ref<string[]>([])
 const notices = ref<string[]>([])
 const reading = ref(false)
-const picker = useTemplateRef<HTMLInputElement>('picker')
 const hasRoad = computed(() => store.openTrip.road.points.length > 0)
 const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
 const turn = useStaggered(() => lengthKm.value > 0, 4)
@@ -113,12 +113,6 @@ function told(next: string[]) {
   recordedAt.value = null
 }
 
-function picked(event: Event) {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (file) void importRoad(file)
-}
 const over = useFileDrop((file) => void importRoad(file))
 // A file that was dropped where there was no trip yet is the road of this one.
 onMounted(() => {
@@ -162,26 +156,14 @@ function addStop() {
           <Plus :size="15" aria-hidden="true" />Stop at {{ km(selection.cursorKm) }}
         </button>
         <ReshapeMenu v-if="hasRoad" @done="told" @failed="lines = $event" />
-        <button
-          type="button"
-          class="button"
+        <FilePicker
           :class="hasRoad ? '' : 'button-main'"
-          :disabled="reading"
-          @click="picker?.click()"
-        >
-          <FileUp :size="15" aria-hidden="true" />{{
-            reading ? 'Reading …' : hasRoad ? 'Replace by a GPX file' : 'Import a GPX file'
-          }}
-        </button>
-        <input
-          ref="picker"
-          type="file"
+          label="GPX file"
           accept=".gpx,application/gpx+xml,application/xml,text/xml"
-          class="sr-only"
-          aria-label="GPX file"
-          tabindex="-1"
-          @change="picked"
-        />
+          :disabled="reading"
+          @file="importRoad($event)"
+          >{{ reading ? 'Reading …' : hasRoad ? 'Replace by a GPX file' : 'Import a GPX file' }}</FilePicker
+        >
       </div>
     </header>
     <div class="space-y-2 px-4 pt-3 empty:hidden">
