@@ -103,4 +103,14 @@ export const commonPractice: readonly Practice[] = [
     road: { ...week, bike: tyres('57-584', 0.3), more: [taken('tube-584', 3), taken('tyre-584')] },
     holds: { 'its spare tyre': ({ count }) => count('tyre-584') === 1 },
   },
+  {
+    name: 'a size that no shop has, with little more tread than the road takes',
+    road: { ...week, bike: tyres('57-584', 0.15), more: [taken('tube-584', 3), taken('tyre-584')] },
+    holds: { 'its spare tyre': ({ count }) => count('tyre-584') === 1 },
+  },
+  {
+    name: 'a size that no shop has, with new tread',
+    road: { ...week, bike: tyres('57-584', 1), more: [taken('tube-584', 3), taken('tyre-584')] },
+    holds: { 'no spare tyre': ({ count }) => count('tyre-584') === 0 },
+  },
 ]
