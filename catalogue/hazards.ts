@@ -199,7 +199,7 @@ const written: z.input<typeof hazardSchema>[] = [
   },
   {
     kind: 'wearing', id: 'tread-worn', name: 'tyre worn through', strikes: 'wheel', settledBy: 'tyre-{bead}', part: 'tread',
-    lifeKm: 5000, spread: 0.25, stops: 0.6, limpShare: 0.2, alsoSettledBy: ['boot'], onRoad: [{ when: 'asphalt', times: 1.2 }],
+    lifeKm: 5000, spread: 0.25, stops: 0.6, limpShare: 0.2, onRoad: [{ when: 'asphalt', times: 1.2 }],
   },
   {
     kind: 'wearing', id: 'sealant-dry', name: 'sealant dried out', strikes: 'wheel', settledBy: 'sealant',

@@ -21,6 +21,12 @@ export const openIfUnknown = 0.8
 /** What being stranded is worth, in hours; less where the walk is shorter than so many hours. Planning values. */
 export const stranded = { priceH: 3, fromWalkH: 3 } as const
 
+/** What lies ahead of each node until a failure is settled, in expectation: hours in the saddle, and km. */
+export interface RidingAhead {
+  readonly hours: Float64Array
+  readonly km: Float64Array
+}
+
 /** A supply class that is a person: nobody fetches it. */
 const person = 'mechanic'
 
@@ -37,7 +43,7 @@ export class CostsOfFailing extends Landscape {
   private readonly ends: readonly RoadEnd[]
   private readonly onFootOf = new Map<string, FootAndPriceAlong>()
   private readonly stuckOf = new Map<string, FootAndPriceAlong>()
-  private readonly ridingOf = new Map<string, Float64Array>()
+  private readonly aheadOf = new Map<string, RidingAhead>()
   private readonly wrenchOf = new Map<number, Float64Array | null>()
 
   constructor(
@@ -128,19 +134,23 @@ export class CostsOfFailing extends Landscape {
     return best
   }
 
-  /** Hours in the saddle from each node until what settles a failure is had, or the road ends; in expectation. */
-  ridingUntilSettled(classes: readonly string[]): Float64Array {
+  /** How far one rides from each node until what settles a failure is had, or the road ends. */
+  ridingUntilSettled(classes: readonly string[]): RidingAhead {
     const key = keyOf(classes, 1)
-    const known = this.ridingOf.get(key)
+    const known = this.aheadOf.get(key)
     if (known) return known
     const at = new Map(this.placesWith(classes).map((place) => [nearestNode(this.grid, place.roadKm), place.chance]))
-    const hours = new Float64Array(this.grid.km.length)
-    for (let node = hours.length - 2; node >= 0; node--) {
-      const failing = 1 - (at.get(node + 1) ?? 0)
-      hours[node] = numberAt(this.rideH, node + 1) - numberAt(this.rideH, node) + failing * numberAt(hours, node + 1)
+    const ahead = (along: Float64Array) => {
+      const left = new Float64Array(along.length)
+      for (let node = left.length - 2; node >= 0; node--) {
+        const failing = 1 - (at.get(node + 1) ?? 0)
+        left[node] = numberAt(along, node + 1) - numberAt(along, node) + failing * numberAt(left, node + 1)
+      }
+      return left
     }
-    this.ridingOf.set(key, hours)
-    return hours
+    const riding = { hours: ahead(this.rideH), km: ahead(this.grid.km) }
+    this.aheadOf.set(key, riding)
+    return riding
   }
 
   /** Hours of walking from each node to the nearest place that lends a big wrench; null where there is none. */

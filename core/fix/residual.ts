@@ -1,4 +1,4 @@
-import type { Grade } from './schema'
+import type { Fix, Grade } from './schema'
 
 /**
  * What a grade still costs, as a share of the loss it averts: riding slower to
@@ -13,3 +13,12 @@ export const gradeCost: Record<Grade, { slower: number; failsAgain: number }> = 
 
 /** So much slower one rides for each share by which the easiest gear is harder. Planning value, from memory. */
 export const slowerByHarderGear = 0.3
+
+/**
+ * The chance that what was mended fails again before it is settled. A make-do that wears on fails by the way it has to last:
+ * the memoryless law, for want of logs.
+ *
+ * @param km how far it is to the place that settles it, in expectation
+ */
+export const failsAgain = ({ grade, lastsKm }: Pick<Fix, 'grade' | 'lastsKm'>, km: number): number =>
+  lastsKm === undefined ? gradeCost[grade].failsAgain : 1 - Math.exp(-km / lastsKm)

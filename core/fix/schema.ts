@@ -32,6 +32,8 @@ export const fixSchema = z.object({
   grade: gradeSchema,
   /** Success even with the best hands, for fixes that do not always hold. */
   holds: z.number().gt(0).max(1).default(1),
+  /** How far a make-do that wears on lasts, in the mean, km. Where it is not given, the grade says how often one fails again. */
+  lastsKm: z.number().gt(0).max(1_000_000).optional(),
   caution: z.string().default(''),
   source: z.string().default('planning value'),
 })

@@ -10,6 +10,7 @@ const ranges = {
   limpShare: { least: 0, most: 5 },
   lifeKm: { least: 1, most: 1_000_000 },
   holds: { least: 0.01, most: 1 },
+  lastsKm: { least: 1, most: 1_000_000 },
   minutes: { least: 0.5, most: 1000 },
   hands: { least: 0, most: 1 },
   works: { least: 0.01, most: 1 },
@@ -19,7 +20,7 @@ export type PlanningKind = keyof typeof ranges
 const difficulties = ['easy', 'medium', 'hard'] as const
 const tools = ['pump', 'compressor', 'folding', 'lever', 'simple'] as const
 const shape =
-  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple))$/
+  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple))$/
 
 function kindOf(key: string): PlanningKind | undefined {
   const found = shape.exec(key)?.slice(1).find(Boolean)
@@ -94,8 +95,9 @@ export function hazardValues(hazard: Hazard): PlanningValue[] {
 }
 
 /** Those of a fix. */
-export const fixValues = ({ id, holds, minutes }: Reference['fixes'][number]): PlanningValue[] => [
+export const fixValues = ({ id, holds, minutes, lastsKm }: Reference['fixes'][number]): PlanningValue[] => [
   valueOf(`fixes.${id}.holds`, 'holds', holds),
+  ...(lastsKm === undefined ? [] : [valueOf(`fixes.${id}.lastsKm`, 'lastsKm', lastsKm)]),
   valueOf(`fixes.${id}.minutes`, 'minutes', minutes),
 ]
 
@@ -146,6 +148,7 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
       ...fix,
       holds: at(`fixes.${fix.id}.holds`, fix.holds),
       minutes: at(`fixes.${fix.id}.minutes`, fix.minutes),
+      ...(fix.lastsKm !== undefined && { lastsKm: at(`fixes.${fix.id}.lastsKm`, fix.lastsKm) }),
     })),
   }
 }

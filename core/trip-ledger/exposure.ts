@@ -11,8 +11,9 @@ export interface Exposure {
   readonly walkH: readonly number[]
   readonly priceH: readonly number[]
   readonly strands: readonly number[]
-  /** Hours in the saddle until it is settled. */
+  /** Hours in the saddle until it is settled, and km. */
   readonly ridingH: readonly number[]
+  readonly ridingKm: readonly number[]
   /** Hours to a big wrench that may be borrowed, on a bike that may or may not roll; null where there is none. */
   readonly toWrenchH: readonly number[] | null
   /** How many come by, against a quiet road; the mean over the trip. */
@@ -36,10 +37,10 @@ export function exposureOf(
   const stuck = costs.stuck(settledBy, pushFactor)
   const riding = costs.ridingUntilSettled(settledBy)
   const wrench = costs.toWrench(pushFactor)
-  const failing = limping(stuck, riding, stops, limpShare)
+  const failing = limping(stuck, riding.hours, stops, limpShare)
   const strands = stuck.walkH.map((hours) => (hours >= stranded.fromWalkH ? stops : 0))
   const toWrench = wrench?.map(
-    (walk, node) => stops * walk + (1 - stops) * Math.min(walk, limpShare * numberAt(riding, node)),
+    (walk, node) => stops * walk + (1 - stops) * Math.min(walk, limpShare * numberAt(riding.hours, node)),
   )
 
   const { km } = costs.grid
@@ -77,7 +78,8 @@ export function exposureOf(
     walkH: meanOn(failing.walkH),
     priceH: meanOn(failing.priceH),
     strands: meanOn(strands),
-    ridingH: meanOn(riding),
+    ridingH: meanOn(riding.hours),
+    ridingKm: meanOn(riding.km),
     toWrenchH: toWrench ? meanOn(toWrench) : null,
     passersBy: inAll > 0 ? passing / inAll : 0,
   }

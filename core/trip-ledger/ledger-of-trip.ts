@@ -4,7 +4,7 @@ import { conditionOf, type Thing } from '../bench'
 import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { bestHands, handSuccess } from '../crew'
 import { easyGearsLost } from '../chain'
-import { gradeCost, slowerByHarderGear, type Fix } from '../fix'
+import { failsAgain, gradeCost, slowerByHarderGear, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
 import { indexLedger, ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
 import { withPlanning, type Reference } from '../reference'
@@ -188,19 +188,20 @@ class Writer {
     )
     const { level } = bestHands(this.trip.crew, technique.id)
     const helper = Math.min(1, this.trip.dials.helper * exposure.passersBy)
-    const { slower, failsAgain } = gradeCost[fix.grade]
+    const { slower } = gradeCost[fix.grade]
     const { chainrings, sprockets, frame, chainLinks } = bike
     const path = { chainrings, sprockets, chainstayMm: frame.chainstayMm }
     const harder = slowerByHarderGear * easyGearsLost(path, chainLinks, fix.cutsLinks)
+    const failing = (leg: number) => failsAgain(fix, nth(exposure.ridingKm, leg))
     const residual = (costs: readonly number[], share: (leg: number) => number) =>
-      costs.map((cost, leg) => Math.min(mostLeft * cost, share(leg) + failsAgain * cost))
+      costs.map((cost, leg) => Math.min(mostLeft * cost, share(leg) + failing(leg) * cost))
     const lossH = exposure.walkH.map((walkH, leg) => walkH + nth(exposure.priceH, leg))
     const written = {
       technique: technique.id,
       hands: handSuccess(level, technique, helper, this.reference.hands),
       holds: fix.holds,
       residualH: residual(lossH, (leg) => (slower + harder) * nth(exposure.ridingH, leg)),
-      residualWalkH: exposure.walkH.map((walkH) => Math.min(mostLeft, failsAgain) * walkH),
+      residualWalkH: exposure.walkH.map((walkH, leg) => Math.min(mostLeft, failing(leg)) * walkH),
     }
     const ways = this.supply
       .draws(fix, bike, suppliedAs(bike, group), size)

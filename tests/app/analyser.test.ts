@@ -37,7 +37,7 @@ function anew(trip: Trip): Analysis {
 }
 
 describe('the analyser', () => {
-  it('comes to the same by steps as from the whole at once', { timeout: 60_000 }, () => {
+  it('comes to the same by steps as from the whole at once', { timeout: 180_000 }, () => {
     const step = fc.tuple(fc.constantFrom(...Object.keys(changes)), fc.integer({ min: 0, max: 20 }))
     fc.assert(
       fc.property(fc.array(step, { minLength: 1, maxLength: 6 }), (steps) => {

@@ -7,10 +7,8 @@ import { nth } from '#core/validation'
 import { expect, it } from 'vitest'
 import { commonPractice, type PackedKit } from '../roads/common-practice'
 import { tripOn, type RoadSketch } from '../roads/road'
-import { isFull, judged } from './judged'
+import { judged } from './judged'
 
-/** In ./test the first three roads only. */
-const roads = isFull ? commonPractice : commonPractice.slice(0, 3)
 /** So much of what riders would say of them holds by now, at least. */
 const leastShare = 0.9
 
@@ -24,7 +22,7 @@ function packedFor(road: RoadSketch): PackedKit {
 }
 
 it('kits for roads of a kind are packed as riders pack them', () => {
-  const said = roads.flatMap(({ name, road, holds }) => {
+  const said = commonPractice.flatMap(({ name, road, holds }) => {
     const kit = packedFor(road)
     const lacking = Object.entries(holds).flatMap(([what, isTrue]) => (isTrue(kit) ? [] : [what]))
     const stranded = `stranded ${(100 * kit.stranded).toFixed(1)} %`

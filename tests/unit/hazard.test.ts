@@ -1,6 +1,6 @@
 import { bikeFrom, catalogue } from '#catalogue'
 import type { BikeTrait } from '#core/bike'
-import { gradeCost, grades } from '#core/fix'
+import { failsAgain, gradeCost, grades } from '#core/fix'
 import {
   appliesTo,
   bikeFactor,
@@ -88,5 +88,11 @@ describe('what a grade of repair still costs', () => {
     const cost = grades.map((grade) => gradeCost[grade].slower + gradeCost[grade].failsAgain)
     expect([...cost].sort((a, b) => a - b)).toEqual(cost)
     expect(cost.at(-1)).toBeLessThan(1)
+  })
+  it('goes by its grade, or by how far what wears on lasts', () => {
+    expect(failsAgain({ grade: 'lasting' }, 500)).toBe(0.01)
+    // Half of what lasts 100 km in the mean has failed after 100 km · ln 2.
+    expect(failsAgain({ grade: 'lasting', lastsKm: 100 }, 100 * Math.LN2)).toBeCloseTo(0.5, 12)
+    expect(failsAgain({ grade: 'to the next shop', lastsKm: 100 }, 0)).toBe(0)
   })
 })

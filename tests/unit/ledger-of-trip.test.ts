@@ -143,6 +143,25 @@ describe('the ledger of a trip worked out by hand', () => {
     expect(ledger.items.map(({ condition }) => condition)).toEqual([0.99, 0.8])
   })
 
+  it('of what wears on fails again by how far it has to last, and never surely', () => {
+    const wearsOn = (lastsKm: number) => {
+      const { ledger, notes } = write({}, {}, { grade: 'to the next shop', lastsKm })
+      return { event: nth(ledger.events, 0), fix: nth(nth(ledger.events, 0).fixes, 0), note: nth(notes, 0) }
+    }
+    const { event, fix, note } = wearsOn(50)
+    // 20 km on average to the shop at km 40, and one time in ten the 60 km to the end; beyond it 30 km on average.
+    expect(nth(note.exposure.ridingKm, 0)).toBeCloseTo(20 + 6, 1)
+    expect(nth(note.exposure.ridingKm, 1)).toBeCloseTo(30, 1)
+    for (const [leg, km] of note.exposure.ridingKm.entries()) {
+      const again = 1 - Math.exp(-km / 50)
+      const slower = 0.03 * nth(note.exposure.ridingH, leg)
+      expect(onLeg(fix.residualH, leg)).toBeCloseTo(slower + again * onLeg(event.lossH, leg), 12)
+      expect(onLeg(fix.residualWalkH, leg)).toBeCloseTo(again * onLeg(event.walkH, leg), 12)
+    }
+    const hardly = wearsOn(1)
+    expect(onLeg(hardly.fix.residualH, 0)).toBeCloseTo(0.95 * onLeg(hardly.event.lossH, 0), 12)
+  })
+
   it('strikes each wheel by itself', () => {
     const { ledger } = write({}, { strikes: 'wheel' })
     const drawn = ledger.events.map(({ id, perLeg, fixes }) => [id, nth(perLeg, 0).toFixed(3), nth(fixes, 0).uses])

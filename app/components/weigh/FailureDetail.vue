@@ -57,6 +57,7 @@ const labels = computed<Record<PlanningKind, string>>(() => ({
   stops: 'The bike cannot be ridden in',
   limpShare: 'Ridden otherwise, slower by',
   holds: 'holds in',
+  lastsKm: 'then lasts',
   minutes: 'takes',
   hands: '',
   works: '',

@@ -25,6 +25,7 @@ const amounts: Record<PlanningKind, Amount> = {
   limpShare: 'share',
   lifeKm: 'road',
   holds: 'share',
+  lastsKm: 'road',
   minutes: 'time',
   hands: 'share',
   works: 'share',
