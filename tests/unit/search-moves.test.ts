@@ -349,6 +349,46 @@ describe('improving', () => {
     improve(state)
     expect([...state.counts]).toEqual([0, 1])
   })
+  it('goes on after an exchange, on a ledger by itself and where it makes sure on a whole one', () => {
+    // Pump, lever and tube weigh 360 g and spare 0.286 h; what else there is weighs 100 g and spares 0.190 h. It has room once
+    // they are gone, and no one of them pays to make room for it.
+    const problem = problemOf(
+      readLedger({
+        format: ledgerFormat,
+        legs: 1,
+        items: [
+          { id: 'pump', massG: 150, max: 1, provides: ['pump'] },
+          { id: 'lever', massG: 60, max: 1, provides: ['lever'] },
+          { id: 'tube', massG: 150, max: 1, units: { tube: 1 } },
+          { id: 'spare', massG: 100, max: 1, units: { spare: 1 } },
+        ],
+        stocks: [{ id: 'tube' }, { id: 'spare' }],
+        events: [
+          {
+            id: 'flat',
+            perLeg: [0.1],
+            lossH: 3,
+            fixes: [{ id: 'swap', needs: ['pump', 'lever'], uses: { tube: 1 }, hands: 1 }],
+          },
+          { id: 'broken', perLeg: [0.1], lossH: 2, fixes: [{ id: 'fit', uses: { spare: 1 }, hands: 1 }] },
+        ],
+        gramsPerHour: 1000,
+        budgetG: 400,
+      }),
+    )
+    const begun = () => new KitState(problem, [1, 1, 1, 0])
+    expect(addAll(begun())).toBe(false)
+    expect(addThenDrop(begun())).toBe(false)
+    const exchanged = begun()
+    expect(dropThenAdd(exchanged)).toBe(true)
+    expect([...exchanged.counts]).toEqual([0, 0, 0, 0])
+    const improved = begun()
+    improve(improved)
+    expect([...improved.counts]).toEqual([0, 0, 0, 1])
+    const sure = begun()
+    makeSure(sure, problem)
+    expect([...sure.counts]).toEqual([0, 0, 0, 1])
+  })
   it.each([2, 5, 13, 40, 61, 77, 101, 128])(
     'comes to rest where no move gains, from nothing and from everything (ledger %i)',
     (seed) => {
