@@ -19,6 +19,7 @@ const chapters: Readonly<Record<string, string>> = {
   'load-killed': 'Many at a time, and the database killed',
   memory: 'Ten minutes',
   promises: 'Promises and drawn trips',
+  bounds: 'A bound that no kit can beat',
   roads: 'Roads as riders pack for them',
   properties: 'Kits when a trip is a little other',
   'drawn-search': 'A search on drawn trips',

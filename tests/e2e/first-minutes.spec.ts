@@ -142,6 +142,47 @@ test('trips of a device go into nobody’s account unasked', async ({ page }) =>
   expect(left).toEqual([0, 0, 0])
 })
 
+/** What is drawn or written in red on a page, as far as it can be seen. */
+const redOn = (page: Page) =>
+  page.evaluate(() => {
+    const probe = document.createElement('i')
+    probe.style.color = 'var(--madder)'
+    document.body.append(probe)
+    const red = getComputedStyle(probe).color
+    probe.remove()
+    return [...document.querySelectorAll('body *')].flatMap((element) => {
+      const { color, fill, stroke, backgroundColor, borderTopColor, borderTopWidth } = getComputedStyle(element)
+      const isDrawn = element instanceof SVGElement && [fill, stroke].includes(red)
+      const hasText = [...element.childNodes].some((node) => node.nodeType === 3 && node.textContent?.trim())
+      const isEdged = borderTopColor === red && borderTopWidth !== '0px'
+      const isRed = isDrawn || isEdged || backgroundColor === red || (hasText && color === red)
+      return isRed && element.checkVisibility()
+        ? [`${element.tagName} ${element.textContent?.trim().slice(0, 60)}`]
+        : []
+    })
+  })
+
+test('nothing is red before something was laid', async ({ page }) => {
+  await page.goto('/')
+  const choosing = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'Lay out a GPX file' }).click()
+  await (await choosing).setFiles(gpxFile)
+  await expect(page.getByText('6201 points read, 16 waypoints made into stops.')).toBeVisible()
+  const stage = (name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name })
+  for (const name of ['Road', 'Bikes', 'Bench', 'Weigh']) {
+    await stage(name).click()
+    await analysed(page)
+    expect(await redOn(page), name).toEqual([])
+  }
+  await expect(page.getByText('Left to luck')).toBeVisible()
+  // With something laid, what would leave one walking is.
+  await stage('Bench').click()
+  await page.getByRole('button', { name: 'Lay it out' }).click()
+  await expect(page.getByRole('list', { name: 'Things on the bench' }).getByRole('listitem').first()).toBeVisible()
+  await analysed(page)
+  expect(await redOn(page)).not.toEqual([])
+})
+
 test('a file that is neither road nor trip is refused at the door, with nothing left behind', async ({ page }) => {
   await page.goto('/')
   const choosing = page.waitForEvent('filechooser')

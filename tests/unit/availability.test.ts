@@ -53,6 +53,18 @@ const told = (trip: Trip, classId?: string) =>
   remedies(trip, classId).map((remedy) => `${words(remedy)}: ${Math.round(remedy.hereKm)}`)
 
 describe('the availability of a class', () => {
+  it('has its places in the order of the road, and the first of gaps that are as long', () => {
+    const shop = (id: string, km: number) => stop(id, km, service('bike-shop', { hours: '24/7' }))
+    const half = survey.lengthKm / 2
+    expect(availability(tripWith(shop('late', 90), shop('early', 10))).places.map((place) => place.stop)).toEqual([
+      'early',
+      'late',
+    ])
+    const even = availability(tripWith(shop('half', half)))
+    expect(even.gaps.map(({ km }) => Math.round(km))).toEqual([50, 50])
+    expect(even.longest).toBe(0)
+    expect(availability(tripWith(shop('near', 20))).longest).toBe(1)
+  })
   it('has a mark for each place that has it, or might', () => {
     const trip = tripWith(
       stop('open', 20, service('bike-shop', { hours: 'Mo-Fr 08:00-18:00' })),
@@ -326,4 +338,61 @@ describe('the hours at stake', () => {
 it('one’s own parcel is told apart from a counter', () => {
   const parcel = serviceSchema.parse({ kind: 'post', hours: 'Sa 09:00-10:00', parcel: { 'tube-622': 2 } })
   expect(said(tripWith(stop('village', 50, parcel)))[0]).toMatch(/^your parcel at village is shut/)
+})
+
+describe('a plan after a change', () => {
+  const plan = tripWith(
+    stop('first', 30, service('bike-shop'), service('post-office')),
+    stop('second', 60, service('bike-shop'), service('post-office')),
+  )
+  const changed = (...changes: Parameters<typeof withChanges>[1]) => withChanges(plan, changes, 'tube-622')
+  /** Of each service: the stop and the kind, and what of the class it has. */
+  const shelves = ({ stops }: Pick<Trip, 'stops'>) =>
+    stops.flatMap(({ id, services }) =>
+      services.map(({ kind, parcel, stocks, knownFrom }) => [
+        `${id} ${kind}`,
+        parcel['tube-622'],
+        stocks['tube-622'],
+        knownFrom,
+      ]),
+    )
+  const before = shelves(plan)
+
+  it('has a parcel behind the one counter it was posted to, and else what it had', () => {
+    const posted = changed({ kind: 'post', stop: 'second', service: 'post-office' })
+    expect(shelves(posted)).toEqual(
+      before.map((shelf) => (shelf[0] === 'second post-office' ? [shelf[0], 1, undefined, 'asked'] : shelf)),
+    )
+    expect(posted.ride).toBe(plan.ride)
+  })
+  it('has on the shelf what the one shop says it has', () => {
+    const asked = changed({ kind: 'ask', stop: 'first', service: 'bike-shop' })
+    expect(shelves(asked)).toEqual(
+      before.map((shelf) => (shelf[0] === 'first bike-shop' ? [shelf[0], undefined, 1, 'asked'] : shelf)),
+    )
+  })
+  it('waits longer at the one stop, and never less than before', () => {
+    const waits = (hours: number) => changed({ kind: 'wait', stop: 'first', hours }).stops.map(({ waitH }) => waitH)
+    expect(waits(4)).toEqual([4, null])
+    // One waits an hour anywhere.
+    expect(waits(0.5)).toEqual([1, null])
+    expect(changed({ kind: 'wait', stop: 'first', hours: 4 }).ride).toBe(plan.ride)
+  })
+  it('sleeps at the stop, and nowhere where there is no such stop', () => {
+    expect(changed({ kind: 'sleep', stop: 'second' }).ride.nights).toEqual([
+      { id: 'night-second', roadKm: 60, stop: 'second', nights: 1 },
+    ])
+    expect(changed({ kind: 'sleep', stop: 'third' })).toEqual(plan)
+  })
+  it('leaves days sooner or later by the same clock; without a start it cannot', () => {
+    expect(changed({ kind: 'leave', days: -2 }).ride.start).toBe('2026-06-10T08:00')
+    expect(changed({ kind: 'leave', days: 1 }).ride.start).toBe('2026-06-13T08:00')
+    const undated = { ...plan, ride: { ...plan.ride, start: null } }
+    expect(withChanges(undated, [{ kind: 'leave', days: 1 }], 'tube-622')).toEqual(undated)
+  })
+  it('of several changes has all of them', () => {
+    const both = changed({ kind: 'post', stop: 'second', service: 'post-office' }, { kind: 'sleep', stop: 'second' })
+    expect(both.stops[1]?.services[1]?.parcel).toEqual({ 'tube-622': 1 })
+    expect(both.ride.nights).toHaveLength(1)
+  })
 })

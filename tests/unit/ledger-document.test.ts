@@ -29,9 +29,16 @@ describe('a ledger document', () => {
     expect(faultsOf({})).toEqual([])
     expect(faultsOf({ pins: { tube: { min: 2, max: 2 }, levers: { min: 1, max: 1 } }, budgetG: 240 })).toEqual([])
     expect(faultsOf({ pins: { tube: { min: 0, max: 0 } }, budgetG: 0 })).toEqual([])
+    const { stocks, pins, budgetG } = readLedger({ format: ledgerFormat, legs: 1, items: [], events: [] })
+    expect({ stocks, pins, budgetG }).toEqual({ stocks: [], pins: {}, budgetG: null })
   })
 
   it.each([
+    [
+      'a pin whose most is less than its least',
+      { pins: { tube: { min: 2, max: 1 } } },
+      ['pins.tube.max: 1; expected a pin whose max is not below its min'],
+    ],
     ['an item twice', { items: [item, item] }, ['items[1].id: "tube" a second time; expected an id used once']],
     [
       'a stock twice',

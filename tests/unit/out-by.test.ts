@@ -1,6 +1,6 @@
 import { nth, defined, numberAt } from '#core/validation'
 import { Landscape, placeReportAt } from '#core/availability'
-import { nextLight, outBy, parseWallClock, formatWallClock, type Daylight } from '#core/ride'
+import { formatWallClock, nextLight, outBy, parseWallClock, withDaylight, type Daylight } from '#core/ride'
 import { surveyRoad } from '#core/road'
 import { stopSchema } from '#core/supply'
 import { catalogue } from '#catalogue'
@@ -144,6 +144,28 @@ describe('a place read off', () => {
     const { day, nearest } = placeReportAt(landscape(), trip, survey, 250)
     expect(defined(defined(day).worst).out.hours).toBeGreaterThanOrEqual(defined(day).then.hours - 0.5)
     expect(defined(defined(day).worst).out.hours).toBeGreaterThanOrEqual(nearest.walkH)
+  })
+  it('names the worst of the hours of its day, each of them tried, and none where they are all alike', () => {
+    const days = withDaylight(defined(landscape().timetable).days, trip.road.points, survey, trip.ride)
+    let named = 0
+    for (let km = 10; km < survey.lengthKm; km += 30) {
+      const { day, nearest } = placeReportAt(landscape(), trip, survey, km)
+      const { startsAt, endsAt, daylight } = defined(days.find(({ toKm }) => km <= toKm))
+      const tried = Array.from({ length: Math.floor((endsAt - startsAt) / 60) + 1 }, (_, hour) => {
+        const at = startsAt + 60 * hour
+        return { at, hours: outBy(at, nearest.walkH, daylight, trip.dials.walkHoursPerDay).hours }
+      })
+      const hours = tried.map((each) => each.hours)
+      const worst = defined(day).worst
+      if (Math.max(...hours) - Math.min(...hours) <= 0.5) expect(worst, `km ${km}`).toBeNull()
+      else {
+        named++
+        expect(defined(worst).out.hours, `km ${km}`).toBe(Math.max(...hours))
+        // The first of those that are as bad.
+        expect(defined(worst).at, `km ${km}`).toBe(nth(tried, hours.indexOf(Math.max(...hours))).at)
+      }
+    }
+    expect(named).toBeGreaterThan(3)
   })
   it('names the place, not the end, where one lies at it', () => {
     const shop = (id: string, roadKm: number) =>

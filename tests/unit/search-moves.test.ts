@@ -6,7 +6,7 @@ import { describe, expect, it } from 'vitest'
 import { condense } from '../../core/search/condense'
 import { addAll, nearlyPaying } from '../../core/search/moves/add'
 import { addThenDrop } from '../../core/search/moves/add-then-drop'
-import { dropAll, drops } from '../../core/search/moves/drop'
+import { dropAll, drops, dropToFit } from '../../core/search/moves/drop'
 import { dropThenAdd } from '../../core/search/moves/drop-then-add'
 import { improve, makeSure } from '../../core/search/search'
 import { pays } from '../../core/search/slack'
@@ -315,6 +315,77 @@ describe('leaving something off', () => {
     const worth = new KitState(problemAt(2000), [1, 1, 1])
     expect(dropThenAdd(worth)).toBe(false)
     expect([...worth.counts]).toEqual([1, 1, 1])
+  })
+})
+
+describe('making a kit fit a budget', () => {
+  /** Spares of so many grams, each for a failure of its own that costs so much; an hour is worth 1000 g. */
+  const sparesOf = (...spares: (readonly [massG: number, lostH: number])[]) =>
+    problemOf(
+      readLedger({
+        format: ledgerFormat,
+        legs: 1,
+        items: spares.map(([massG], i) => ({ id: `i${i}`, massG, max: 1, units: { [`s${i}`]: 1 } })),
+        stocks: spares.map((_, i) => ({ id: `s${i}` })),
+        // One piece serves all failures but a few: its hours are lost without it.
+        events: spares.map(([, lostH], i) => ({
+          id: `e${i}`,
+          perLeg: [0.01],
+          lossH: 100 * lostH,
+          fixes: [{ id: 'fit', uses: { [`s${i}`]: 1 }, hands: 1 }],
+        })),
+        gramsPerHour: 1000,
+      }),
+    )
+  const whole = (problem: KitProblem, budgetG: number) => {
+    const state = new KitState(
+      problem,
+      problem.ledger.items.map(({ max }) => max),
+    )
+    state.budgetG = budgetG
+    return state
+  }
+  const fitted = (problem: KitProblem, budgetG: number, items = allItems(problem), isKnown = false) => {
+    const state = whole(problem, budgetG)
+    if (isKnown) for (const changes of drops(state, items)) state.gain(changes)
+    // It is tried, as it may not pay.
+    return state.tryOut([], () => {
+      const dropped = dropToFit(state, items)
+      expect(dropped.map(({ by }) => by)).toEqual(dropped.map(() => -1))
+      return { dropped: dropped.map(({ item }) => item), massG: state.massG }
+    })
+  }
+
+  it('leaves nothing off what fits to the gram', () => {
+    expect(fitted(sparesOf([100, 1], [50, 1]), 150)).toEqual({ dropped: [], massG: 150 })
+  })
+  it('leaves off what is missed least for the grams that it must lose, and no more', () => {
+    // 50 g too much: of the 200 g only 50 count, and they are missed for 0.3 h, against 0.1 h.
+    expect(fitted(sparesOf([200, 0.3], [50, 0.1], [50, 1]), 250)).toEqual({ dropped: [1], massG: 250 })
+    // 200 g too much: now all of them count.
+    expect(fitted(sparesOf([200, 0.3], [50, 0.1], [50, 1]), 100)).toEqual({ dropped: [0], massG: 100 })
+    expect(fitted(sparesOf([40, 0.2], [40, 0.1], [40, 0.3]), 60)).toEqual({ dropped: [1, 0], massG: 40 })
+  })
+  it('of what is missed alike takes the first, and leaves off nothing that it may not', () => {
+    expect(fitted(sparesOf([40, 0.2], [40, 0.2]), 50)).toEqual({ dropped: [0], massG: 40 })
+    expect(fitted(sparesOf([40, 0.1], [40, 0.2]), 50, [1])).toEqual({ dropped: [1], massG: 40 })
+    expect(fitted(sparesOf([40, 0.1], [40, 0.2]), 50, [])).toEqual({ dropped: [], massG: 80 })
+  })
+  it('never counts on what weighs nothing', () => {
+    const weightless = [0, 0, 0, 0, 0].map((massG) => [massG, 0.1] as const)
+    expect(fitted(sparesOf(...weightless, [40, 0.2]), 0)).toEqual({ dropped: [5], massG: 0 })
+  })
+  it('sees again what was missed least when it was last seen', () => {
+    const spares = [0.6, 0.5, 0.4, 0.3, 0.2, 0.1].map((lostH) => [40, lostH] as const)
+    expect(fitted(sparesOf(...spares), 200, undefined, true).dropped).toEqual([5])
+    // By grams: the heavier one is missed for less a gram, though for more in all.
+    const unlike = [...[0.8, 0.7, 0.6, 0.5].map((lostH) => [10, lostH / 4] as const), [80, 0.4] as const]
+    expect(fitted(sparesOf(...unlike), 40, undefined, true).dropped).toEqual([4])
+  })
+  it('sees first the heavy ones of what was never seen', () => {
+    const spares = [...[10, 10, 10, 10].map((massG) => [massG, 0.1] as const), [100, 0.2] as const]
+    // Of the 100 g only 80 count, so that each of those is the dearer to carry.
+    expect(fitted(sparesOf(...spares), 60).dropped).toEqual([4])
   })
 })
 

@@ -16,6 +16,6 @@ withDefaults(defineProps<{ coverage: CoverageState; size?: number }>(), { size: 
       <rect x="1.75" y="1.75" width="8.5" height="8.5" rx="1" stroke-dasharray="2.4 1.6" />
     </g>
     <path v-else-if="coverage === 'waits'" d="M2 6h8" class="stroke-soft" stroke-width="2" />
-    <path v-else d="M2 2l8 8M10 2l-8 8" class="stroke-madder" stroke-width="2.5" />
+    <path v-else d="M2 2l8 8M10 2l-8 8" class="stroke-lacking" stroke-width="2.5" />
   </svg>
 </template>

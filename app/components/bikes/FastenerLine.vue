@@ -32,7 +32,7 @@ const torque = computed(() => {
       <span class="font-semibold">{{ fastener.name }}</span>
       <span v-if="fastener.count > 1" class="figures text-sm text-soft"> × {{ fastener.count }}</span>
       <span v-if="showsPart" class="text-sm text-soft">, {{ fastener.part }}</span>
-      <span class="block text-sm" :class="coverage === 'uncovered' ? 'text-madder' : 'text-soft'">
+      <span class="block text-sm" :class="coverage === 'uncovered' ? 'text-lacking' : 'text-soft'">
         <span class="font-semibold">{{ coverageWords[coverage] }}</span>{{ fit ? `: ${words(fit, fastener)}` : '' }}
       </span>
       <span v-if="fastener.wantsTorqueKey" class="block text-xs text-brass"

@@ -9,6 +9,6 @@ defineProps<{ mark: string }>()
     <rect x="-5" y="-5" width="10" height="10" rx="1" fill="none" class="stroke-brass" stroke-width="1.4" />
     <path d="M-5 -5v10h10z" class="fill-brass" />
   </g>
-  <path v-else-if="mark === 'damages'" d="M-4.5 -4.5l9 9M4.5 -4.5l-9 9" class="stroke-madder" stroke-width="1.8" />
+  <path v-else-if="mark === 'damages'" d="M-4.5 -4.5l9 9M4.5 -4.5l-9 9" class="stroke-lacking" stroke-width="1.8" />
   <circle v-else-if="mark === 'near'" r="2.8" fill="none" class="stroke-soft" stroke-width="1.2" />
 </template>

@@ -84,15 +84,15 @@ const edited = shallowRef<Open>()
       ><template v-if="counts.waits"
         >, <strong class="figures">{{ counts.waits }}</strong> can wait for a workshop</template
       >,
-      <strong class="figures" :class="counts.uncovered ? 'text-madder' : 'text-petrol'">{{
+      <strong class="figures" :class="counts.uncovered ? 'text-lacking' : 'text-petrol'">{{
         counts.uncovered || 'none'
       }}</strong>
       uncovered.
     </p>
 
-    <section v-if="open.length" aria-label="Uncovered" class="mx-4 mt-3 rounded border border-madder">
+    <section v-if="open.length" aria-label="Uncovered" class="mx-4 mt-3 rounded border border-lacking">
       <header class="flex flex-wrap items-center gap-2 border-b border-line px-3 py-1.5">
-        <h2 class="text-base text-madder">Nothing turns these</h2>
+        <h2 class="text-base text-lacking">Nothing turns these</h2>
         <button
           v-if="fit.addition.items.length > 1"
           type="button"

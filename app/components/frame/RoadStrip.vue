@@ -264,11 +264,11 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
             :x2="x(view.worst.atKm)"
             :y1="hours(view.worst.worstH)"
             :y2="base"
-            class="stroke-madder"
+            class="stroke-lacking"
             stroke-width="1.4"
           />
-          <circle :cx="x(view.worst.atKm)" :cy="hours(view.worst.worstH)" r="4" class="fill-madder" />
-          <text :x="farthest.x" y="15" class="fill-madder text-[12px] font-bold">
+          <circle :cx="x(view.worst.atKm)" :cy="hours(view.worst.worstH)" r="4" class="fill-lacking" />
+          <text :x="farthest.x" y="15" class="fill-lacking text-[12px] font-bold">
             {{ farthest.text }}
           </text>
         </g>

@@ -84,7 +84,7 @@ function without(part: 'parcel' | 'stocks', classId: string, what: string) {
         <MessageCircleQuestion :size="15" aria-hidden="true" />Ask them
       </button>
     </div>
-    <p v-if="visit" class="mt-1 text-xs md:ml-30" :class="visit.found === 'shut' ? 'text-madder' : 'text-soft'">
+    <p v-if="visit" class="mt-1 text-xs md:ml-30" :class="visit.found === 'shut' ? 'text-lacking' : 'text-soft'">
       When you come by: {{ visitInWords(visit) }}
     </p>
     <ul v-if="Object.keys(service.stocks).length" class="mt-2 md:ml-30 flex flex-wrap gap-1.5 text-xs">

@@ -25,7 +25,7 @@ const title = computed(() => {
 })
 const look = computed(() => {
   if (!has.value) return 'border-line hover:border-petrol'
-  if (!mark.value.serves) return 'border-madder text-madder'
+  if (!mark.value.serves) return 'border-lacking text-lacking'
   return visit.value?.found === 'shut' ? 'border-brass text-brass' : 'border-petrol bg-petrol text-on-petrol'
 })
 </script>

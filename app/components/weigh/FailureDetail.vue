@@ -98,7 +98,7 @@ const fixesHere = computed(() =>
         <li v-for="{ fix, share } in mended" :key="fix" class="flex justify-between gap-3">
           <span>{{ fixInWords(fix, catalogue) }}</span><span class="figures">{{ shareInWords(share) }}</span>
         </li>
-        <li class="flex justify-between gap-3 text-madder">
+        <li class="flex justify-between gap-3 text-lacking">
           <span>nothing mends it</span><span class="figures">{{ shareInWords(unmended) }}</span>
         </li>
       </ul>

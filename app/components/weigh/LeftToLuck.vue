@@ -61,7 +61,7 @@ const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id
                 >; {{ timesInWords(expected) }}, {{ hoursInWords(bare.hours / expected) }} each</span
               ></span
             >
-            <span class="figures font-semibold text-madder">{{ hoursInWords(hours) }}</span>
+            <span class="figures font-semibold text-lacking">{{ hoursInWords(hours) }}</span>
           </button>
         </li>
       </ul>

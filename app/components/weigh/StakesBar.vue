@@ -28,7 +28,7 @@ const worst = computed(() => [...props.stakes].sort((a, b) => b.hours - a.hours)
       :width="(100 * (leg.toKm - leg.fromKm)) / lengthKm"
       y="0"
       height="6"
-      class="fill-madder"
+      class="fill-lacking"
       :opacity="density(leg) / most"
     />
   </svg>

@@ -157,7 +157,7 @@ function unpin() {
         v-for="line in unfit"
         :key="line.bike + line.words"
         class="border-l-4 pl-2"
-        :class="line.verdict === 'doubtful' ? 'border-brass' : 'border-madder'"
+        :class="line.verdict === 'doubtful' ? 'border-brass' : 'border-lacking'"
       >
         <strong>{{ line.verdict }}</strong> on {{ line.bike }}: {{ line.words }}
       </li>
@@ -169,7 +169,7 @@ function unpin() {
           : `Turns nothing here: ${idle.map(headInWords).join(', ')}.`
       }}
     </p>
-    <p v-for="line in stuck" :key="line" class="mt-2 border-l-4 border-madder pl-2 text-sm">
+    <p v-for="line in stuck" :key="line" class="mt-2 border-l-4 border-lacking pl-2 text-sm">
       Cannot be used yet: {{ line }}
     </p>
 
@@ -202,7 +202,7 @@ function unpin() {
               >; {{ timesInWords(account.expected) }},
               {{ hoursInWords(account.bare.hours / account.expected) }} each</span
             >
-            <span class="block text-xs" :class="answer.instead ? 'text-soft' : 'text-madder'">{{
+            <span class="block text-xs" :class="answer.instead ? 'text-soft' : 'text-lacking'">{{
               instead(answer)
             }}</span>
           </span>

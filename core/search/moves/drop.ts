@@ -48,7 +48,11 @@ function sweep(state: KitState, items: readonly number[], wantedH: number): Chan
   return dropped
 }
 
-/** Leaves off, of some items, what is missed least for its grams, until the budget holds. @returns what was left off */
+/**
+ * Leaves off, of some items, what is missed least for its grams, until the budget holds: within a trial, as it may not pay.
+ *
+ * @returns what was left off
+ */
 export function dropToFit(state: KitState, items: readonly number[]): Change[] {
   const dropped: Change[] = []
   while (state.massG > state.budgetG) {
