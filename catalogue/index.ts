@@ -25,3 +25,4 @@ export const catalogue: Reference = {
 }
 
 export { bikeFrom, bikeStarts } from './bikes'
+export { placeWords } from './place-words'

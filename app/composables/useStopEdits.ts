@@ -1,4 +1,12 @@
-import { serviceSchema, type Service, type Stop } from '#core/supply'
+import {
+  nameOf,
+  serviceSchema,
+  withoutProposal,
+  withProposals,
+  type Proposal,
+  type Service,
+  type Stop,
+} from '#core/supply'
 import { moveStop } from '#core/trip'
 import { useTripStore } from '../stores/trip'
 
@@ -32,5 +40,17 @@ export function useStopEdits() {
     store.edit(`remove ${stop.name}`, { stops: store.openTrip.stops.filter((other) => other.id !== stop.id) })
   }
 
-  return { change, move, changeService, toggleService, remove }
+  function takeProposals(proposals: readonly Proposal[]) {
+    const [first] = proposals
+    const label =
+      proposals.length === 1 && first ? `a ${nameOf(first.has)} at ${first.stop.name}` : 'take what stops have'
+    store.edit(label, { stops: withProposals(store.openTrip.stops, proposals) })
+  }
+
+  function ruleOut(proposal: Proposal) {
+    const without = withoutProposal(proposal)
+    change(proposal.stop, { ruledOut: without.ruledOut }, `no ${nameOf(proposal.has)} at ${proposal.stop.name}`)
+  }
+
+  return { takeProposals, ruleOut, change, move, changeService, toggleService, remove }
 }

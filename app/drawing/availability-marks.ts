@@ -8,6 +8,6 @@ export const availabilityMarks: Record<
   had: { sign: '┃', look: 'text-petrol', words: 'there', detail: 'there' },
   uncertain: { sign: '┇', look: 'text-petrol', words: 'there, hours unknown', detail: 'there, hours unknown' },
   waited: { sign: '╽', look: 'text-brass', words: 'after a wait', detail: 'there after a wait' },
-  shut: { sign: '×', look: 'text-madder', words: 'shut', detail: 'shut when you come by' },
+  shut: { sign: '×', look: 'text-lacking', words: 'shut', detail: 'shut when you come by' },
   doubtful: { sign: '?', look: 'text-soft', words: 'perhaps', detail: 'perhaps' },
 }

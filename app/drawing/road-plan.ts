@@ -12,12 +12,23 @@ export interface PlanDrawing {
   readonly bar: { km: number; px: number }
 }
 
+/** Room for names around a plan. */
+const usualMargin = 36
+
+function extent(values: Float64Array): { low: number; high: number; span: number } {
+  const [low, high] = [Math.min(...values), Math.max(...values)]
+  return { low, high, span: high - low }
+}
+
+/** How high a box of some width a plan wants, so that it fills it; within limits. */
+export function planHeight(plan: PlanProjection, width: number, least: number, most: number): number {
+  const [east, north] = [extent(plan.eastKm).span, extent(plan.northKm).span]
+  const wanted = 2 * usualMargin + ((width - 2 * usualMargin) * north) / Math.max(east, 1e-6)
+  return Math.round(Math.min(most, Math.max(least, wanted)))
+}
+
 /** Fits a plan into a box, to scale and north up, with a margin for names. */
-export function planDrawing(plan: PlanProjection, width: number, height: number, margin = 36): PlanDrawing {
-  const extent = (values: Float64Array) => {
-    const [low, high] = [Math.min(...values), Math.max(...values)]
-    return { low, high, span: high - low }
-  }
+export function planDrawing(plan: PlanProjection, width: number, height: number, margin = usualMargin): PlanDrawing {
   const east = extent(plan.eastKm)
   const north = extent(plan.northKm)
   const pxPerKm = Math.min(

@@ -230,7 +230,9 @@ export const useKitStore = defineStore('kit', () => {
   function proveOnceCalm(): void {
     clearTimeout(calm)
     const isCalm = !busy.value && !weighing.value
-    if (isWeighOpen && isProofDue && isCalm) calm = setTimeout(startProof, calmMs)
+    // Of nothing to choose from there is nothing to prove.
+    const hasChoice = (weighed.value?.built.ledger.items.length ?? 0) > 0
+    if (isWeighOpen && isProofDue && isCalm && hasChoice) calm = setTimeout(startProof, calmMs)
   }
 
   function startProof(): void {

@@ -5,6 +5,8 @@ import { mostPoints, type RoadPoint } from './schema'
 /** A named point of a GPX file that is not part of the line. */
 export interface Waypoint {
   readonly name: string
+  /** What the file says of it beyond its name: its symbol and its type. */
+  readonly hint: string
   readonly lat: number
   readonly lon: number
 }
@@ -69,7 +71,8 @@ export function readGpx(text: string): GpxRoad {
   const points = read.flatMap((line) => line.points)
   const waypoints = gpx.waypoints.map((point, i) => {
     const [lat, lon] = readPoint(point, () => `waypoint ${i + 1}`)
-    return { name: short(point.name) || `Waypoint ${i + 1}`, lat, lon }
+    const hint = [...new Set([point.symbol, point.type])].filter((said) => said !== '').join(', ')
+    return { name: short(point.name) || `Waypoint ${i + 1}`, hint: short(hint), lat, lon }
   })
   const name = short((usesTracks ? gpx.tracks : gpx.routes)[0]?.name || gpx.name)
   const recordedAt = timeOf(lines.find((line) => line.points.length > 0)?.points[0]?.time)

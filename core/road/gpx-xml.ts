@@ -8,6 +8,9 @@ export interface RawPoint {
   ele: string
   time: string
   name: string
+  /** How it is drawn, and what kind of place it is. */
+  symbol: string
+  type: string
 }
 
 /** A track or a route: its name and its pieces, of which a route has one. */
@@ -78,13 +81,15 @@ function placesOf(gpx: RawGpx): ReadonlyMap<string, Place> {
   let point: RawPoint
   const placeOfPoint = (list: () => RawPoint[]): Place => ({
     opened({ attributes: { lat, lon } }) {
-      point = { lat, lon, ele: '', time: '', name: '' }
+      point = { lat, lon, ele: '', time: '', name: '', symbol: '', type: '' }
       list().push(point)
     },
     inside: within({
       ele: { closed: (content) => (point.ele = content) },
       time: { closed: (content) => (point.time = content) },
       name: { closed: (content) => (point.name = content) },
+      sym: { closed: (content) => (point.symbol = content) },
+      type: { closed: (content) => (point.type = content) },
     }),
   })
   const lastPiece = (lines: readonly RawLine[]) => () => defined(defined(lines.at(-1)).pieces.at(-1))

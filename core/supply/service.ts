@@ -55,6 +55,13 @@ export const stopSchema = z.object({
   /** Whether a big wrench or a vice can be borrowed. */
   bigWrench: z.boolean().default(false),
   note: text(1000).default(''),
+  /** What a file says of it beyond its name, as its symbol and its type. */
+  hint: text(200).default(''),
+  /** What it seems to have by its name and is known not to have: kinds of service, ways out. */
+  ruledOut: z
+    .array(z.string().regex(/^[a-z-]{1,40}$/, 'a kind of service, as in "bike-shop"'))
+    .max(20)
+    .default([]),
 })
 export type Stop = z.infer<typeof stopSchema>
 

@@ -58,13 +58,14 @@ export function waypointStops(
   newId: () => string,
 ): Stop[] {
   const known = new Set(stops.map((stop) => stop.name))
-  return waypoints.flatMap(({ name, lat, lon }): Stop[] => {
+  return waypoints.flatMap(({ name, hint, lat, lon }): Stop[] => {
     if (known.has(name)) return []
     const passes = passesOnRoad(points, survey, lat, lon).filter(({ offRoadM }) => offRoadM <= farthestM)
     return passes.map(({ roadKm, offRoadM }, pass) => {
       // To 10 m, but never past the end.
       const rounded = Math.min(Math.round(roadKm * 100) / 100, survey.lengthKm)
-      return newStop(newId(), pass === 0 ? name : `${name}, ${ordinal(pass)} time`, rounded, Math.round(offRoadM))
+      const stop = newStop(newId(), pass === 0 ? name : `${name}, ${ordinal(pass)} time`, rounded, Math.round(offRoadM))
+      return { ...stop, hint }
     })
   })
 }

@@ -194,6 +194,9 @@ export const stops = mysqlTable(
     waitH: double('wait_h'),
     bigWrench: boolean('big_wrench').notNull().default(false),
     note: text('note').notNull(),
+    hint: varchar('hint', { length: 200 }).notNull().default(''),
+    /** Kinds, with blanks between them. */
+    ruledOut: varchar('ruled_out', { length: 900 }).notNull().default(''),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
 )

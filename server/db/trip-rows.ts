@@ -175,7 +175,12 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.stops,
-      stops.map(({ services: _, ...stop }, position) => ({ tripId, position, ...stop })),
+      stops.map(({ services: _, ruledOut, ...stop }, position) => ({
+        ...stop,
+        ruledOut: ruledOut.join(' '),
+        tripId,
+        position,
+      })),
     )
     const services = stops.flatMap((stop) =>
       stop.services.map((service, position) => ({ tripId, stopId: stop.id, position, ...service })),
@@ -309,6 +314,7 @@ async function withServices(
   return stops.map((stop) =>
     stopSchema.parse({
       ...stop,
+      ruledOut: stop.ruledOut.split(' ').filter((kind) => kind !== ''),
       services: servicesOf(stop.id).map((service) => ({
         ...service,
         stocks: Object.fromEntries(stocksOf(serviceOf(service)).map((row) => [row.supplyClass, row.chance])),

@@ -175,12 +175,59 @@ test('nothing is red before something was laid', async ({ page }) => {
     expect(await redOn(page), name).toEqual([])
   }
   await expect(page.getByText('Left to luck')).toBeVisible()
+  // Nor is anything proved of a choice that there is not.
+  await expect(page.getByText('short of the best kit')).toHaveCount(0)
   // With something laid, what would leave one walking is.
   await stage('Bench').click()
   await page.getByRole('button', { name: 'Lay it out' }).click()
   await expect(page.getByRole('list', { name: 'Things on the bench' }).getByRole('listitem').first()).toBeVisible()
   await analysed(page)
   expect(await redOn(page)).not.toEqual([])
+})
+
+test('what stops have by their names is proposed, taken one by one or all at once, or said not to be there', async ({
+  page,
+}) => {
+  const waypoint = (name: string, lon: number, symbol = '') =>
+    `<wpt lat="50.001" lon="${lon}"><name>${name}</name>${symbol && `<sym>${symbol}</sym>`}</wpt>`
+  const waypoints = [
+    waypoint('Bike shop Aldermill', 10.2),
+    waypoint('Summit', 10.4),
+    waypoint('WP 014', 10.6, 'Drinking Water'),
+    waypoint('Railway station Saltmoor, food', 10.8),
+  ]
+  const points = Array.from({ length: 101 }, (_, i) => `<trkpt lat="50" lon="${10 + i / 100}"><ele>9</ele></trkpt>`)
+  const text = `<gpx version="1.1">${waypoints.join('')}<trk><name>moor</name><trkseg>${points.join('')}</trkseg></trk></gpx>`
+  await page.goto('/')
+  const choosing = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'Lay out a GPX file' }).click()
+  const buffer = Buffer.from(text)
+  await (await choosing).setFiles({ name: 'moor.gpx', mimeType: 'application/gpx+xml', buffer })
+  await expect(page.getByText('101 points read, 4 waypoints made into stops.')).toBeVisible()
+  const proposals = page.getByRole('region', { name: 'By their names' })
+  const lines = proposals.getByRole('listitem')
+  await expect(lines).toHaveCount(4)
+  // Nothing is taken unasked.
+  const pressed = page.getByRole('region', { name: 'Stops' }).locator('[aria-pressed=true]')
+  await expect(pressed).toHaveCount(0)
+  await proposals.getByRole('button', { name: 'Take: bike shop at Bike shop Aldermill' }).click()
+  await expect(pressed).toHaveCount(1)
+  await expect(lines).toHaveCount(3)
+  await proposals.getByRole('button', { name: 'Not there: water at WP 014' }).click()
+  await expect(lines).toHaveCount(2)
+  await proposals.getByRole('button', { name: 'Take all 2' }).click()
+  await expect(proposals).toHaveCount(0)
+  await expect(pressed).toHaveCount(2)
+  await expect(page.getByLabel('Way out at Railway station Saltmoor, food')).toHaveValue('train')
+  // Each is a step that can be taken back, and what was said stays said.
+  await page.keyboard.press('Control+z')
+  await expect(lines).toHaveCount(2)
+  await page.keyboard.press('Control+z')
+  await expect(lines).toHaveCount(3)
+  await page.keyboard.press('Control+Shift+z')
+  await page.waitForTimeout(500)
+  await page.reload()
+  await expect(lines).toHaveCount(2)
 })
 
 test('a file that is neither road nor trip is refused at the door, with nothing left behind', async ({ page }) => {

@@ -1,6 +1,6 @@
 import { defined, numberAt } from '#core/validation'
 import { onPlan, projectPlan, surveyRoad, type RoadPoint } from '#core/road'
-import { scaleBarKm } from '../../app/drawing/road-plan'
+import { planDrawing, planHeight, scaleBarKm } from '../../app/drawing/road-plan'
 import fc from 'fast-check'
 import geodesic from 'geographiclib-geodesic'
 import { describe, expect, it } from 'vitest'
@@ -31,6 +31,18 @@ describe('the road from above', () => {
         expect(Math.abs(drawn / km - 1)).toBeLessThan(0.006)
       }),
     )
+  })
+  it('wants a box as high as it fills at that width, within limits', () => {
+    // One degree north and two east at the equator: half as high as broad, within the margins of 36.
+    const slanting = plan([at(0, 0), at(1, 2)])
+    const height = planHeight(slanting, 472, 100, 400)
+    expect(Math.abs(height - (72 + 400 / 2))).toBeLessThanOrEqual(2)
+    const { at: drawnAt } = planDrawing(slanting, 472, height)
+    const [start, end] = [drawnAt(0), drawnAt(Infinity)]
+    expect([start.x, end.x].map(Math.round)).toEqual([36, 436])
+    expect(Math.abs(start.y - (height - 36))).toBeLessThan(2)
+    expect(planHeight(plan([at(0, 0), at(0, 2)]), 472, 100, 400)).toBe(100)
+    expect(planHeight(plan([at(0, 0), at(2, 0)]), 472, 100, 400)).toBe(400)
   })
   it('does not tear at the 180° meridian, nor at a pole', () => {
     const across = plan([at(-17, 179.5), at(-17, 179.9), at(-17, -179.9), at(-17, -179.5)])

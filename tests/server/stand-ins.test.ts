@@ -28,6 +28,8 @@ function detailed(): Trip {
           exitWaitH: 7.5,
           waitH: 11.25,
           bigWrench: true,
+          hint: 'Bike Shop, “poi” 🚲',
+          ruledOut: ['water', 'train'],
           services: [
             serviceSchema.parse({ kind: 'post', knownFrom: 'visited', parcel: { 'tube-622': 2, sealant: 60.5 } }),
             serviceSchema.parse({ kind: 'bike-shop', hours: 'off', stocks: { 'chain-12': 0.5 } }),

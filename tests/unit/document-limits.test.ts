@@ -27,6 +27,7 @@ function aDocument() {
         roadKm: 3,
         services: [{ kind: 'bike shop', hours: '', stocks: { patch: 0.5 }, parcel: { patch: 1 } }],
         note: '',
+        ruledOut: ['water'],
       },
     ],
     bikes: [
@@ -218,6 +219,7 @@ const lists: [path: string, least: number, most: number][] = [
   ['forecast.days', 0, 400],
   ['stops', 0, 1000],
   ['stops[0].services', 0, 20],
+  ['stops[0].ruledOut', 0, 20],
   ['bikes', 0, 20],
   ['bikes[0].chainrings', 1, 3],
   ['bikes[0].sprockets', 1, 14],
@@ -238,6 +240,7 @@ const texts: [path: string, least: number, most: number][] = [
   ['stops[0].id', 1, 60],
   ['stops[0].name', 1, 120],
   ['stops[0].note', 0, 1000],
+  ['stops[0].hint', 0, 200],
   ['stops[0].services[0].kind', 1, 40],
   ['stops[0].services[0].hours', 0, 200],
   ['bikes[0].name', 1, 120],

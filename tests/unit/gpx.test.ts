@@ -34,7 +34,7 @@ describe('reading GPX', () => {
       [0, 2, 7],
       [0, 3, 8],
     ])
-    expect(road.waypoints).toEqual([{ name: 'Shop & inn', lat: 1, lon: 2 }])
+    expect(road.waypoints).toEqual([{ name: 'Shop & inn', hint: '', lat: 1, lon: 2 }])
     expect(road.warnings.join()).toContain('the tracks were used')
   })
   it('reads a route where there is no track', () => {
@@ -99,10 +99,12 @@ describe('what a GPX file says besides its line', () => {
     expect(withLines(road, [1, 0, 7]).points.map(([lat]) => lat)).toEqual([5, 6, 1, 1])
   })
   it('its waypoints are named, or counted', () => {
-    const road = readGpx(gpx(`<wpt lat="1" lon="2"/><wpt lat="3" lon="4"><name> Inn </name></wpt>${trk('')}`))
-    expect(road.waypoints).toEqual([
-      { name: 'Waypoint 1', lat: 1, lon: 2 },
-      { name: 'Inn', lat: 3, lon: 4 },
+    const inn = '<wpt lat="3" lon="4"><name> Inn </name><sym>Lodging</sym><type>bed</type></wpt>'
+    const tap = '<wpt lat="5" lon="6"><type>water</type><sym>water</sym><name>Tap</name></wpt>'
+    expect(readGpx(gpx(`<wpt lat="1" lon="2"/>${inn}${tap}${trk('')}`)).waypoints).toEqual([
+      { name: 'Waypoint 1', hint: '', lat: 1, lon: 2 },
+      { name: 'Inn', hint: 'Lodging, bed', lat: 3, lon: 4 },
+      { name: 'Tap', hint: 'water', lat: 5, lon: 6 },
     ])
   })
   it('its heights are told of where they are missing, and nothing where all is well', () => {

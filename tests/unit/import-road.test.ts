@@ -14,7 +14,7 @@ const ids = () => {
   let id = 0
   return () => `new${id++}`
 }
-const waypoint = (name: string, lon: number, lat = 0) => ({ name, lat, lon: lon / 11.132 })
+const waypoint = (name: string, lon: number, lat = 0) => ({ name, hint: '', lat, lon: lon / 11.132 })
 const stop = (id: string, roadKm: number) => newStop(id, `at ${id}`, roadKm)
 const stretch = (id: string, fromKm: number, toKm: number) => ({
   id,

@@ -38,7 +38,7 @@ describe('a road across the 180° meridian', () => {
   it('has the waypoints beyond the seam in their place', () => {
     const survey = surveyRoad(points)
     const [stop] = waypointStops(
-      { points, waypoints: [{ name: 'Atoll', lat: 0.001, lon: -179.5 }] },
+      { points, waypoints: [{ name: 'Atoll', hint: '', lat: 0.001, lon: -179.5 }] },
       survey,
       [],
       () => 'a',
@@ -121,7 +121,7 @@ describe('a loop that passes a shop twice', () => {
   const whole = [...points, km(0, 0)]
   const stops = once(() => {
     let id = 0
-    const waypoints = [{ name: 'Crossing', lat: 10 / 110.574, lon: 0.0005 }]
+    const waypoints = [{ name: 'Crossing', hint: '', lat: 10 / 110.574, lon: 0.0005 }]
     return waypointStops({ points: whole, waypoints }, surveyRoad(whole), [], () => `s${id++}`)
   })
   it('has it as a stop at each pass', () => {

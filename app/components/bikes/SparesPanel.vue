@@ -74,7 +74,7 @@ const places = computed(() => {
             <th scope="row" class="min-w-36 py-1.5 pr-3 text-left font-semibold [overflow-wrap:anywhere]">
               {{ row.thing.name
               }}<span v-if="row.thing.count > 1" class="figures text-soft"> × {{ row.thing.count }}</span>
-              <span v-if="row.useless" class="block text-xs font-semibold text-madder">serves no bike here</span>
+              <span v-if="row.useless" class="block text-xs font-semibold text-lacking">serves no bike here</span>
             </th>
             <td v-for="{ bike, fits } in row.byBike" :key="bike.id" class="px-2 py-1.5">
               <span v-for="fit in fits" :key="spareReasonInWords(fit.reason)" class="block">

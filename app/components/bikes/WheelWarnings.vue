@@ -30,7 +30,7 @@ const found = computed(() =>
 <template>
   <ul
     v-if="found.length"
-    class="mx-4 my-2 border-l-4 border-madder pl-2 text-sm"
+    class="mx-4 my-2 border-l-4 border-lacking pl-2 text-sm"
     aria-label="Look at this before riding"
   >
     <li v-for="doubt in found" :key="`${doubt.wheel} ${doubt.words}`">

@@ -31,7 +31,7 @@ const tidy = (at: number) => Math.min(Math.round(at * 10) / 10, lengthKm.value)
 /** What is drawn under a piece that is wet or thorny. */
 const underlines = [
   { trait: 'wet', look: 'stroke-petrol', dashes: undefined },
-  { trait: 'thorns', look: 'stroke-madder', dashes: '2 3' },
+  { trait: 'thorns', look: 'stroke-ink', dashes: '2 3' },
 ] as const
 
 /** Words first: what the pointer says of a piece. */

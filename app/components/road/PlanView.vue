@@ -5,7 +5,7 @@ import { useElementSize } from '@vueuse/core'
 import { catalogue } from '#catalogue'
 import { computed, useTemplateRef } from 'vue'
 import { useView } from '../../stores/view'
-import { planDrawing } from '../../drawing/road-plan'
+import { planDrawing, planHeight } from '../../drawing/road-plan'
 import { planLabels } from '../../drawing/road-plan-labels'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
@@ -19,10 +19,14 @@ const { km } = useView()
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
-const height = 340
+/** A road that lies along needs little height. */
+const height = computed(() => {
+  const plan = kit.analysis?.plan
+  return plan ? planHeight(plan, width.value, 170, 340) : 340
+})
 const drawing = computed(() => {
   const plan = kit.analysis?.plan
-  return plan && width.value > 100 ? planDrawing(plan, width.value, height) : undefined
+  return plan && width.value > 100 ? planDrawing(plan, width.value, height.value) : undefined
 })
 const stops = computed(() =>
   drawing.value
@@ -36,7 +40,7 @@ const stops = computed(() =>
 )
 /** Marks shrink where there are hundreds. */
 const size = computed(() => Math.min(4, Math.max(1.5, width.value / Math.max(stops.value.length, 1) / 3)))
-const labels = computed(() => planLabels(stops.value, width.value, height, size.value + 3))
+const labels = computed(() => planLabels(stops.value, width.value, height.value, size.value + 3))
 const gap = computed(() => {
   const availability = kit.analysis?.availability.find(({ classId }) => classId === selection.classId)
   return availability?.gaps[availability.longest]
@@ -118,8 +122,8 @@ function point(event: PointerEvent) {
           {{ label.text }}
         </text>
         <g v-if="cursor" class="pointer-events-none">
-          <circle :cx="cursor.x" :cy="cursor.y" r="8" class="fill-none stroke-madder" stroke-width="2" />
-          <circle :cx="cursor.x" :cy="cursor.y" r="1.8" class="fill-madder" />
+          <circle :cx="cursor.x" :cy="cursor.y" r="8" class="fill-none stroke-ink" stroke-width="2" />
+          <circle :cx="cursor.x" :cy="cursor.y" r="1.8" class="fill-ink" />
         </g>
         <g :transform="`translate(${width - 28} 34)`" class="fill-soft text-[11px]" aria-hidden="true">
           <path d="M0 -16 L5 4 L0 0 L-5 4 Z" />

@@ -8,6 +8,7 @@ import { useView } from '../../stores/view'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
 import StopCardList from './StopCardList.vue'
+import StopProposals from './StopProposals.vue'
 import StopTable from './StopTable.vue'
 
 /** Stops in the order one meets them; what each offers is set with a click. */
@@ -34,6 +35,8 @@ const wide = useMediaQuery('(min-width: 768px)')
 </script>
 
 <template>
+  <h2 v-if="stops.length" class="mb-2 px-4 text-base">Stops</h2>
+  <StopProposals />
   <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Stops">
     <template v-if="stops.length">
       <nav

@@ -61,7 +61,7 @@ const showsSum = ref(false)
           <dt class="text-xs text-soft">chance of being stranded</dt>
           <dd class="figures text-lg font-semibold">{{ chanceInWords(kit.stranded) }}</dd>
         </div>
-        <ProofLine />
+        <ProofLine v-if="store.trip?.bench.length" />
       </dl>
       <button type="button" class="mt-2 text-left text-sm underline" @click="showsSum = true">
         {{ hoursInWords(kit.promiseH) }} lost in all, of {{ hoursInWords(kit.emptyH) }} bare-handed: how it adds up

@@ -192,15 +192,16 @@ function addStop() {
       {{ kit.analysis && !kit.busy ? 'This road has no length; replace it by a GPX file.' : 'Measuring the road …' }}
     </p>
     <template v-else>
+      <!-- In the order of the work: the line, the days, the stops; what follows from them comes last. -->
       <div class="mx-4 mt-4 space-y-4">
-        <PlaceReport />
-        <AvailabilityList />
-        <RideCard v-if="turn > 0" />
+        <PlanView />
+        <StretchTable v-if="turn > 0" />
+        <RideCard v-if="turn > 1" />
       </div>
-      <StopList v-if="turn > 1" class="mt-4" />
+      <div v-if="turn > 2" class="mt-4"><StopList /></div>
       <div class="mx-4 mt-6 space-y-4">
-        <StretchTable v-if="turn > 2" />
-        <PlanView v-if="turn > 3" />
+        <AvailabilityList v-if="turn > 3" />
+        <PlaceReport v-if="turn > 3" />
       </div>
     </template>
     <LinesDialog v-if="choosing" :lines="fileLines" @pick="pickLines" @close="choosing = false" />

@@ -1,0 +1,143 @@
+import { z } from 'zod'
+import { exitKinds, serviceSchema, type Stop } from './service'
+
+/** What a place may have for a rider: a service, or a way out of the ride. */
+export const placeHasSchema = z.union([z.object({ service: z.string() }), z.object({ exit: z.enum(exitKinds) })])
+export type PlaceHas = z.infer<typeof placeHasSchema>
+
+/** Words by which places are named that have something. */
+export const placeWordsSchema = z.object({
+  has: placeHasSchema,
+  /**
+   * Words or phrases in small letters without accents. A star stands for the rest of a word: "fahrrad*", "*werkstatt".
+   */
+  words: z
+    .array(z.string().regex(/^[a-z0-9*]+(?: [a-z0-9*]+)*$/))
+    .transform((phrases) => phrases.map((phrase) => phrase.split(' '))),
+  /** Words that, just before or after, say that it is something else: "water street", "coffee shop". */
+  butNot: z.array(z.string()).default([]),
+})
+export type PlaceWords = z.infer<typeof placeWordsSchema>
+
+/** Words that say that what is named is not there. */
+const denials = [
+  'no',
+  'not',
+  'without',
+  'former',
+  'formerly',
+  'ex',
+  'closed',
+  'abandoned',
+  'kein',
+  'keine',
+  'ehemalige',
+  'sans',
+  'ferme',
+  'sin',
+  'cerrado',
+  'chiuso',
+  'senza',
+]
+/** A word that denies stands so many words before what it denies. */
+const deniesWithin = 2
+
+/** The words of a text, in small letters without accents; "BikeShop" and "bike-shop" are two. */
+export function wordsOf(text: string): string[] {
+  return text
+    .replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/ß/g, 'ss')
+    .replace(/[’']/g, '')
+    .split(/[^a-z0-9]+/)
+    .filter((word) => word !== '')
+}
+
+/**
+ * What a place seems to have, by its name and by what a file says of it. A guess that nobody should act on unasked.
+ *
+ * @param vocabulary earlier entries first: a word that has been understood is not understood otherwise
+ */
+export function seemsToHave(
+  { name, hint }: Pick<Stop, 'name' | 'hint'>,
+  vocabulary: readonly PlaceWords[],
+): PlaceHas[] {
+  // What is said in brackets, or by a symbol, is said for itself.
+  const texts = [name, hint].map(wordsOf)
+  const understood = texts.map((words) => words.map(() => false))
+  return vocabulary.flatMap(({ has, words: phrases, butNot }) => {
+    const found = texts.flatMap((words, t) =>
+      phrases.flatMap((phrase) => {
+        const at = placeOf(phrase, words, understood[t] ?? [], butNot)
+        return at === undefined ? [] : [{ t, at, length: phrase.length }]
+      }),
+    )
+    for (const { t, at, length } of found) {
+      for (let i = at; i < at + length; i++) (understood[t] ?? [])[i] = true
+    }
+    return found.length > 0 ? [has] : []
+  })
+}
+
+/** Where a phrase stands among words; nowhere where one of them is understood already, or denied, or means something else there. */
+function placeOf(
+  phrase: readonly string[],
+  words: readonly string[],
+  understood: readonly boolean[],
+  butNot: readonly string[],
+): number | undefined {
+  for (let at = 0; at + phrase.length <= words.length; at++) {
+    const after = at + phrase.length
+    const isThere = phrase.every((part, i) => isMeant(part, words[at + i] ?? '') && !understood[at + i])
+    const beside = [words[at - 1], words[after]]
+    const isOther = beside.some((word) => word !== undefined && butNot.includes(word))
+    const isDenied = words.slice(Math.max(0, at - deniesWithin), at).some((word) => denials.includes(word))
+    const isClosed = words.length === after + 1 && words[after] === 'closed'
+    if (isThere && !isOther && !isDenied && !isClosed) return at
+  }
+  return undefined
+}
+
+/** Whether a word of a text is one of the vocabulary, or several of it. */
+function isMeant(part: string, word: string): boolean {
+  if (part.startsWith('*')) return word.endsWith(part.slice(1))
+  if (part.endsWith('*')) return word.startsWith(part.slice(0, -1))
+  return word === part || word === `${part}s`
+}
+
+/** Something that a stop seems to have and is not said to have. */
+export interface Proposal {
+  readonly stop: Stop
+  readonly has: PlaceHas
+}
+
+/** What stops seem to have beside what they are said to have; nothing that is known not to be there. @param seen looks at one */
+export function proposalsFor(stops: readonly Stop[], seen: (stop: Stop) => readonly PlaceHas[]): Proposal[] {
+  return stops.flatMap((stop) => {
+    const lacks = (has: PlaceHas) =>
+      'service' in has ? !stop.services.some(({ kind }) => kind === has.service) : stop.exit === null
+    return seen(stop)
+      .filter((has) => lacks(has) && !stop.ruledOut.includes(nameOf(has)))
+      .map((has) => ({ stop, has }))
+  })
+}
+
+/** The stops with what is proposed for them; of several ways out of one the first. */
+export function withProposals(stops: readonly Stop[], proposals: readonly Proposal[]): Stop[] {
+  return stops.map((stop) => proposals.filter((each) => each.stop.id === stop.id).reduce(withOne, stop))
+}
+
+function withOne(stop: Stop, { has }: Proposal): Stop {
+  if ('exit' in has) return { ...stop, exit: stop.exit ?? has.exit }
+  return { ...stop, services: [...stop.services, serviceSchema.parse({ kind: has.service })] }
+}
+
+/** The stop, known not to have what was proposed. */
+export function withoutProposal({ stop, has }: Proposal): Stop {
+  return { ...stop, ruledOut: [...stop.ruledOut, nameOf(has)] }
+}
+
+/** The kind of service, or the way out. */
+export const nameOf = (has: PlaceHas): string => ('service' in has ? has.service : has.exit)
