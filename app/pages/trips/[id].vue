@@ -125,7 +125,10 @@ const speaks = computed(
 const stageName = computed(() => stages.find((stage) => route.path.endsWith(`/${stage.id}`))?.name ?? '')
 /** What is lacking is shown in red once something was laid. */
 const bench = computed(() => (store.trip?.bench.length === 0 ? 'empty' : undefined))
-useHead({ htmlAttrs: { 'data-bench': bench }, title: () => `${stageName.value} · ${store.trip?.name ?? 'Trip'} · Rag Tin` })
+useHead({
+  htmlAttrs: { 'data-bench': bench },
+  title: () => `${stageName.value} · ${store.trip?.name ?? 'Trip'} · Rag Tin`,
+})
 
 const { move } = useStopEdits()
 const moveStop = (id: string, roadKm: number) =>
