@@ -53,6 +53,27 @@ const told = (trip: Trip, classId?: string) =>
   remedies(trip, classId).map((remedy) => `${words(remedy)}: ${Math.round(remedy.hereKm)}`)
 
 describe('the availability of a class', () => {
+  it('is walked to for each class by itself, from the same places or from others', () => {
+    const trip = tripWith(
+      stop('tubes', 30, service('water', { stocks: { 'tube-622': 1 } })),
+      stop('chains', 70, service('water', { stocks: { 'chain-12': 1 } })),
+    )
+    const landscape = new Landscape(trip, survey, catalogue, book)
+    const { km } = landscape.grid
+    const at = (classId: string, roadKm: number) => {
+      const away = Array.from(km, (each) => Math.abs(each - roadKm))
+      return nth(landscape.walkTo(classId, 1), away.indexOf(Math.min(...away)))
+    }
+    expect([at('tube-622', 30), at('chain-12', 70), at('hanger-a1', 0)].map((hours) => hours.toFixed(1))).toEqual([
+      '0.0',
+      '0.0',
+      '0.0',
+    ])
+    expect(at('tube-622', 70)).toBeGreaterThan(5)
+    expect(at('chain-12', 30)).toBeGreaterThan(5)
+    expect(at('hanger-a1', 30)).toBeGreaterThan(5)
+    expect(landscape.walkTo('tube-622', 1)).toBe(landscape.walkTo('tube-622', 1))
+  })
   it('has its places in the order of the road, and the first of gaps that are as long', () => {
     const shop = (id: string, km: number) => stop(id, km, service('bike-shop', { hours: '24/7' }))
     const half = survey.lengthKm / 2
@@ -251,6 +272,19 @@ describe('what would shorten a gap', () => {
   it('being told that a place has it', () => {
     const maybe = tripWith(stop('forge', 50, service('workshop')))
     expect(told(maybe)).toEqual(['make sure that the village workshop at forge has it: 50'])
+  })
+  it('of leaving sooner and of leaving later the gentlest that does most; what does most comes first', () => {
+    const shop = (id: string, roadKm: number, days: string) =>
+      stop(id, roadKm, service('bike-shop', { hours: `${days} 09:00-12:00` }))
+    const leaving = (trip: Trip) => told(trip).filter((line) => /^leave [^+]*$/.test(line))
+    expect(leaving(tripWith(shop('shop', 60, 'Sa,Su')))).toEqual(['leave a day later: 60'])
+    expect(leaving(tripWith(shop('shop', 60, 'Th,Sa')))).toEqual(['leave a day sooner: 60', 'leave a day later: 60'])
+    // On Saturday the one at km 60 is open, on Sunday the one at km 50, on Thursday the one at km 70.
+    const three = tripWith(shop('half', 50, 'Su'), shop('later', 60, 'Sa'), shop('last', 70, 'Th'))
+    expect(leaving(three)).toEqual(['leave 2 days later: 50', 'leave a day sooner: 70'])
+    const reach = remedies(three).map(({ hereKm }) => hereKm)
+    expect([...reach].sort((a, b) => a - b)).toEqual(reach)
+    expect(new Set(reach).size).toBeGreaterThan(1)
   })
   it('leaving by three days at most, and waiting for half a day at most', () => {
     const mondays = tripWith(stop('shop', 60, service('bike-shop', { hours: 'Mo 09:00-12:00' })))
