@@ -253,3 +253,60 @@ function allKits(most: readonly number[]): number[][] {
     [[]],
   )
 }
+
+describe('what becomes of failures', () => {
+  const ledger = indexLedger(
+    readLedger({
+      format: ledgerFormat,
+      legs: 2,
+      items: [
+        { id: 'patches', massG: 20, max: 1, units: { patch: 1000 } },
+        { id: 'tube', massG: 100, max: 1, units: { tube: 1 } },
+      ],
+      stocks: [{ id: 'patch' }, { id: 'tube' }],
+      events: [
+        {
+          id: 'flat',
+          perLeg: [0.2, 0.3],
+          lossH: 4,
+          walkH: 2,
+          fixes: [
+            { id: 'glue', uses: { patch: 1 }, hands: 1, holds: 0.5, workH: 0.25, residualH: 0.1 },
+            { id: 'swap', uses: { tube: 1 }, hands: 1 },
+          ],
+        },
+        {
+          id: 'cut',
+          perLeg: [0.1, 0.1],
+          lossH: 6,
+          walkH: 3,
+          fixes: [{ id: 'both', uses: { patch: 1, tube: 1 }, hands: 1 }],
+        },
+      ],
+    }),
+  )
+  const settled = new PromiseEvaluator(ledger).settled([1, 0])
+
+  it('is told by each fix: how often it is tried and ends one, what it spares, takes and leaves', () => {
+    // Half a flat a trip; a patch holds by half and is tried twice at most: three tries for two flats, and three of four held.
+    const { open, failed, fixes } = settled.account(0)
+    const [glue, swap] = [nth(fixes, 0), nth(fixes, 1)]
+    expect(glue.tried).toBeCloseTo(0.5 * 1.5, 9)
+    expect(glue.held).toBeCloseTo(0.5 * 0.75, 9)
+    expect(glue.workH).toBeCloseTo(0.5 * 1.5 * 0.25, 9)
+    expect(glue.spared.hours).toBeCloseTo(0.5 * 0.75 * 4, 9)
+    expect(glue.spared.walkH).toBeCloseTo(0.5 * 0.75 * 2, 9)
+    expect(glue.residual.hours).toBeCloseTo(0.5 * 0.75 * 0.1, 9)
+    expect([swap.tried, swap.held]).toEqual([0, 0])
+    // What a patch did not do was tried, and failed.
+    expect([open.hours, open.walkH].map((hours) => hours.toFixed(9))).toEqual(['0.000000000', '0.000000000'])
+    expect(failed.hours).toBeCloseTo(0.5 * 0.25 * 4, 9)
+    expect(failed.walkH).toBeCloseTo(0.5 * 0.25 * 2, 9)
+  })
+  it('is left open where one of the stocks that a fix takes is not carried', () => {
+    const { open, failed, fixes } = settled.account(1)
+    expect([open.hours, open.walkH]).toEqual([expect.closeTo(0.2 * 6, 9), expect.closeTo(0.2 * 3, 9)])
+    expect([failed.hours, failed.walkH]).toEqual([expect.closeTo(0, 9), expect.closeTo(0, 9)])
+    expect(fixes.map(({ tried }) => tried)).toEqual([0])
+  })
+})
