@@ -48,12 +48,12 @@ const written: z.input<typeof placeWordsSchema>[] = [
   },
   {
     has: { service: 'post' },
-    words: ['post office', 'postoffice', 'amenity post office', 'postamt', 'postfiliale', 'la poste', 'bureau de poste', 'correos', 'ufficio postale', 'poste restante', 'parcel', 'parcel shop', 'parcel locker', 'packstation', 'postkantoor', 'post'],
+    words: ['post office', 'postoffice', 'amenity post office', 'postamt', 'postfiliale', 'bureau de poste', 'oficina de correos', 'ufficio postale', 'poste restante', 'parcel', 'parcel shop', 'parcel locker', 'postkantoor', 'post'],
     butNot: ['trading', 'border', 'guard', 'sign', 'mile', 'frontier', 'customs', 'police', 'military', 'check', 'restaurant'],
   },
   {
     has: { exit: 'train' },
-    words: ['train station', 'railway station', 'rail station', 'railway halt', 'train stop', 'railway stop', 'bahnhof', 'hauptbahnhof', 'hbf', 'bahn', 'gare', 'gare sncf', 'estacion de tren', 'estacion', 'stazione', 'ferroviaria', 'station de train', 'treinstation', 'train', 'railway', 'railhead'],
+    words: ['train station', 'railway station', 'rail station', 'railway halt', 'train stop', 'railway stop', 'bahnhof', 'hauptbahnhof', 'hbf', 'bahn', 'gare', 'estacion de tren', 'estacion', 'stazione', 'ferroviaria', 'station de train', 'treinstation', 'train', 'railway', 'railhead'],
     butNot: ['old', 'disused', 'museum', 'path', 'crossing', 'bridge', 'tunnel', 'routiere', 'autobuses', 'servicio', 'inn', 'hotel', 'trail'],
   },
   {
@@ -82,7 +82,7 @@ const written: z.input<typeof placeWordsSchema>[] = [
       ...['shop supermarket', 'shop convenience', 'supermarche', 'epicerie', 'alimentation', 'supermercado', 'alimentacion', 'supermercato', 'alimentari', 'supermarkt', 'lebensmittel*', 'dorfladen'],
       ...['tienda', 'mercado', 'market', 'trading post', 'buurtwinkel', 'shop', 'store', 'food'],
     ],
-    butNot: ['coffee', 'gift', 'charity', 'barber', 'souvenir', 'antique', 'book', 'wine', 'surf', 'craft', 'square', 'place', 'flower', 'fish', 'street', 'cold', ...['hall', 'cross']],
+    butNot: ['coffee', 'gift', 'charity', 'barber', 'souvenir', 'antique', 'book', 'wine', 'surf', 'craft', 'square', 'place', 'flower', 'fish', 'street', 'cold', 'hall', 'cross'],
   },
   {
     has: { service: 'water' },

@@ -1,12 +1,4 @@
-import {
-  nameOf,
-  serviceSchema,
-  withoutProposal,
-  withProposals,
-  type Proposal,
-  type Service,
-  type Stop,
-} from '#core/supply'
+import { serviceSchema, withoutProposal, withProposals, type Proposal, type Service, type Stop } from '#core/supply'
 import { moveStop } from '#core/trip'
 import { useTripStore } from '../stores/trip'
 
@@ -40,16 +32,13 @@ export function useStopEdits() {
     store.edit(`remove ${stop.name}`, { stops: store.openTrip.stops.filter((other) => other.id !== stop.id) })
   }
 
-  function takeProposals(proposals: readonly Proposal[]) {
-    const [first] = proposals
-    const label =
-      proposals.length === 1 && first ? `a ${nameOf(first.has)} at ${first.stop.name}` : 'take what stops have'
+  function takeProposals(proposals: readonly Proposal[], label: string) {
     store.edit(label, { stops: withProposals(store.openTrip.stops, proposals) })
   }
 
-  function ruleOut(proposal: Proposal) {
-    const without = withoutProposal(proposal)
-    change(proposal.stop, { ruledOut: without.ruledOut }, `no ${nameOf(proposal.has)} at ${proposal.stop.name}`)
+  function ruleOut(proposal: Proposal, name: string) {
+    const { ruledOut } = withoutProposal(proposal)
+    change(proposal.stop, { ruledOut }, `no ${name} at ${proposal.stop.name}`)
   }
 
   return { takeProposals, ruleOut, change, move, changeService, toggleService, remove }

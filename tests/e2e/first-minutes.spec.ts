@@ -21,6 +21,13 @@ async function countPresses(page: Page): Promise<() => Promise<number>> {
   return () => Promise.resolve(before)
 }
 
+/** Presses a button that has a file chosen, and chooses one. */
+async function choose(page: Page, button: string, file: typeof gpxFile): Promise<void> {
+  const choosing = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: button }).click()
+  await (await choosing).setFiles(file)
+}
+
 /** From the door to verdicts, with a GPX file of one's own. */
 async function layOutAndWeigh(page: Page): Promise<void> {
   const stage = (name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name })
@@ -40,9 +47,7 @@ for (const [how, viewport] of sizes) {
     const presses = await countPresses(page)
     await page.goto('/')
     const begun = Date.now()
-    const choosing = page.waitForEvent('filechooser')
-    await page.getByRole('button', { name: 'Lay out a GPX file' }).click()
-    await (await choosing).setFiles(gpxFile)
+    await choose(page, 'Lay out a GPX file', gpxFile)
     await layOutAndWeigh(page)
     expect(await presses()).toBeLessThanOrEqual(6)
     expect(Date.now() - begun).toBeLessThan(60_000)
@@ -74,9 +79,7 @@ for (const [how, viewport] of sizes) {
     await page.goto('/')
     await signIn(page, account)
     await expect(page.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
-    const choosing = page.waitForEvent('filechooser')
-    await page.getByRole('button', { name: 'A trip from a file' }).click()
-    await (await choosing).setFiles(gpxFile)
+    await choose(page, 'A trip from a file', gpxFile)
     await layOutAndWeigh(page)
   })
 }
@@ -164,9 +167,7 @@ const redOn = (page: Page) =>
 
 test('nothing is red before something was laid', async ({ page }) => {
   await page.goto('/')
-  const choosing = page.waitForEvent('filechooser')
-  await page.getByRole('button', { name: 'Lay out a GPX file' }).click()
-  await (await choosing).setFiles(gpxFile)
+  await choose(page, 'Lay out a GPX file', gpxFile)
   await expect(page.getByText('6201 points read, 16 waypoints made into stops.')).toBeVisible()
   const stage = (name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name })
   for (const name of ['Road', 'Bikes', 'Bench', 'Weigh']) {
@@ -199,10 +200,7 @@ test('what stops have by their names is proposed, taken one by one or all at onc
   const points = Array.from({ length: 101 }, (_, i) => `<trkpt lat="50" lon="${10 + i / 100}"><ele>9</ele></trkpt>`)
   const text = `<gpx version="1.1">${waypoints.join('')}<trk><name>moor</name><trkseg>${points.join('')}</trkseg></trk></gpx>`
   await page.goto('/')
-  const choosing = page.waitForEvent('filechooser')
-  await page.getByRole('button', { name: 'Lay out a GPX file' }).click()
-  const buffer = Buffer.from(text)
-  await (await choosing).setFiles({ name: 'moor.gpx', mimeType: 'application/gpx+xml', buffer })
+  await choose(page, 'Lay out a GPX file', { ...gpxFile, name: 'moor.gpx', buffer: Buffer.from(text) })
   await expect(page.getByText('101 points read, 4 waypoints made into stops.')).toBeVisible()
   const proposals = page.getByRole('region', { name: 'By their names' })
   const lines = proposals.getByRole('listitem')
@@ -232,8 +230,10 @@ test('what stops have by their names is proposed, taken one by one or all at onc
 
 test('a file that is neither road nor trip is refused at the door, with nothing left behind', async ({ page }) => {
   await page.goto('/')
-  const choosing = page.waitForEvent('filechooser')
-  await page.getByRole('button', { name: 'Lay out a GPX file' }).click()
-  await (await choosing).setFiles({ name: 'notes.txt', mimeType: 'text/plain', buffer: Buffer.from('buy tubes') })
+  await choose(page, 'Lay out a GPX file', {
+    name: 'notes.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('buy tubes'),
+  })
   await expect(page.getByRole('alert')).toContainText('notes.txt: neither a GPX file nor a trip document')
 })

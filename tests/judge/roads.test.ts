@@ -10,7 +10,7 @@ import { tripOn, type RoadSketch } from '../roads/road'
 import { judged } from './judged'
 
 /** So much of what riders would say of them holds by now, at least. */
-const leastShare = 0.9
+const leastShare = 0.95
 
 function packedFor(road: RoadSketch): PackedKit {
   const trip = tripOn(road)

@@ -275,6 +275,30 @@ describe('taking one thing instead of others', () => {
   })
 })
 
+/** A flat that pump, lever and tube mend together; and perhaps a thing of another kind, with the failure that it mends. */
+const flatAnd = (change: object, item?: object, event?: object) =>
+  readLedger({
+    format: ledgerFormat,
+    legs: 1,
+    items: [
+      { id: 'pump', massG: 150, max: 1, provides: ['pump'] },
+      { id: 'lever', massG: 60, max: 1, provides: ['lever'] },
+      { id: 'tube', massG: 150, max: 1, units: { tube: 1 } },
+      ...(item ? [item] : []),
+    ],
+    stocks: [{ id: 'tube' }, { id: 'spare' }],
+    events: [
+      {
+        id: 'flat',
+        perLeg: [0.1],
+        lossH: 3,
+        fixes: [{ id: 'swap', needs: ['pump', 'lever'], uses: { tube: 1 }, hands: 1 }],
+      },
+      ...(event ? [event] : []),
+    ],
+    ...change,
+  })
+
 describe('leaving something off', () => {
   it('takes a lighter thing instead', () => {
     const state = new KitState(
@@ -286,28 +310,7 @@ describe('leaving something off', () => {
   })
   it('leaves off with it what only it made worth carrying', () => {
     // A flat costs 0.3 h in the mean: less than pump, lever and tube weigh together, more than any of them.
-    const problemAt = (gramsPerHour: number) =>
-      problemOf(
-        readLedger({
-          format: ledgerFormat,
-          legs: 1,
-          items: [
-            { id: 'pump', massG: 150, max: 1, provides: ['pump'] },
-            { id: 'lever', massG: 60, max: 1, provides: ['lever'] },
-            { id: 'tube', massG: 150, max: 1, units: { tube: 1 } },
-          ],
-          stocks: [{ id: 'tube' }],
-          events: [
-            {
-              id: 'flat',
-              perLeg: [0.1],
-              lossH: 3,
-              fixes: [{ id: 'swap', needs: ['pump', 'lever'], uses: { tube: 1 }, hands: 1 }],
-            },
-          ],
-          gramsPerHour,
-        }),
-      )
+    const problemAt = (gramsPerHour: number) => problemOf(flatAnd({ gramsPerHour }))
     const state = new KitState(problemAt(1000), [1, 1, 1])
     for (const changes of drops(state, allItems(state.problem))) expect(state.gain(changes)).toBeLessThan(0)
     expect(dropThenAdd(state)).toBe(true)
@@ -424,28 +427,11 @@ describe('improving', () => {
     // Pump, lever and tube weigh 360 g and spare 0.286 h; what else there is weighs 100 g and spares 0.190 h. It has room once
     // they are gone, and no one of them pays to make room for it.
     const problem = problemOf(
-      readLedger({
-        format: ledgerFormat,
-        legs: 1,
-        items: [
-          { id: 'pump', massG: 150, max: 1, provides: ['pump'] },
-          { id: 'lever', massG: 60, max: 1, provides: ['lever'] },
-          { id: 'tube', massG: 150, max: 1, units: { tube: 1 } },
-          { id: 'spare', massG: 100, max: 1, units: { spare: 1 } },
-        ],
-        stocks: [{ id: 'tube' }, { id: 'spare' }],
-        events: [
-          {
-            id: 'flat',
-            perLeg: [0.1],
-            lossH: 3,
-            fixes: [{ id: 'swap', needs: ['pump', 'lever'], uses: { tube: 1 }, hands: 1 }],
-          },
-          { id: 'broken', perLeg: [0.1], lossH: 2, fixes: [{ id: 'fit', uses: { spare: 1 }, hands: 1 }] },
-        ],
-        gramsPerHour: 1000,
-        budgetG: 400,
-      }),
+      flatAnd(
+        { gramsPerHour: 1000, budgetG: 400 },
+        { id: 'spare', massG: 100, max: 1, units: { spare: 1 } },
+        { id: 'broken', perLeg: [0.1], lossH: 2, fixes: [{ id: 'fit', uses: { spare: 1 }, hands: 1 }] },
+      ),
     )
     const begun = () => new KitState(problem, [1, 1, 1, 0])
     expect(addAll(begun())).toBe(false)

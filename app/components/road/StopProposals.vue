@@ -38,7 +38,7 @@ const what = ({ has }: Proposal) =>
       <p class="min-w-0 flex-1 text-sm">
         By their names, these stops have something. Take what is so; nothing counts before.
       </p>
-      <button type="button" class="button" @click="takeProposals(proposals)">
+      <button type="button" class="button" @click="takeProposals(proposals, 'take what stops have')">
         <Check :size="15" aria-hidden="true" />{{ proposals.length === 1 ? 'Take it' : `Take all ${proposals.length}` }}
       </button>
     </div>
@@ -56,7 +56,7 @@ const what = ({ has }: Proposal) =>
           type="button"
           class="button"
           :aria-label="`Take: ${what(proposal)} at ${proposal.stop.name}`"
-          @click="takeProposals([proposal])"
+          @click="takeProposals([proposal], `a ${what(proposal)} at ${proposal.stop.name}`)"
         >
           Take
         </button>
@@ -65,7 +65,7 @@ const what = ({ has }: Proposal) =>
           class="button button-bare"
           :aria-label="`Not there: ${what(proposal)} at ${proposal.stop.name}`"
           title="It is not there"
-          @click="ruleOut(proposal)"
+          @click="ruleOut(proposal, what(proposal))"
         >
           <X :size="15" aria-hidden="true" />
         </button>
