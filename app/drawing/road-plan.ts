@@ -53,6 +53,17 @@ export function planDrawing(plan: PlanProjection, width: number, height: number,
   }
 }
 
+interface Spot {
+  readonly x: number
+  readonly y: number
+}
+
+/** Of some spots the one that is farthest from everything that is drawn; the first of equals. */
+export function freest(spots: readonly [Spot, ...Spot[]], drawn: readonly Spot[]): Spot {
+  const room = (spot: Spot) => Math.min(...drawn.map(({ x, y }) => Math.hypot(x - spot.x, y - spot.y)))
+  return spots.reduce((best, spot) => (room(spot) > room(best) ? spot : best))
+}
+
 /** A round number of km for a scale bar of at most so many: 1, 2 or 5 times a power of ten. */
 export function scaleBarKm(mostKm: number): number {
   const power = 10 ** Math.floor(Math.log10(mostKm))

@@ -1,6 +1,6 @@
 import { defined, numberAt } from '#core/validation'
 import { onPlan, projectPlan, surveyRoad, type RoadPoint } from '#core/road'
-import { planDrawing, planHeight, scaleBarKm } from '../../app/drawing/road-plan'
+import { freest, planDrawing, planHeight, scaleBarKm } from '../../app/drawing/road-plan'
 import fc from 'fast-check'
 import geodesic from 'geographiclib-geodesic'
 import { describe, expect, it } from 'vitest'
@@ -43,6 +43,15 @@ describe('the road from above', () => {
     expect(Math.abs(start.y - (height - 36))).toBeLessThan(2)
     expect(planHeight(plan([at(0, 0), at(0, 2)]), 472, 100, 400)).toBe(100)
     expect(planHeight(plan([at(0, 0), at(2, 0)]), 472, 100, 400)).toBe(400)
+  })
+  it('has its sign of north where there is most room', () => {
+    const corners = [
+      { x: 100, y: 0 },
+      { x: 100, y: 50 },
+    ] as const
+    expect(freest([...corners], [{ x: 80, y: 10 }])).toBe(corners[1])
+    expect(freest([...corners], [{ x: 80, y: 40 }])).toBe(corners[0])
+    expect(freest([...corners], [])).toBe(corners[0])
   })
   it('does not tear at the 180° meridian, nor at a pole', () => {
     const across = plan([at(-17, 179.5), at(-17, 179.9), at(-17, -179.9), at(-17, -179.5)])

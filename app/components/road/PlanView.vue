@@ -5,7 +5,7 @@ import { useElementSize } from '@vueuse/core'
 import { catalogue } from '#catalogue'
 import { computed, useTemplateRef } from 'vue'
 import { useView } from '../../stores/view'
-import { planDrawing, planHeight } from '../../drawing/road-plan'
+import { freest, planDrawing, planHeight } from '../../drawing/road-plan'
 import { planLabels } from '../../drawing/road-plan-labels'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
@@ -57,6 +57,19 @@ const gapPath = computed(() => {
       return `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`
     })
     .join('')
+})
+/** North is told in a corner where there is room; the scale has the fourth. */
+const north = computed(() => {
+  const [right, low] = [width.value - 28, height.value - 30]
+  const names = labels.value.flatMap(({ text, x, y }) => [0, 3, 6].map((px) => ({ x: x + px * text.length, y })))
+  return freest(
+    [
+      { x: right, y: 34 },
+      { x: right, y: low },
+      { x: 28, y: 34 },
+    ],
+    [...names, ...stops.value],
+  )
 })
 const cursor = computed(() => drawing.value?.at(selection.cursorKm))
 
@@ -125,7 +138,7 @@ function point(event: PointerEvent) {
           <circle :cx="cursor.x" :cy="cursor.y" r="8" class="fill-none stroke-ink" stroke-width="2" />
           <circle :cx="cursor.x" :cy="cursor.y" r="1.8" class="fill-ink" />
         </g>
-        <g :transform="`translate(${width - 28} 34)`" class="fill-soft text-[11px]" aria-hidden="true">
+        <g :transform="`translate(${north.x} ${north.y})`" class="fill-soft text-[11px]" aria-hidden="true">
           <path d="M0 -16 L5 4 L0 0 L-5 4 Z" />
           <text y="18" text-anchor="middle">north</text>
         </g>
