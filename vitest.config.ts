@@ -32,6 +32,7 @@ export default defineConfig({
           name: 'app',
           include: ['tests/app/**/*.test.ts'],
           setupFiles: ['tests/app/fresh-stores.ts'],
+          testTimeout: 30_000,
         },
       },
       {
@@ -47,6 +48,7 @@ export default defineConfig({
           include: ['tests/components/**/*.test.ts'],
           environment: 'happy-dom',
           setupFiles: ['tests/app/fresh-stores.ts'],
+          testTimeout: 30_000,
         },
       },
       {

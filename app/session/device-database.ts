@@ -24,12 +24,16 @@ export interface PartRow {
   readonly person: string
   readonly trip: string
   readonly part: PartName
+  /** Packed (`packed-rows`). */
   readonly value: unknown
 }
 
-interface StepRow extends Step {
+interface StepRow {
+  readonly id: Step['id']
   readonly person: string
   readonly trip: string
+  /** Its changes, packed. */
+  readonly changes: unknown
   readonly place?: number
 }
 
@@ -64,7 +68,7 @@ export const onDisk = { durability: 'strict' } as const
 
 /** Opens this browser's own database. */
 export function openDeviceDatabase(name = 'rag-tin'): Promise<IDBPDatabase<DeviceDatabase>> {
-  return openDB<DeviceDatabase>(name, 2, {
+  return openDB<DeviceDatabase>(name, 3, {
     upgrade(database, before) {
       if (before < 1) {
         database.createObjectStore('trips', { keyPath: ['person', 'trip'] })
@@ -73,8 +77,11 @@ export function openDeviceDatabase(name = 'rag-tin'): Promise<IDBPDatabase<Devic
         const steps = database.createObjectStore('steps', { keyPath: 'place', autoIncrement: true })
         steps.createIndex('trip', ['person', 'trip'])
       }
-      database.createObjectStore('own', { keyPath: 'trip' })
-      database.createObjectStore('ownParts', { keyPath: ['trip', 'part'] })
+      if (before < 2) {
+        database.createObjectStore('own', { keyPath: 'trip' })
+        database.createObjectStore('ownParts', { keyPath: ['trip', 'part'] })
+      }
+      // Since 3, long lists are kept packed: nothing is rewritten for that, but an older Rag Tin could not read them.
     },
     // Another window brings a newer Rag Tin: this one lets go, and says at its next edit that it keeps nothing here.
     blocking: (_, __, event) => (event.target as IDBDatabase).close(),

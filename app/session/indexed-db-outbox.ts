@@ -1,7 +1,9 @@
 import { catalogue } from '#catalogue'
 import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '#core/trip'
 import type { IDBPDatabase } from 'idb'
-import type { KeptTrip, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
+import type { KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
+import type { Change } from './changes'
+import { packed, unpacked } from './packed-rows'
 import { onDisk, openDeviceDatabase, type PartRow, type DeviceDatabase } from './device-database'
 
 const everything = ['trips', 'parts', 'steps'] as const
@@ -22,20 +24,25 @@ export class IndexedDbOutbox implements Outbox {
     return new IndexedDbOutbox(db, person)
   }
 
-  async read(trip: string, known?: Revisions): Promise<KeptTrip | undefined> {
+  async read(trip: string, known?: Known): Promise<KeptTrip | undefined> {
     await this.bringUp(trip)
     const tx = this.db.transaction(everything)
     const row = await tx.objectStore('trips').get([this.person, trip])
     if (!row) return undefined
-    const asked = partNames.filter((part) => !known || !sameRevision(known[part], row.revisions[part]))
+    const asked = partNames.filter((part) => !known || !sameRevision(known.revisions[part], row.revisions[part]))
     const [steps, ...values] = await Promise.all([
       tx.objectStore('steps').index('trip').getAll([this.person, trip]),
       ...asked.map((part) => tx.objectStore('parts').get([this.person, trip, part])),
     ])
+    const mine = new Map(known?.steps.map(({ id, changes }) => [id, changes]))
     return {
       revisions: row.revisions,
-      parts: Object.fromEntries(asked.map((part, i) => [part, values[i]?.value])),
-      steps: steps.map(({ id, changes, place }): PlacedStep => ({ id, changes, place: place ?? 0 })),
+      parts: Object.fromEntries(asked.map((part, i) => [part, unpacked(values[i]?.value)])),
+      steps: steps.map(({ id, changes, place }): PlacedStep => ({
+        id,
+        changes: mine.get(id) ?? (unpacked(changes) as Change[]),
+        place: place ?? 0,
+      })),
       settledUpTo: row.settledUpTo,
       sending: row.sending,
     }
@@ -55,10 +62,7 @@ export class IndexedDbOutbox implements Outbox {
         openedAt: Date.now(),
         format: document.format,
       }
-      await Promise.all([
-        tx.objectStore('trips').put(fresh),
-        ...partNames.map((part) => tx.objectStore('parts').put({ person, trip, part, value: document[part] })),
-      ])
+      await Promise.all([tx.objectStore('trips').put(fresh), ...this.putParts(tx.objectStore('parts'), trip, document)])
     }
     await tx.done
     await this.forgetOld(trip)
@@ -66,7 +70,7 @@ export class IndexedDbOutbox implements Outbox {
 
   async append(trip: string, step: Step): Promise<number> {
     const tx = this.db.transaction('steps', 'readwrite', onDisk)
-    const place = tx.store.add({ ...step, person: this.person, trip })
+    const place = tx.store.add(this.rowOf(trip, step))
     // Said at once, so that the browser needs nothing more from this window to finish it.
     tx.commit()
     const [at] = await Promise.all([place, tx.done])
@@ -124,7 +128,7 @@ export class IndexedDbOutbox implements Outbox {
       await Promise.all([
         tx.objectStore('trips').put({ ...row, revisions, sending: undefined }),
         ...this.putParts(tx.objectStore('parts'), trip, parts),
-        ...(step ? [tx.objectStore('steps').add({ ...step, person: this.person, trip })] : []),
+        ...(step ? [tx.objectStore('steps').add(this.rowOf(trip, step))] : []),
       ])
     }
     await tx.done
@@ -176,7 +180,10 @@ export class IndexedDbOutbox implements Outbox {
     const row = await this.db.get('trips', key)
     if (!row || row.format === tripFormat) return
     const parts = await this.db.getAll('parts', IDBKeyRange.bound(key, [...key, []]))
-    const document = { format: row.format, ...Object.fromEntries(parts.map(({ part, value }) => [part, value])) }
+    const document = {
+      format: row.format,
+      ...Object.fromEntries(parts.map(({ part, value }) => [part, unpacked(value)])),
+    }
     const next = tripSchema.parse(migrate(document, catalogue))
     const tx = this.db.transaction(everything, 'readwrite', onDisk)
     await Promise.all([
@@ -193,7 +200,13 @@ export class IndexedDbOutbox implements Outbox {
 
   private putParts(rows: { put(row: PartRow): Promise<unknown> }, trip: string, parts: Parts): Promise<unknown>[] {
     const { person } = this
-    return partNames.filter((part) => part in parts).map((part) => rows.put({ person, trip, part, value: parts[part] }))
+    return partNames
+      .filter((part) => part in parts)
+      .map((part) => rows.put({ person, trip, part, value: packed(parts[part]) }))
+  }
+
+  private rowOf(trip: string, { id, changes }: Step) {
+    return { id, changes: packed(changes), person: this.person, trip }
   }
 
   private async forgetOld(opened: string): Promise<void> {

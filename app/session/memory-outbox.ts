@@ -1,5 +1,5 @@
 import { partNames, sameRevision, type Revisions, type Trip } from '#core/trip'
-import type { KeptTrip, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
+import type { KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 
 interface Kept {
   document: Trip
@@ -16,11 +16,11 @@ export class MemoryOutbox implements Outbox {
 
   constructor(readonly lasts = false) {}
 
-  async read(trip: string, known?: Revisions): Promise<KeptTrip | undefined> {
+  async read(trip: string, known?: Known): Promise<KeptTrip | undefined> {
     const kept = this.trips.get(trip)
     if (!kept) return undefined
     const { document, revisions, settledUpTo, sending } = kept
-    const asked = partNames.filter((part) => !known || !sameRevision(known[part], revisions[part]))
+    const asked = partNames.filter((part) => !known || !sameRevision(known.revisions[part], revisions[part]))
     const parts = Object.fromEntries(asked.map((part) => [part, document[part]]))
     return { revisions, parts, steps: [...this.stepsOf(trip)], settledUpTo, sending }
   }

@@ -31,6 +31,12 @@ export interface KeptTrip {
   readonly sending: Sending | undefined
 }
 
+/** What somebody knows of a trip who asks for it again. */
+export interface Known {
+  readonly revisions: Revisions
+  readonly steps: readonly Step[]
+}
+
 /** A trip of which something waits on this device. */
 export interface Waiting {
   readonly trip: string
@@ -46,7 +52,8 @@ export interface Waiting {
 export interface Outbox {
   /** Whether it outlives this window. */
   readonly lasts: boolean
-  read(trip: string, known?: Revisions): Promise<KeptTrip | undefined>
+  /** @param known what the asker has: parts in these revisions are left out, and these steps come back as they are */
+  read(trip: string, known?: Known): Promise<KeptTrip | undefined>
   /** Keeps a trip as the server sent it, where none is kept yet; steps that were left behind stay. */
   keep(trip: string, document: Trip, revisions: Revisions): Promise<void>
   /** @returns the place of the step */

@@ -4,6 +4,7 @@ import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revision
 import type { IDBPDatabase } from 'idb'
 import { onDisk, openDeviceDatabase, type DeviceDatabase, type OwnTripRow } from './device-database'
 import type { Parts } from './outbox'
+import { packed, unpacked } from './packed-rows'
 import type { Loaded, PartChange, Saved, TripServer, Unreached } from './trip-server'
 
 /** A trip of this device as it is listed. */
@@ -61,7 +62,10 @@ export class OwnTrips implements TripServer {
       const row = await rowOf(db, trip)
       if (!row) return gone
       const parts = await db.getAll('ownParts', IDBKeyRange.bound([trip], [trip, []]))
-      const document = { format: row.format, ...Object.fromEntries(parts.map(({ part, value }) => [part, value])) }
+      const document = {
+        format: row.format,
+        ...Object.fromEntries(parts.map(({ part, value }) => [part, unpacked(value)])),
+      }
       return { kind: 'loaded', trip: tripSchema.parse(migrate(document, catalogue)), revisions: row.revisions }
     })
   }
@@ -140,7 +144,7 @@ async function rowOf(db: IDBPDatabase<DeviceDatabase>, trip: string): Promise<Ow
 }
 
 const rowsOf = (trip: string, parts: Parts) =>
-  partNames.filter((part) => part in parts).map((part) => ({ trip, part, value: parts[part] }))
+  partNames.filter((part) => part in parts).map((part) => ({ trip, part, value: packed(parts[part]) }))
 
 async function write(db: IDBPDatabase<DeviceDatabase>, row: OwnTripRow, parts: Parts): Promise<void> {
   const tx = db.transaction(stores, 'readwrite', onDisk)

@@ -12,10 +12,14 @@ interface LoggedStep extends Step {
   place: number | undefined
 }
 
-/** The trip as the server has it, as far as this device knows. */
-interface Base {
+/** The trip as the server has it. */
+interface ServersTrip {
   readonly trip: Trip
   readonly revisions: Revisions
+}
+
+/** The same as far as this device knows. */
+interface Base extends ServersTrip {
   readonly settledUpTo: number
 }
 
@@ -106,7 +110,7 @@ export class WorkingCopy {
   async keep(trip: Trip, revisions: Revisions): Promise<void> {
     try {
       await this.outbox.keep(this.trip, trip, revisions)
-      await this.refresh()
+      await this.refreshes.add(() => this.refreshNow({ trip, revisions }))
     } catch (error) {
       this.base = { trip, revisions, settledUpTo: 0 }
       this.show(trip)
@@ -162,7 +166,7 @@ export class WorkingCopy {
   /** The server has what was sent. */
   async settle(sending: Sending, values: Parts, made: Partial<Revisions>): Promise<void> {
     await this.outbox.settle(this.trip, sending, values, made)
-    await this.refresh()
+    await this.refreshes.add(() => this.refreshNow(this.withParts(values, made)))
     this.tellOthers()
   }
 
@@ -192,23 +196,30 @@ export class WorkingCopy {
     this.tools.windows.tell({ kind: 'changed', trip: this.trip })
   }
 
-  private async refreshNow(): Promise<void> {
+  /** What is known of the server's trip, with some parts in newer revisions. */
+  private withParts(parts: Parts, revisions: Partial<Revisions>): ServersTrip | undefined {
+    const { base } = this
+    return base && { trip: { ...base.trip, ...parts }, revisions: { ...base.revisions, ...revisions } }
+  }
+
+  /** @param known parts of it that are in the revision that the device holds are not read again */
+  private async refreshNow(known: ServersTrip | undefined = this.base): Promise<void> {
     try {
-      const kept = await this.outbox.read(this.trip, this.base?.revisions)
-      if (kept && !this.ended) this.adopt(kept)
+      const kept = await this.outbox.read(this.trip, known && { revisions: known.revisions, steps: this.log })
+      if (kept && !this.ended) this.adopt(kept, known?.trip)
     } catch (error) {
       if (!this.base) throw error
       await this.goAlone(error)
     }
   }
 
-  private adopt(kept: KeptTrip): void {
+  private adopt(kept: KeptTrip, known: Trip | undefined): void {
     const before = this.base?.revisions
-    const trip = { format: tripFormat, ...this.base?.trip, ...kept.parts } as Trip
+    const trip = { format: tripFormat, ...known, ...kept.parts } as Trip
     this.base = { trip, revisions: kept.revisions, settledUpTo: kept.settledUpTo }
-    const known = new Set(kept.steps.map(({ id }) => id))
+    const placed = new Set(kept.steps.map(({ id }) => id))
     // Steps of this window that are still on their way into the outbox.
-    const own = this.log.filter((step) => !known.has(step.id))
+    const own = this.log.filter((step) => !placed.has(step.id))
     this.log = [...kept.steps, ...own]
     this.refold()
     this.listener.adopted(before !== undefined && partsThatDiffer(before, kept.revisions).length > 0)

@@ -8,6 +8,7 @@ import { nth } from '#core/validation'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { asPlain } from '../session/plain-data'
 import { nextTask } from '../timing/next-task'
 import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from '../workers/packed-line'
 import type { ProveService } from '../workers/proof.worker'
@@ -52,7 +53,7 @@ async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
     points.push(...unpackLine(line, from, Math.min(from + pointsAtOnce, line.length / 3)))
     await nextTask()
   }
-  return points
+  return asPlain(points)
 }
 
 /** The proof starts once nothing has changed for this long, where somebody weighs. */

@@ -1,12 +1,14 @@
 import type { PartName, Trip } from '#core/trip'
 import { cutTo, defined } from '#core/validation'
 import { defineStore } from 'pinia'
-import { computed, isProxy, toRaw, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
+import { nextTask } from '../timing/next-task'
 import { usePerson } from './person'
 import { useTripSessions } from './trip-sessions'
 import { useTrips } from './trips'
 import type { Choices } from '../session/conflicts'
 import type { Parts } from '../session/outbox'
+import { withoutProxies } from '../session/plain-data'
 import type { Opened, TripSession } from '../session/trip-session'
 import type { SavingState } from '../session/windows'
 
@@ -42,6 +44,8 @@ export const useTripStore = defineStore('trip', () => {
     asked = tripId
     const sessions = await useTripSessions()
     const { session: next, opened } = await sessions.open(tripId)
+    // To read it may have been long: the page is drawn in a task of its own.
+    await nextTask()
     if (asked !== tripId || opened.kind !== 'opened') {
       void sessions.close(tripId)
       return opened
@@ -126,26 +130,3 @@ export const useTripStore = defineStore('trip', () => {
     keepAsCopy,
   }
 })
-
-/**
- * A value as plain data: what forms hand over may be wrapped to be watched, and no device keeps wrappings.
- *
- * @param known what stood there before; where it still does there is nothing to look for
- */
-function withoutProxies<T>(value: T, known: unknown): T {
-  if (value === known) return value
-  const raw: unknown = isProxy(value) ? toRaw(value) : value
-  if (Array.isArray(raw)) {
-    const next = raw.map((entry, i) => withoutProxies<unknown>(entry, (known as unknown[] | undefined)?.[i]))
-    return (next.some((entry, i) => entry !== raw[i]) ? next : raw) as T
-  }
-  if (raw !== null && typeof raw === 'object') {
-    const before = known as Record<string, unknown> | null | undefined
-    const entries = Object.entries(raw).map(
-      ([key, entry]) => [key, withoutProxies<unknown>(entry, before?.[key])] as const,
-    )
-    const isSame = entries.every(([key, entry]) => entry === (raw as Record<string, unknown>)[key])
-    return (isSame ? raw : Object.fromEntries(entries)) as T
-  }
-  return raw as T
-}

@@ -33,8 +33,17 @@ describe.each<[string, () => Promise<Outbox>]>([
   })
 
   it('gives those parts only that the asker does not know', async () => {
-    const known = { ...first, bench: { number: 0, save: '' } }
+    const known = { revisions: { ...first, bench: { number: 0, save: '' } }, steps: [] }
     expect(Object.keys(defined(await outbox.read('t', known)).parts)).toEqual(['bench'])
+  })
+
+  it('gives the steps that the asker knows back as they are', async () => {
+    const [mine, other] = [step('a'), step('b')]
+    await outbox.append('t', mine)
+    await outbox.append('t', other)
+    const { steps } = defined(await outbox.read('t', { revisions: first, steps: [mine] }))
+    expect(nth(steps, 0).changes).toBe(mine.changes)
+    expect(nth(steps, 1).changes).toEqual(other.changes)
   })
 
   it('does not keep a trip over one that is kept already', async () => {
