@@ -29,6 +29,7 @@ const rooms = [
   'availability',
   'trip-ledger',
   'unlock',
+  'next-steps',
   'calculators',
 ]
 

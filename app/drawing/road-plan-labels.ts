@@ -25,6 +25,12 @@ const letterPx = 6.1
 const linePx = 13
 const mostLetters = 26
 
+/** What else is drawn on a plan: points of the line, close together, and what no name may cover. */
+interface Beside {
+  readonly line: readonly { readonly x: number; readonly y: number }[]
+  readonly taken: readonly Box[]
+}
+
 /**
  * Places names beside their marks, on whichever side they cover neither
  * another name nor another mark; places of help first. What finds no room is
@@ -32,9 +38,15 @@ const mostLetters = 26
  *
  * @param away pixels from a mark's middle to its name
  */
-export function planLabels(stops: readonly Marked[], width: number, height: number, away: number): PlanLabel[] {
+export function planLabels(
+  stops: readonly Marked[],
+  width: number,
+  height: number,
+  away: number,
+  { line, taken: others }: Beside,
+): PlanLabel[] {
   const marks = stops.map((stop): Box => ({ x: stop.x - 2, y: stop.y - 2, width: 4, height: 4 }))
-  const taken: Box[] = []
+  const taken: Box[] = [...others]
   const placed: PlanLabel[] = []
   for (const [i, stop] of [...stops.entries()].sort(([, a], [, b]) => Number(b.helps) - Number(a.helps))) {
     const text = stop.name.length > mostLetters ? `${stop.name.slice(0, mostLetters - 1)}…` : stop.name
@@ -51,7 +63,7 @@ export function planLabels(stops: readonly Marked[], width: number, height: numb
       { ...size, x: stop.x + 2, y: stop.y - away - linePx },
       { ...size, x: stop.x - 2 - size.width, y: stop.y + away },
     ]
-    const free = boxes.find(
+    const free = boxes.filter(
       (box) =>
         box.x >= 0 &&
         box.x + box.width <= width &&
@@ -60,12 +72,17 @@ export function planLabels(stops: readonly Marked[], width: number, height: numb
         !taken.some((other) => meet(box, other)) &&
         !marks.some((mark, j) => j !== i && meet(box, mark)),
     )
-    if (!free) continue
-    taken.push(free)
-    placed.push({ id: stop.id, text, x: free.x, y: free.y + linePx - 3 })
+    // Best where the line does not run through it.
+    const box = free.find((each) => !line.some((spot) => isIn(spot, each))) ?? free[0]
+    if (!box) continue
+    taken.push(box)
+    placed.push({ id: stop.id, text, x: box.x, y: box.y + linePx - 3 })
   }
   return placed
 }
+
+const isIn = ({ x, y }: { readonly x: number; readonly y: number }, box: Box) =>
+  x > box.x && x < box.x + box.width && y > box.y && y < box.y + box.height
 
 function meet(a: Box, b: Box): boolean {
   return a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height

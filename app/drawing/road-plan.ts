@@ -4,6 +4,8 @@ import { onPlan, type PlanProjection } from '#core/road'
 /** A plan fitted into a box of pixels: where things are drawn, and what was meant by a point in it. */
 export interface PlanDrawing {
   readonly path: string
+  /** The points of the path, in pixels. */
+  readonly points: readonly Spot[]
   /** The pixel of a place of the road. */
   at(roadKm: number): { x: number; y: number }
   /** The place of the road nearest to a pixel. */
@@ -41,6 +43,7 @@ export function planDrawing(plan: PlanProjection, width: number, height: number,
   const barKm = scaleBarKm(Math.min(width / 4, 160) / pxPerKm)
   return {
     path: points.map((point, i) => `${i === 0 ? 'M' : 'L'}${point.x.toFixed(1)} ${point.y.toFixed(1)}`).join(''),
+    points,
     at(roadKm) {
       const { eastKm, northKm } = onPlan(plan, roadKm)
       return { x: x(eastKm), y: y(northKm) }

@@ -4,7 +4,8 @@ import type { Lacking, Piece } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { RoadPoint } from '#core/road'
 import { type Trip, partNames } from '#core/trip'
-import { nth } from '#core/validation'
+import { hoursHangingOn, type Lack } from '#core/next-steps'
+import { defined, nth } from '#core/validation'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
@@ -30,6 +31,12 @@ export interface Weighed extends Choice {
 
 /** A way to deal with what is shut at a stop, and what comes of it. */
 export type WeighedOption = Omit<ShutOptionWritten, 'ledger'> & Outcome
+
+/** Something that the plan lacks, and the hours that hang on it. */
+export interface WeighedStep {
+  readonly lack: Lack
+  readonly hours: number
+}
 
 /** A worker that chooses kits. */
 interface KitWorker {
@@ -76,7 +83,6 @@ export const useKitStore = defineStore('kit', () => {
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
   let chooser: KitWorker | undefined
-  let comparing: KitWorker | undefined
   let toWeigh: NumberedLedger | null = null
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
@@ -168,13 +174,20 @@ export const useKitStore = defineStore('kit', () => {
   const kitService = (): Remote<KitChooserService> => (chooser ??= kitWorker()).service
 
   /** Compares plans beside the kit that is chosen, which never waits for that; whoever compares others gives up the last. */
-  async function compare(...question: Parameters<KitChooserService['compare']>): Promise<Outcome[]> {
-    comparing?.worker.terminate()
-    const mine = (comparing = kitWorker())
-    const outcomes = await mine.service.compare(...question)
-    mine.worker.terminate()
-    return outcomes
+  function comparer() {
+    let comparing: KitWorker | undefined
+    return {
+      async compare(...question: Parameters<KitChooserService['compare']>): Promise<Outcome[]> {
+        comparing?.worker.terminate()
+        const mine = (comparing = kitWorker())
+        const outcomes = await mine.service.compare(...question)
+        mine.worker.terminate()
+        return outcomes
+      },
+      stop: () => comparing?.worker.terminate(),
+    }
   }
+  const [shutWays, lackingSteps] = [comparer(), comparer()]
 
   function kitWorker(): KitWorker {
     const worker = new Worker(new URL('../workers/kit.worker.ts', import.meta.url), { type: 'module' })
@@ -307,11 +320,27 @@ export const useKitStore = defineStore('kit', () => {
     const options = await analysisService().shutOptionsAt(stopId)
     const made = options.findIndex(({ isMade }) => isMade)
     if (made < 0) return []
-    const outcomes = await compare(
+    const outcomes = await shutWays.compare(
       options.map(({ ledger }) => ledger),
       made,
     )
     return options.map(({ choice, isMade, parts, days }, i) => ({ choice, isMade, parts, days, ...nth(outcomes, i) }))
+  }
+
+  /** What the plan lacks, with the hours that hang on each; the most first. */
+  async function nextSteps(): Promise<WeighedStep[]> {
+    const now = weighed.value?.built.ledger
+    const steps = await analysisService().nextStepsOf()
+    if (!now || steps.length === 0) return []
+    const [first, ...others] = await lackingSteps.compare([now, ...steps.flatMap(({ ledgers }) => ledgers)], 0)
+    const nowH = defined(first).promiseH
+    const plansH = others.map(({ promiseH }) => promiseH)
+    return steps
+      .map(({ lack, ledgers }) => ({
+        lack,
+        hours: hoursHangingOn({ lack }, nowH, plansH.splice(0, ledgers.length)),
+      }))
+      .sort((a, b) => b.hours - a.hours)
   }
 
   const asTheRoadSetsIt = (): Promise<KitAtPrice | null> => kitService().asTheRoadSetsIt()
@@ -338,8 +367,9 @@ export const useKitStore = defineStore('kit', () => {
     analysisWorker?.terminate()
     analysisWorker = undefined
     chooser?.worker.terminate()
-    comparing?.worker.terminate()
-    chooser = comparing = undefined
+    shutWays.stop()
+    lackingSteps.stop()
+    chooser = undefined
     toWeigh = null
     weighing.value = false
     analyser = undefined
@@ -368,6 +398,7 @@ export const useKitStore = defineStore('kit', () => {
     startOfBench,
     remedies,
     shutOptionsAt,
+    nextSteps,
     asTheRoadSetsIt,
     readPlace,
     readHours,

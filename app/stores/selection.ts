@@ -11,6 +11,8 @@ export const useSelection = defineStore('selection', () => {
   const classId = ref('')
   const gap = shallowRef<Gap>()
   const thingId = ref('')
+  /** The stop of which more is shown. */
+  const stopId = ref('')
   /** The bike whose passport lies open; the first where it is "". */
   const bikeId = ref('')
   /** The part of it that is pointed at. */
@@ -25,6 +27,7 @@ export const useSelection = defineStore('selection', () => {
     classId.value = ''
     gap.value = undefined
     thingId.value = ''
+    stopId.value = ''
     bikeId.value = ''
     part.value = ''
     fastenerId.value = ''
@@ -36,5 +39,5 @@ export const useSelection = defineStore('selection', () => {
     gap.value = chosen
   }
 
-  return { cursorKm, classId, gap, thingId, bikeId, part, fastenerId, brush, clear, showClass }
+  return { cursorKm, classId, gap, thingId, stopId, bikeId, part, fastenerId, brush, clear, showClass }
 })

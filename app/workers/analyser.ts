@@ -25,6 +25,7 @@ import {
   type LedgerOfTrip,
   type WearOnRoad,
 } from '#core/trip-ledger'
+import { nextSteps, type Lack } from '#core/next-steps'
 import { firstBench, withCatalogue, type LaidOut, type Piece } from '#core/unlock'
 import { withPlanning } from '#core/reference'
 import { OpeningCache, readOpening, parseWallClock, weekOf, type OpenDay } from '#core/ride'
@@ -50,7 +51,8 @@ import {
   type Reshaped,
   type Trip,
 } from '#core/trip'
-import { catalogue } from '#catalogue'
+import { placesSeenOnce, proposalsFor } from '#core/supply'
+import { catalogue, placeWords } from '#catalogue'
 import { transfer } from 'comlink'
 import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from './packed-line'
 
@@ -89,6 +91,12 @@ export interface ShutOptionWritten {
   readonly parts: Pick<Trip, 'stops' | 'ride'>
   readonly days: number
   readonly ledger: LedgerOfTrip['ledger']
+}
+
+/** Something that the plan lacks, with the ledgers of the plans that it may turn out to be. */
+export interface NextStepWritten {
+  readonly lack: Lack
+  readonly ledgers: readonly LedgerOfTrip['ledger'][]
 }
 
 /** One line of a file that was read, for choosing. */
@@ -161,6 +169,7 @@ export function createAnalyser() {
   /** The file that was read last, and the trip it was read for. */
   let read: { id: string; file: GpxRoad; before: Pick<Trip, 'road' | 'stops'> } | undefined
   const book = new OpeningCache()
+  const seenAt = placesSeenOnce(placeWords)
 
   /**
    * Takes the parts that changed, and analyses what hangs on them: a dial of the kit's price asks for no new ledger, and
@@ -254,6 +263,19 @@ export function createAnalyser() {
       const { stops, ride } = plan
       return { choice, isMade, parts: { stops, ride }, days: planned.timetable?.days.length ?? 0, ledger }
     })
+  }
+
+  /** What the plan still lacks, each with the ledgers of the plans that it may turn out to be. */
+  function nextStepsOf(): NextStepWritten[] {
+    if (!trip || !built) return []
+    const proposals = proposalsFor(trip.stops, seenAt)
+    return nextSteps(trip, catalogue, proposals).map(({ lack, plans }) => ({
+      lack,
+      ledgers: plans.map((plan) => {
+        const costs = new CostsOfFailing(plan, line.survey, catalogue, book)
+        return ledgerOfTrip(plan, line.survey, catalogue, costs).ledger
+      }),
+    }))
   }
 
   /** All that is to be said of one place of the road. */
@@ -360,6 +382,7 @@ export function createAnalyser() {
     analyse,
     remedies,
     shutOptionsAt,
+    nextStepsOf,
     benchAndCatalogue,
     startOfBench,
     readPlace,

@@ -107,6 +107,19 @@ function isMeant(part: string, word: string): boolean {
   return word === part || word === `${part}s`
 }
 
+/** What stops seem to have, each name looked at once, however often a list of stops is. */
+export function placesSeenOnce(
+  words: readonly PlaceWords[],
+): (stop: Pick<Stop, 'name' | 'hint'>) => readonly PlaceHas[] {
+  const known = new Map<string, readonly PlaceHas[]>()
+  return (stop) => {
+    const key = `${stop.name}\n${stop.hint}`
+    const has = known.get(key) ?? seemsToHave(stop, words)
+    known.set(key, has)
+    return has
+  }
+}
+
 /** Something that a stop seems to have and is not said to have. */
 export interface Proposal {
   readonly stop: Stop

@@ -43,12 +43,23 @@ vi.mock('comlink', () => ({ proxy: vi.fn(), wrap: vi.fn() }))
 describe('names on the plan', () => {
   const stop = (id: string, x: number, y: number, helps = true, name = id) => ({ id, name, x, y, helps })
   const size = { width: 600, height: 300 }
-  const labels = (stops: ReturnType<typeof stop>[]) => planLabels(stops, size.width, size.height, 7)
+  const nothing: Parameters<typeof planLabels>[4] = { line: [], taken: [] }
+  const labels = (stops: ReturnType<typeof stop>[], beside = nothing) =>
+    planLabels(stops, size.width, size.height, 7, beside)
   const box = ({ text, x, y }: ReturnType<typeof planLabels>[number]) => ({
     left: x,
     right: x + text.length * 6.1,
     top: y - 10,
     bottom: y + 3,
+  })
+
+  it('stand where the line does not run, where there is such a place, and never where something else is written', () => {
+    const line = Array.from({ length: 60 }, (_, i) => ({ x: 200 + 2 * i, y: 150 }))
+    expect(box(defined(labels([stop('Aber', 200, 150)], { line, taken: [] })[0])).right).toBeCloseTo(193)
+    const everywhere = Array.from({ length: 6000 }, (_, i) => ({ x: 140 + (i % 120), y: 120 + Math.floor(i / 100) }))
+    expect(labels([stop('Aber', 200, 150)], { line: everywhere, taken: [] })).toHaveLength(1)
+    const taken = [{ x: 100, y: 100, width: 200, height: 100 }]
+    expect(labels([stop('Aber', 200, 150)], { line: [], taken })).toEqual([])
   })
 
   it('stand to the right of their mark, and to the left near the right edge', () => {

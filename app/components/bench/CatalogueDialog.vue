@@ -46,8 +46,8 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
         <ul>
           <li v-for="item in group.items" :key="item.id" class="flex items-center gap-3 border-b border-line py-1">
             <span class="min-w-0 flex-1">
-              <span class="block truncate">{{ item.name }}</span>
-              <span class="block truncate text-xs text-soft">{{
+              <span class="block">{{ item.name }}</span>
+              <span class="block text-xs text-soft">{{
                 capabilitiesInWords(item, catalogue).join(', ') || 'answers no claim'
               }}</span>
             </span>

@@ -61,7 +61,7 @@ const set = (i: number, part: Partial<Head>) =>
         :key="i"
         class="grid grid-cols-[minmax(0,1fr)_6rem_6rem_2rem] items-end gap-2 border-b border-line py-1"
       >
-        <span class="truncate pb-1.5 text-sm font-semibold">{{ headInWords(head) }}</span>
+        <span class="min-w-0 pb-1.5 text-sm font-semibold">{{ headInWords(head) }}</span>
         <MeasureField
           :label="i ? `Lever of ${headInWords(head)}` : 'lever'"
           :label-hidden="i > 0"

@@ -21,7 +21,7 @@ const { columns, things, markOf } = useFitMatrix()
 
 const box = useTemplateRef('box')
 const { width: room } = useElementSize(box)
-const names = 172
+const names = 184
 const top = 74
 const rowHeight = 21
 /** Many drives stand closer together. */
@@ -62,7 +62,7 @@ function choose(i: number) {
   selection.fastenerId = first.fastener.id
 }
 const coverage = ({ members }: FitColumn) => coverageOf(nth(members, 0).fit)
-const short = (name: string) => (name.length > 26 ? `${name.slice(0, 25)}…` : name)
+const short = (name: string) => (name.length > 24 ? `${name.slice(0, 23)}…` : name)
 const countOf = ({ members }: FitColumn, bikeId: string) => members.filter(({ bike }) => bike.id === bikeId).length
 
 /** A mark of the matrix that is pointed at, or walked to. */
@@ -93,14 +93,15 @@ const told = computed(() => {
 
 <template>
   <div>
-    <div ref="box" class="overflow-x-auto" tabindex="0" role="region" aria-label="Matrix of tools and fasteners">
+    <div ref="box" class="window overflow-x-auto" tabindex="0" role="region" aria-label="Matrix of tools and fasteners">
       <svg
         :width="width"
         :height="height"
+        :viewBox="`0 0 ${width} ${height}`"
         role="application"
         tabindex="0"
         aria-label="Tools down, fasteners across; the arrows walk along the fasteners and down the tools"
-        class="block outline-offset-[-2px]"
+        class="block outline-offset-[-2px] print:h-auto print:w-full"
         @keydown.right.prevent="walk(1, 0)"
         @keydown.left.prevent="walk(-1, 0)"
         @keydown.down.prevent="walk(0, 1)"

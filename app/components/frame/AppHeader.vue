@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
-import { ChevronDown, Moon, Redo2, Sun, Undo2 } from '@lucide/vue'
+import { ChevronDown, Moon, Redo2, Search, Sun, Undo2 } from '@lucide/vue'
 import { NuxtLink } from '#components'
 import { computed, ref, watch } from 'vue'
 import { jsonBlob } from '../../http/json-blob'
@@ -81,11 +81,12 @@ function rename() {
         {{ savedWords }}
       </p>
     </template>
-    <div class="ml-auto flex items-center gap-1">
+    <div class="on-screen ml-auto flex items-center gap-1">
       <template v-if="inTrip && store.trip">
-        <span class="max-md:hidden"
-          ><button type="button" class="lid" @click="$emit('find')">Find <kbd>/</kbd></button></span
-        >
+        <button type="button" class="lid" @click="$emit('find')">
+          <Search :size="16" class="md:hidden" aria-hidden="true" /><span class="max-md:sr-only">Find</span>
+          <kbd class="max-md:hidden" aria-hidden="true">/</kbd>
+        </button>
         <button
           type="button"
           class="lid"
@@ -172,6 +173,7 @@ function rename() {
 @reference '~/assets/tin.css';
 .lid {
   @apply flex min-h-8 items-center gap-1.5 rounded-sm px-2 text-sm text-tin-ink hover:bg-white/10 disabled:opacity-40;
+  @apply pointer-coarse:min-h-11 pointer-coarse:min-w-9 max-md:justify-center;
 }
 .lid kbd {
   @apply rounded-sm border border-tin-ink/40 px-1 font-mono text-xs;

@@ -112,7 +112,7 @@ function go(choice: Found | null) {
       <ComboboxOptions static class="mt-2 max-h-80 overflow-y-auto">
         <ComboboxOption v-for="row in found" :key="row.key" v-slot="{ active }" :value="row" as="template">
           <li class="flex cursor-pointer justify-between gap-3 rounded-sm px-2 py-1.5" :class="active ? 'bg-well' : ''">
-            <span class="truncate">{{ row.name }}</span><span class="shrink-0 text-sm text-soft">{{ row.what }}</span>
+            <span class="min-w-0">{{ row.name }}</span><span class="shrink-0 text-sm text-soft">{{ row.what }}</span>
           </li>
         </ComboboxOption>
       </ComboboxOptions>

@@ -193,8 +193,8 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
 </script>
 
 <template>
-  <section aria-label="The road" class="flex border-b border-line bg-paper">
-    <div class="flex w-44 shrink-0 flex-col gap-0.5 py-2 pl-4 pr-2 max-md:hidden">
+  <section aria-label="The road" class="flex border-b border-line bg-paper print:block">
+    <div class="flex w-44 shrink-0 flex-col gap-0.5 py-2 pl-4 pr-2 max-md:hidden print:w-auto">
       <p class="font-bold [font-stretch:108%]">The road</p>
       <p v-if="lengthKm" class="text-sm text-soft">
         <span class="figures">{{ km(lengthKm) }}</span><br />
@@ -203,7 +203,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
         >
         <template v-else>climbs unknown</template>
       </p>
-      <label v-if="view" class="mt-auto block text-xs text-soft">
+      <label v-if="view" class="on-screen mt-auto block text-xs text-soft">
         show
         <select
           class="field mt-0.5 min-h-7! truncate px-1! text-xs"
@@ -215,7 +215,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
         </select>
       </label>
     </div>
-    <div ref="box" class="relative min-w-0 flex-1 pr-3 select-none" :style="{ height: `${height}px` }">
+    <div ref="box" class="relative min-w-0 flex-1 pr-3 select-none print:h-auto!" :style="{ height: `${height}px` }">
       <p v-if="kit.analysis && !lengthKm" class="flex h-full items-center pl-4 text-soft md:pl-0">
         The road appears here once a GPX file is imported in stage 1, Road.
       </p>
@@ -223,7 +223,8 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
         v-else-if="view && width > 40"
         :width="width"
         :height="height"
-        class="block touch-pan-y overflow-visible"
+        :viewBox="`0 0 ${width} ${height}`"
+        class="block touch-pan-y overflow-visible print:h-auto print:w-full"
         aria-hidden="false"
         role="group"
         aria-label="Hours to help along the road"

@@ -40,7 +40,13 @@ const stops = computed(() =>
 )
 /** Marks shrink where there are hundreds. */
 const size = computed(() => Math.min(4, Math.max(1.5, width.value / Math.max(stops.value.length, 1) / 3)))
-const labels = computed(() => planLabels(stops.value, width.value, height.value, size.value + 3))
+const labels = computed(() => {
+  const [shown, away] = [drawing.value, size.value + 3]
+  if (!shown) return []
+  // The scale, with its words behind it.
+  const scale = { x: 8, y: height.value - 34, width: shown.bar.px + 64, height: 34 }
+  return planLabels(stops.value, width.value, height.value, away, { line: shown.points, taken: [scale] })
+})
 const gap = computed(() => {
   const availability = kit.analysis?.availability.find(({ classId }) => classId === selection.classId)
   return availability?.gaps[availability.longest]
@@ -83,12 +89,13 @@ function point(event: PointerEvent) {
 <template>
   <section class="card overflow-hidden" aria-labelledby="plan-title">
     <h2 id="plan-title" class="px-4 pt-3 text-base">Plan</h2>
-    <div ref="box" class="relative select-none" :style="{ height: `${height}px` }">
+    <div ref="box" class="relative select-none print:h-auto!" :style="{ height: `${height}px` }">
       <svg
         v-if="drawing"
         :width="width"
         :height="height"
-        class="block touch-pan-y"
+        :viewBox="`0 0 ${width} ${height}`"
+        class="block touch-pan-y print:h-auto print:w-full"
         role="img"
         :aria-label="`The road from above, north up; at ${km(selection.cursorKm)}`"
         @pointerdown="point"

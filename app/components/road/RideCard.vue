@@ -81,6 +81,7 @@ function setCountry(text: string) {
         >
       </h2>
       <StartField
+        id="ride-start"
         class="max-md:col-span-full"
         :model-value="ride.start"
         @update:model-value="set('start', $event, 'the start', 'start')"
@@ -192,7 +193,7 @@ function setCountry(text: string) {
               </td>
               <td class="max-w-40 max-md:hidden">
                 <span class="figures block whitespace-nowrap">{{ stretch(day.fromKm, day.toKm) }}</span>
-                <span class="block truncate text-xs text-soft" :title="ending(day)">{{ ending(day) }}</span>
+                <span class="block text-xs text-soft" :title="ending(day)">{{ ending(day) }}</span>
               </td>
               <td class="figures whitespace-nowrap text-right max-md:hidden">{{ climb(day.climbM) }}</td>
               <td class="figures whitespace-nowrap pl-5! max-md:hidden">

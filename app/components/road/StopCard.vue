@@ -13,7 +13,7 @@ const { change } = useStopEdits()
 </script>
 
 <template>
-  <div class="space-y-3 px-4 py-3">
+  <div :id="`hours-${stop.id}`" class="space-y-3 px-4 py-3">
     <p v-if="!stop.services.length" class="text-soft">Say first, with a click above, what {{ stop.name }} offers.</p>
     <ServiceCard v-for="service in stop.services" :key="service.kind" :stop="stop" :service="service" />
     <ShutChoices :stop="stop" />

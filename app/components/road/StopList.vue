@@ -30,40 +30,41 @@ watch(
   },
   { immediate: true },
 )
-const opened = ref('')
 const wide = useMediaQuery('(min-width: 768px)')
 </script>
 
 <template>
-  <h2 v-if="stops.length" class="mb-2 px-4 text-base">Stops</h2>
+  <h2 v-if="stops.length" id="stops" tabindex="-1" class="mb-2 px-4 text-base">Stops</h2>
   <StopProposals />
-  <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Stops">
-    <template v-if="stops.length">
-      <nav
-        v-if="stops.length > aLeaf"
-        class="flex items-center gap-2 px-4 pb-2 text-sm"
-        aria-label="Leaves of the list"
-      >
-        <p class="min-w-0 flex-1" role="status">
-          Stops {{ first + 1 }}–{{ first + leaf.length }} of {{ stops.length }},
-          {{ stretch(nth(leaf, 0).roadKm, nth(leaf, leaf.length - 1).roadKm) }}
+  <div class="@container">
+    <div class="window overflow-x-auto @3xl:overflow-visible" tabindex="0" role="region" aria-label="Stops">
+      <template v-if="stops.length">
+        <nav
+          v-if="stops.length > aLeaf"
+          class="flex items-center gap-2 px-4 pb-2 text-sm"
+          aria-label="Leaves of the list"
+        >
+          <p class="min-w-0 flex-1" role="status">
+            Stops {{ first + 1 }}–{{ first + leaf.length }} of {{ stops.length }},
+            {{ stretch(nth(leaf, 0).roadKm, nth(leaf, leaf.length - 1).roadKm) }}
+          </p>
+          <button type="button" class="button" :disabled="first === 0" @click="first -= aLeaf">
+            <ChevronLeft :size="15" aria-hidden="true" />Earlier stops
+          </button>
+          <button type="button" class="button" :disabled="first + aLeaf >= stops.length" @click="first += aLeaf">
+            Later stops<ChevronRight :size="15" aria-hidden="true" />
+          </button>
+        </nav>
+        <StopTable v-if="wide" v-model:opened="selection.stopId" :stops="leaf" />
+        <StopCardList v-else v-model:opened="selection.stopId" :stops="leaf" />
+      </template>
+      <div v-else id="stops" tabindex="-1" class="max-w-xl p-6">
+        <h2 class="text-lg">No stops yet</h2>
+        <p class="mt-1 text-soft">
+          Click on the strip above where help is, then press “Stop at …”. Between two stops that stock a part lies a
+          gap; the kit is made for the gaps.
         </p>
-        <button type="button" class="button" :disabled="first === 0" @click="first -= aLeaf">
-          <ChevronLeft :size="15" aria-hidden="true" />Earlier stops
-        </button>
-        <button type="button" class="button" :disabled="first + aLeaf >= stops.length" @click="first += aLeaf">
-          Later stops<ChevronRight :size="15" aria-hidden="true" />
-        </button>
-      </nav>
-      <StopTable v-if="wide" v-model:opened="opened" :stops="leaf" />
-      <StopCardList v-else v-model:opened="opened" :stops="leaf" />
-    </template>
-    <div v-else class="max-w-xl p-6">
-      <h2 class="text-lg">No stops yet</h2>
-      <p class="mt-1 text-soft">
-        Click on the strip above where help is, then press “Stop at …”. Between two stops that stock a part lies a gap;
-        the kit is made for the gaps.
-      </p>
+      </div>
     </div>
   </div>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { catalogue, placeWords } from '#catalogue'
-import { nameOf, proposalsFor, seemsToHave, type PlaceHas, type Proposal, type Stop } from '#core/supply'
+import { nameOf, placesSeenOnce, proposalsFor, type Proposal } from '#core/supply'
 import { Check, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { useStopEdits } from '../../composables/useStopEdits'
@@ -12,14 +12,7 @@ const store = useTripStore()
 const { takeProposals, ruleOut } = useStopEdits()
 const { km } = useView()
 
-/** Names are looked at once, however often a list of stops is. */
-const known = new Map<string, readonly PlaceHas[]>()
-function seen(stop: Stop): readonly PlaceHas[] {
-  const key = `${stop.name}\n${stop.hint}`
-  const has = known.get(key) ?? seemsToHave(stop, placeWords)
-  known.set(key, has)
-  return has
-}
+const seen = placesSeenOnce(placeWords)
 const proposals = computed(() => proposalsFor(store.openTrip.stops, seen))
 const atFirst = 6
 const showsAll = ref(false)
@@ -31,6 +24,8 @@ const what = ({ has }: Proposal) =>
 <template>
   <section
     v-if="proposals.length"
+    id="proposals"
+    tabindex="-1"
     aria-label="By their names"
     class="mx-4 mb-3 rounded border border-line bg-well px-3 py-2"
   >

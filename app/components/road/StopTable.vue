@@ -3,6 +3,7 @@ import { ChevronDown, Trash2 } from '@lucide/vue'
 import { catalogue } from '#catalogue'
 import type { Stop } from '#core/supply'
 import { useStopEdits } from '../../composables/useStopEdits'
+import { serviceIcon } from '../../drawing/service-icons'
 import { useSelection } from '../../stores/selection'
 import ServiceMark from './ServiceMark.vue'
 import StopName from './StopName.vue'
@@ -19,8 +20,8 @@ const { remove } = useStopEdits()
 
 <template>
   <table class="w-full min-w-[48rem] border-collapse text-sm">
-    <thead>
-      <tr class="border-b border-line text-left align-bottom text-xs text-soft">
+    <thead class="head">
+      <tr class="text-left align-bottom text-xs text-soft">
         <th scope="col" class="w-26 min-w-26 py-1.5 pl-4 font-normal">place</th>
         <th scope="col" class="min-w-38 font-normal">stop</th>
         <th scope="col" class="w-20 min-w-20 font-normal">detour</th>
@@ -30,6 +31,7 @@ const { remove } = useStopEdits()
           scope="col"
           class="w-10 px-0.5 text-center font-normal leading-tight"
         >
+          <component :is="serviceIcon(kind.id)" :size="15" class="mx-auto mb-0.5 block" aria-hidden="true" />
           {{ kind.shortName ?? kind.name }}
         </th>
         <th scope="col" class="w-22 min-w-22 pl-2 font-normal">way out</th>
@@ -68,3 +70,18 @@ const { remove } = useStopEdits()
     </tbody>
   </table>
 </template>
+
+<style scoped>
+/* The heads stay under the head of the stage while the stops go by. */
+.head th {
+  background: var(--paper);
+  box-shadow: inset 0 -1px var(--line);
+}
+@media (min-height: 34rem) {
+  .head th {
+    position: sticky;
+    top: var(--stage-head, 0);
+    z-index: 5;
+  }
+}
+</style>

@@ -54,7 +54,7 @@ const dayOf = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 
     <ul class="mt-2 divide-y divide-line border-y border-line">
       <li v-for="trip in bin" :key="trip.id" class="flex items-center gap-2 py-1.5">
         <span class="min-w-0 flex-1">
-          <span class="block truncate font-semibold">{{ trip.name }}</span>
+          <span class="block font-semibold">{{ trip.name }}</span>
           <span class="text-sm text-soft">thrown away {{ dayOf(trip.deletedAt) }}</span>
         </span>
         <button

@@ -16,7 +16,7 @@ const kit = computed(() => kitStore.kit)
     type="button"
     data-balance
     :aria-busy="kitStore.busy || kitStore.weighing"
-    class="flex w-full justify-between gap-3 border-b border-line bg-ground px-4 py-1.5 text-sm"
+    class="flex w-full items-center justify-between gap-3 border-b border-line bg-ground px-4 py-1.5 text-sm pointer-coarse:min-h-11"
   >
     <span
       ><strong class="figures">{{ grams(kit.massG) }}</strong> carried</span
@@ -28,4 +28,11 @@ const kit = computed(() => kitStore.kit)
       ><strong class="figures">{{ chanceInWords(kit.stranded) }}</strong> stranded</span
     >
   </button>
+  <p
+    v-else-if="kitStore.busy || kitStore.weighing"
+    role="status"
+    class="border-b border-line bg-ground px-4 py-1.5 text-sm text-soft"
+  >
+    Reckoning …
+  </p>
 </template>

@@ -33,7 +33,7 @@ const percent = (hours: number, share: number) => `${(props.scale(hours) * right
       @keydown.space.prevent="$emit('pin')"
     >
       <span class="what flex min-w-0 items-center gap-1.5">
-        <span class="truncate" :class="taken ? 'font-semibold' : ''" :title="row.thing.name">{{ row.thing.name }}</span>
+        <span class="min-w-0" :class="taken ? 'font-semibold' : ''">{{ row.thing.name }}</span>
         <span v-if="row.verdict.together.length" class="shrink-0 text-xs text-soft"
           >with {{ row.verdict.together.length }} more</span
         >

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
+import { ChevronRight } from '@lucide/vue'
 import { useDocumentVisibility, useMediaQuery } from '@vueuse/core'
 import { NuxtLink, NuxtPage } from '#components'
 import { definePageMeta, navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
@@ -11,6 +12,7 @@ import FindDialog from '../../components/frame/FindDialog.vue'
 import KeysDialog from '../../components/frame/KeysDialog.vue'
 import LeaveDialog from '../../components/frame/LeaveDialog.vue'
 import RoadStrip from '../../components/frame/RoadStrip.vue'
+import NextSteps from '../../components/frame/NextSteps.vue'
 import SavingLines from '../../components/frame/SavingLines.vue'
 import StageNav from '../../components/frame/StageNav.vue'
 import AppHeader from '../../components/frame/AppHeader.vue'
@@ -22,6 +24,7 @@ import { linesOf } from '../../http/api'
 import { useKeys } from '../../composables/useKeys'
 import { stages } from '../../composables/useStages'
 import { useStopEdits } from '../../composables/useStopEdits'
+import { useWide } from '../../composables/useWide'
 import { useTripSessions } from '../../stores/trip-sessions'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
@@ -46,8 +49,10 @@ const signedOut = ref(false)
 const showsFind = ref(false)
 const showsKeys = ref(false)
 const showsBalance = ref(false)
-/** Whether there is room for the balance beside the stage. */
-const wide = useMediaQuery('(min-width: 64rem)')
+const wide = useWide()
+/** On a low window, and at great zoom, the road is folded until it is asked for. */
+const isLow = useMediaQuery('(max-height: 33.99rem)')
+const showsRoad = ref(false)
 const tripId = String(route.params.id)
 const isOpen = computed(() => store.id === tripId && store.trip !== undefined)
 const isGone = computed(() => isOpen.value && store.state.kind === 'gone' && store.unsaved === 0)
@@ -136,7 +141,7 @@ const moveStop = (id: string, roadKm: number) =>
 </script>
 
 <template>
-  <div class="flex h-full flex-col">
+  <div class="window flex h-full flex-col">
     <AppHeader :in-trip="isOpen" @find="showsFind = true" @keys="showsKeys = true" />
     <main v-if="missing" class="mx-auto max-w-md p-8">
       <h1 class="text-2xl">There is no such trip</h1>
@@ -157,20 +162,32 @@ const moveStop = (id: string, roadKm: number) =>
     </main>
     <p v-else-if="!isOpen" role="status" class="p-8 text-soft">Opening the tin …</p>
     <template v-else>
-      <RoadStrip :editable="stageName === 'Road'" @move="moveStop" />
-      <BalanceLine v-if="!wide" @click="showsBalance = true" />
-      <div class="flex min-h-0 flex-1 max-md:flex-col">
-        <StageNav />
-        <div class="relative flex min-h-0 min-w-0 flex-1 flex-col">
-          <main class="min-h-0 flex-1 overflow-y-auto bg-paper" :class="speaks ? 'pb-28' : ''">
+      <div v-if="isLow" class="on-screen flex items-stretch border-b border-line bg-ground">
+        <button
+          type="button"
+          class="flex shrink-0 items-center gap-1 px-4 text-sm font-semibold pointer-coarse:min-h-11"
+          :aria-expanded="showsRoad"
+          @click="showsRoad = !showsRoad"
+        >
+          <ChevronRight :size="15" aria-hidden="true" :class="showsRoad ? 'rotate-90' : ''" />The road
+        </button>
+        <BalanceLine v-if="!wide" class="min-w-0 flex-1 border-b-0!" @click="showsBalance = true" />
+      </div>
+      <RoadStrip v-if="!isLow || showsRoad" :editable="stageName === 'Road'" @move="moveStop" />
+      <BalanceLine v-if="!wide && !isLow" @click="showsBalance = true" />
+      <div class="window flex min-h-0 flex-1 max-md:flex-col">
+        <StageNav class="on-screen" />
+        <div class="window relative flex min-h-0 min-w-0 flex-1 flex-col">
+          <main class="window min-h-0 flex-1 overflow-y-auto bg-paper" :class="speaks ? 'pb-28' : ''">
+            <NextSteps />
             <NuxtPage />
           </main>
-          <SavingLines />
+          <SavingLines class="on-screen" />
         </div>
         <aside
           v-if="wide"
           aria-label="Balance and why"
-          class="min-h-0 shrink-0 overflow-y-auto border-line bg-ground w-[21.5rem] border-l"
+          class="window min-h-0 shrink-0 overflow-y-auto border-line bg-ground w-[21.5rem] border-l print:w-full print:border-l-0"
           tabindex="0"
         >
           <BalancePanel />

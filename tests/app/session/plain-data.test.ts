@@ -5,10 +5,13 @@ import { asPlain, withoutProxies } from '../../../app/session/plain-data'
 describe('what forms hand over', () => {
   it('is plain data, however deep the wrappings lie', () => {
     const stop = reactive({ name: 'Quern', services: ['water'] })
-    const parts = { stops: [{ name: 'Ford' }, stop], road: shallowReactive({ points: [[1, 2, null]] }) }
+    const parts = { stops: [{ name: 'Ford', services: [] }, stop], road: shallowReactive({ points: [[1, 2, null]] }) }
     const plain = withoutProxies(parts, undefined)
     expect(plain).toStrictEqual({
-      stops: [{ name: 'Ford' }, { name: 'Quern', services: ['water'] }],
+      stops: [
+        { name: 'Ford', services: [] },
+        { name: 'Quern', services: ['water'] },
+      ],
       road: { points: [[1, 2, null]] },
     })
     expect([plain.stops[1], plain.stops[1]?.services, plain.road].some(isProxy)).toBe(false)

@@ -9,6 +9,7 @@ import CatalogueDialog from '../../../components/bench/CatalogueDialog.vue'
 import ThingDialog from '../../../components/bench/ThingDialog.vue'
 import MeasureField from '../../../components/common/MeasureField.vue'
 import { useBench } from '../../../composables/useBench'
+import { useFirstBench } from '../../../composables/useFirstBench'
 import { useSpares } from '../../../stores/spares'
 import { useView } from '../../../stores/view'
 import { useKitStore } from '../../../stores/kit'
@@ -17,7 +18,7 @@ import { useTripStore } from '../../../stores/trip'
 const store = useTripStore()
 const kit = useKitStore()
 const { grams } = useView()
-const { take, lay } = useBench()
+const { take } = useBench()
 
 const bench = computed(() => store.openTrip.bench)
 const filter = ref('')
@@ -33,22 +34,7 @@ const verdicts = computed(() => new Map(kit.kit?.verdicts.map((verdict) => [verd
 
 const hasRoad = computed(() => store.openTrip.road.points.length > 0)
 const bikeNames = computed(() => store.openTrip.bikes.map(({ name }) => name).join(' and '))
-const starting = ref(false)
-const startFault = ref('')
-async function startFromBikes() {
-  starting.value = true
-  startFault.value = ''
-  try {
-    const pieces = await kit.startOfBench()
-    lay(
-      pieces.map(({ id, count }) => ({ item: defined(catalogue.items.find((item) => item.id === id)), count })),
-      'start from the bikes',
-    )
-  } catch (error) {
-    startFault.value = error instanceof Error ? error.message : String(error)
-  }
-  starting.value = false
-}
+const { starting, startFault, startFromBikes } = useFirstBench()
 
 const showsCatalogue = ref(false)
 const edited = shallowRef<Thing>()
@@ -112,7 +98,7 @@ function doubles(thing: Thing): string {
 <template>
   <div class="pb-10">
     <header
-      class="sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
+      class="tall:sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
     >
       <div>
         <h1 class="text-2xl">Bench</h1>
@@ -170,14 +156,14 @@ function doubles(thing: Thing): string {
       <p v-if="startFault" role="alert" class="mt-3 text-sm text-madder">{{ startFault }}</p>
     </div>
     <template v-else>
-      <div class="bench-row border-b border-line px-4 py-1.5 text-xs text-soft" aria-hidden="true">
-        <span>thing</span><span class="max-md:hidden">what it does</span><span class="text-right">one weighs</span
+      <div class="bench-row head border-b border-line px-4 py-1.5 text-xs text-soft" aria-hidden="true">
+        <span>thing</span><span>what it does</span><span class="text-right">one weighs</span
         ><span class="text-center">how many</span><span />
       </div>
       <ul aria-label="Things on the bench">
         <li v-for="thing in shown" :key="thing.id" class="bench-row border-b border-line px-4 py-1.5">
-          <span class="min-w-0">
-            <span class="block truncate font-semibold" :title="thing.name">{{ thing.name }}</span>
+          <span class="name min-w-0">
+            <span class="block font-semibold">{{ thing.name }}</span>
             <span v-if="thing.condition < 1" class="text-xs text-brass"
               >trusted to {{ Math.round(thing.condition * 100) }} %
             </span>
@@ -188,25 +174,16 @@ function doubles(thing: Thing): string {
               >{{ defined(verdicts.get(thing.id)).n ? `take ${defined(verdicts.get(thing.id)).n}` : 'leave' }}</span
             >
           </span>
-          <span class="min-w-0 text-sm max-md:hidden">
-            <span
-              class="block truncate"
-              :class="capabilitiesInWords(thing, catalogue).length ? '' : 'text-brass'"
-              :title="capabilitiesInWords(thing, catalogue).join(', ')"
-              >{{ capabilitiesInWords(thing, catalogue).join(', ') || 'nothing said yet: answers no claim' }}</span
-            >
-            <span v-if="misfit(thing)" class="block truncate text-xs text-brass" :title="misfit(thing)">{{
-              misfit(thing)
+          <span class="does min-w-0 text-sm">
+            <span class="block" :class="capabilitiesInWords(thing, catalogue).length ? '' : 'text-brass'">{{
+              capabilitiesInWords(thing, catalogue).join(', ') || 'nothing said yet: answers no claim'
             }}</span>
-            <span
-              v-if="doubles(thing) || thing.note || servedBy(thing).length"
-              class="block truncate text-xs text-soft"
-              >{{
-                [servedBy(thing).length ? `for ${servedBy(thing).join(', ')}` : '', doubles(thing), thing.note]
-                  .filter(Boolean)
-                  .join('. ')
-              }}</span
-            >
+            <span v-if="misfit(thing)" class="block text-xs text-brass">{{ misfit(thing) }}</span>
+            <span v-if="doubles(thing) || thing.note || servedBy(thing).length" class="block text-xs text-soft">{{
+              [servedBy(thing).length ? `for ${servedBy(thing).join(', ')}` : '', doubles(thing), thing.note]
+                .filter(Boolean)
+                .join('. ')
+            }}</span>
           </span>
           <MeasureField
             :label="`Mass of ${thing.name}`"
@@ -266,11 +243,20 @@ function doubles(thing: Thing): string {
 .bench-row {
   @apply grid items-center gap-3;
   grid-template-columns: minmax(9rem, 1.1fr) minmax(0, 1.9fr) 5.5rem 6rem 4.5rem;
+  overflow-wrap: anywhere;
 }
+/* On a phone a thing has two lines and more: what it is and does, and under that what can be changed. */
 @media (max-width: 47.99rem) {
   .bench-row {
-    grid-template-columns: minmax(0, 1fr) 5.5rem 6.5rem 4.5rem;
-    gap: 0.25rem;
+    grid-template-columns: 6rem 1fr auto;
+    gap: 0.25rem 0.5rem;
+  }
+  .head {
+    display: none;
+  }
+  .name,
+  .does {
+    grid-column: 1 / -1;
   }
 }
 </style>

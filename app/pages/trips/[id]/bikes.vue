@@ -39,11 +39,11 @@ function rename(text: string) {
 
 <template>
   <div class="pb-4">
-    <header class="sticky top-0 z-20 border-b border-line bg-paper px-4 pt-3">
-      <div class="flex items-center gap-x-3 gap-y-2">
+    <header class="tall:sticky top-0 z-20 border-b border-line bg-paper px-4 pt-3">
+      <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
         <h1 class="text-2xl">Bikes</h1>
         <div
-          class="-m-1 flex min-w-0 gap-1 overflow-x-auto p-1 md:flex-wrap"
+          class="flex min-w-0 flex-wrap gap-1 max-md:order-last max-md:w-full"
           role="group"
           aria-label="Bikes of this trip"
         >
@@ -51,13 +51,12 @@ function rename(text: string) {
             v-for="candidate in bikes"
             :key="candidate.id"
             type="button"
-            class="button max-w-52 min-w-20 min-h-7! md:min-w-0"
+            class="button button-name min-h-7!"
             :class="candidate.id === bike?.id ? 'border-petrol! bg-petrol-wash!' : ''"
             :aria-pressed="candidate.id === bike?.id"
-            :title="candidate.name"
             @click="((selection.bikeId = candidate.id), (selection.part = ''))"
           >
-            <span class="truncate">{{ candidate.name }}</span>
+            {{ candidate.name }}
           </button>
         </div>
         <Menu as="div" class="relative ml-auto">
@@ -109,12 +108,12 @@ function rename(text: string) {
             v-for="rider in crew"
             :key="rider.id"
             type="button"
-            class="button max-w-40 min-h-7! text-sm"
+            class="button button-name min-h-7! text-sm"
             :class="rider.bikeId === bike.id ? 'border-petrol! bg-petrol-wash!' : ''"
             :aria-pressed="rider.bikeId === bike.id"
             @click="ride(rider, bike)"
           >
-            <span class="truncate">{{ rider.name }}</span>
+            {{ rider.name }}
           </button>
         </div>
         <button

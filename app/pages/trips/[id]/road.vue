@@ -6,7 +6,8 @@ import { newStop } from '#core/supply'
 import { sortedByKm, type NewRoad } from '#core/trip'
 import { dayInWords } from '#wording'
 import { Plus } from '@lucide/vue'
-import { computed, nextTick, onMounted, ref, shallowRef } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
 import FilePicker from '../../../components/common/FilePicker.vue'
 import AvailabilityList from '../../../components/road/AvailabilityList.vue'
@@ -30,6 +31,10 @@ const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
 const { km } = useView()
+
+/** Heads of tables stay below the head of the stage. */
+const head = useTemplateRef<HTMLElement>('head')
+const { height: headHeight } = useElementSize(head, undefined, { box: 'border-box' })
 
 const lines = ref<string[]>([])
 const notices = ref<string[]>([])
@@ -130,7 +135,7 @@ function addStop() {
 </script>
 
 <template>
-  <div class="relative min-h-full pb-10">
+  <div class="relative min-h-full pb-10" :style="{ '--stage-head': `${headHeight}px` }">
     <div
       v-if="over"
       class="pointer-events-none absolute inset-2 z-30 grid place-items-center rounded border-4 border-dashed border-petrol bg-paper/85 text-xl font-bold"
@@ -138,7 +143,8 @@ function addStop() {
       Drop the GPX file to lay out the road
     </div>
     <header
-      class="flex flex-wrap md:sticky md:top-0 md:z-10 items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
+      ref="head"
+      class="flex flex-wrap md:tall:sticky top-0 md:z-10 items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
     >
       <div class="min-w-40 flex-1">
         <h1 class="text-2xl">Road</h1>

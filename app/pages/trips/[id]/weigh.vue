@@ -12,7 +12,9 @@ import OlderTrip from '../../../components/weigh/OlderTrip.vue'
 import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
 import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
+import LeftToLuck from '../../../components/weigh/LeftToLuck.vue'
 import BeamRow from '../../../components/weigh/BeamRow.vue'
+import { useWide } from '../../../composables/useWide'
 import { useVerdicts } from '../../../stores/verdicts'
 import { useView } from '../../../stores/view'
 import { useKitStore } from '../../../stores/kit'
@@ -24,6 +26,7 @@ const kit = useKitStore()
 const selection = useSelection()
 const { stretch } = useView()
 const { taken, left, gap } = useVerdicts()
+const wide = useWide()
 
 onMounted(() => kit.proveWhileWeighing(true))
 onUnmounted(() => kit.proveWhileWeighing(false))
@@ -83,7 +86,10 @@ function walk(event: KeyboardEvent) {
 
 <template>
   <div class="pb-10">
-    <header class="sticky top-0 z-10 border-b border-line bg-paper px-4 pt-3" :class="room === 'things' ? 'pb-2' : ''">
+    <header
+      class="tall:sticky top-0 z-10 border-b border-line bg-paper px-4 pt-3"
+      :class="room === 'things' ? 'pb-2' : ''"
+    >
       <div class="flex flex-wrap items-baseline gap-x-4">
         <h1 class="text-2xl">Weigh</h1>
         <p class="text-sm text-soft">
@@ -159,6 +165,10 @@ function walk(event: KeyboardEvent) {
           @pin="togglePin(row.thing.id)"
         />
       </ul>
+      <p v-if="!kit.kit && !kit.failure" role="status" class="px-4 py-6 text-soft">
+        Reckoning what each thing spares …
+      </p>
+      <LeftToLuck v-if="!wide" class="mt-6" />
       <AssumptionsCard class="mx-4 mt-6" />
     </div>
   </div>

@@ -1,0 +1,149 @@
+import type { Page } from '@playwright/test'
+import { demoTrip } from '#catalogue/demo'
+import { boxFaults } from './boxes'
+import { expect, test } from './rig'
+import { analysed, newAccount, newTrip } from './steps'
+
+/** A laptop, a page at twice its size, a phone. */
+const sizes = [
+  { width: 1280, height: 800 },
+  { width: 640, height: 400 },
+  { width: 390, height: 844 },
+] as const
+
+const wordy = (name: string) =>
+  `${name}, as somebody wrote who had all the time in the world and a long evening beside the stove in the rain`.slice(
+    0,
+    100,
+  )
+/** Without a blank in it. */
+const unbroken = (name: string) => name.replaceAll(/\W/g, '').padEnd(118, 'x')
+
+/** The demo with every name that a person gives made longer. */
+function demoNamed(make: (name: string) => string) {
+  const { road, stops, bikes, crew, bench } = demoTrip()
+  const named = <T extends { readonly name: string }>(list: readonly T[]) =>
+    list.map((entry, i) => ({ ...entry, name: make(`${entry.name} ${i}`) }))
+  return {
+    name: make('Trip'),
+    road: { ...road, name: make('Road') },
+    stops: named(stops),
+    bikes: named(bikes).map((bike) => ({ ...bike, fasteners: named(bike.fasteners) })),
+    crew: named(crew),
+    bench: named(bench),
+  }
+}
+
+const nothing = { road: { name: '', points: [], stretches: [] }, stops: [], bench: [] }
+const trips = {
+  'names as people give them': { change: () => ({}), isWeighed: true },
+  'long names': { change: () => demoNamed(wordy), isWeighed: true },
+  'names without a blank in them': { change: () => demoNamed(unbroken), isWeighed: true },
+  'nothing laid and no road': { change: () => nothing, isWeighed: false },
+}
+
+/** What is wrong with a page, or the dialog over it, at every size, by day and by night. */
+async function measure(page: Page, where: string, found: string[]): Promise<void> {
+  for (const size of sizes) {
+    await page.setViewportSize(size)
+    await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn, 60))))
+    found.push(...(await boxFaults(page)).map((fault) => `${where}, ${size.width} × ${size.height}: ${fault}`))
+  }
+  await page.setViewportSize(sizes[0])
+}
+
+const buttons = 'button:visible, summary:visible'
+/** What the first word of a button says is what it does: one is pressed of each. */
+const kindOf = (name: string) => name.split(' ')[0]?.slice(0, 14) ?? ''
+
+async function open(page: Page, address: string, isWeighed: boolean): Promise<void> {
+  await page.goto(address)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  if (isWeighed) await analysed(page)
+}
+
+/** Every room of a stage, as its own names say. */
+async function roomsOf(page: Page): Promise<string[]> {
+  const rooms = page.getByRole('navigation', { name: 'Rooms of this stage' }).getByRole('button')
+  const addresses = [page.url()]
+  for (let i = 0; i < (await rooms.count()); i++) {
+    await rooms.nth(i).click()
+    addresses.push(page.url())
+  }
+  return [...new Set(addresses)]
+}
+
+/**
+ * Presses one button of each kind and measures every dialog that opens.
+ *
+ * @param pressed kinds that were pressed before, and from now on these
+ * @returns what the dialogs were opened by
+ */
+async function measureDialogs(
+  page: Page,
+  address: string,
+  isWeighed: boolean,
+  pressed: Set<string>,
+  found: string[],
+): Promise<string[]> {
+  const dialogs: string[] = []
+  for (;;) {
+    const names = await page
+      .locator(buttons)
+      .evaluateAll((all) => all.map((each) => (each.getAttribute('aria-label') ?? each.textContent ?? '').trim()))
+    const at = names.findIndex((name) => name !== '' && !pressed.has(kindOf(name)))
+    const name = names[at]
+    if (name === undefined) return dialogs
+    pressed.add(kindOf(name))
+    const button = page.locator(buttons).nth(at)
+    if (await button.isDisabled()) continue
+    // What lies under something else for the moment is pressed another time, or never.
+    const wasPressed = await button.click({ timeout: 2000 }).then(
+      () => true,
+      () => false,
+    )
+    if (!wasPressed) continue
+    await page.waitForTimeout(100)
+    if ((await page.getByRole('dialog').count()) > 0) {
+      dialogs.push(name)
+      await measure(page, `${new URL(address).pathname} › ${name}`, found)
+      await page.keyboard.press('Escape')
+    } else if ((await page.getByRole('menu').count()) > 0) await page.keyboard.press('Escape')
+    else await page.keyboard.press('Control+z')
+    await page.waitForTimeout(100)
+    if (page.url() !== address || (await page.getByRole('dialog').count()) > 0) await open(page, address, isWeighed)
+  }
+}
+
+for (const [what, { change, isWeighed }] of Object.entries(trips)) {
+  test(`with ${what}, nothing is cut, lies over another or runs off any stage, room or dialog`, async ({ page }) => {
+    test.slow()
+    await newAccount(page.request, 'Boxes')
+    const id = await newTrip(page.request, change())
+    await open(page, `/trips/${id}/road`, isWeighed)
+    const stages = await page
+      .getByRole('navigation', { name: 'Stages' })
+      .getByRole('link')
+      .evaluateAll((links) => links.map((link) => (link as HTMLAnchorElement).href))
+    expect(stages.length).toBeGreaterThanOrEqual(4)
+
+    const found: string[] = []
+    const dialogs: string[] = []
+    const pressed = new Set<string>()
+    for (const stage of stages) {
+      await open(page, stage, isWeighed)
+      for (const address of await roomsOf(page)) {
+        await open(page, address, isWeighed)
+        await measure(page, new URL(address).pathname + new URL(address).search, found)
+        dialogs.push(...(await measureDialogs(page, address, isWeighed, pressed, found)))
+      }
+    }
+    for (const address of ['/trips', '/account', '/calculators']) {
+      await page.goto(address)
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      await measure(page, address, found)
+    }
+    expect(found).toEqual([])
+    expect(new Set(dialogs.map(kindOf)).size, 'dialogs were found').toBeGreaterThan(isWeighed ? 5 : 1)
+  })
+}
