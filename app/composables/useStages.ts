@@ -21,7 +21,8 @@ export function useStageNeeds() {
     const trip = store.trip
     return {
       road: !trip || trip.road.points.length === 0 ? 'no road yet' : trip.stops.length === 0 ? 'no stops yet' : '',
-      bikes: bikesNeed(trip, kit.analysis?.fit),
+      // What nothing turns is worth a word once something was laid to turn it with.
+      bikes: bikesNeed(trip, trip?.bench.length ? kit.analysis?.fit : undefined),
       bench: !trip || trip.bench.length === 0 ? 'nothing on it' : '',
       weigh: '',
     }

@@ -4,6 +4,8 @@ import HeadList from '../../app/components/bench/HeadList.vue'
 import MeasureField from '../../app/components/common/MeasureField.vue'
 import TypedField from '../../app/components/common/TypedField.vue'
 import StartField from '../../app/components/road/StartField.vue'
+import { defined } from '#core/validation'
+import { nextTick } from 'vue'
 import { useView } from '../../app/stores/view'
 import { aHead } from '../fixtures'
 import { typeInto } from './type-into'
@@ -89,34 +91,47 @@ describe('a line of text', () => {
 })
 
 describe('the start of a ride', () => {
-  /** Types a value, with what the browser thinks of it. */
-  async function type(wrapper: ReturnType<typeof start>, value: string, validity: Partial<ValidityState>) {
-    const input = wrapper.get('input')
-    Object.defineProperty(input.element, 'validity', { value: validity, configurable: true })
-    input.element.value = value
-    await input.trigger('input')
+  const start = (modelValue: string | null = '2026-06-12T08:00') =>
+    mount(StartField, { props: { modelValue }, attachTo: document.body })
+  type Mounted = ReturnType<typeof start>
+  const parts = (wrapper: Mounted) => wrapper.findAll<HTMLElement>('[role=spinbutton]')
+  /** Types into the parts from the first on; the field goes from one to the next by itself. */
+  async function type(wrapper: Mounted, keys: string[]) {
+    defined(parts(wrapper)[0]).element.focus()
+    for (const key of keys) {
+      document.activeElement?.dispatchEvent(new KeyboardEvent('keydown', { key, code: `Digit${key}`, bubbles: true }))
+      await nextTick()
+    }
   }
-  const start = () => mount(StartField, { props: { modelValue: '2026-06-12T08:00' } })
-  it('is handed on once it is whole, to the minute', async () => {
+  const leave = (wrapper: Mounted) => defined(parts(wrapper)[0]).trigger('focusout', { relatedTarget: document.body })
+  const shown = (wrapper: Mounted) => wrapper.get('[role=group]').text()
+  const given = (wrapper: Mounted) => wrapper.emitted<[string | null]>('update:modelValue')?.map(([value]) => value)
+
+  it('stands there day before month, by a clock of 24 hours', () => {
+    expect(shown(start('2026-06-12T20:05'))).toBe('12/06/2026, 20:05')
+  })
+  it('is handed on once it is a date that may be meant, to the minute', async () => {
     const wrapper = start()
-    await type(wrapper, '0002-06-12T08:00', { valid: false })
-    expect(wrapper.emitted('update:modelValue')).toBeUndefined()
-    await type(wrapper, '2027-06-12T08:00', { valid: true })
-    expect(wrapper.emitted('update:modelValue')).toEqual([['2027-06-12T08:00']])
-    await type(wrapper, '', { valid: true })
-    expect(wrapper.emitted('update:modelValue')?.[1]).toEqual([null])
+    await type(wrapper, [...'12072027'])
+    expect(given(wrapper)?.at(-1)).toBe('2027-07-12T08:00')
+    expect(given(wrapper)?.every((value) => value !== null && value >= '1900')).toBe(true)
   })
   it('says when it is left what was wrong with it, and is as it was', async () => {
     const wrapper = start()
-    await type(wrapper, '0002-06-12T08:00', { valid: false, badInput: false })
-    await wrapper.get('input').trigger('blur')
+    await type(wrapper, [...'12060202'])
+    await leave(wrapper)
     expect(wrapper.get('[role=alert]').text()).toBe('The year must be 1900 to 2199. It is as it was.')
-    expect(wrapper.get('input').element.value).toBe('2026-06-12T08:00')
-    await type(wrapper, '', { valid: false, badInput: true })
-    await wrapper.get('input').trigger('blur')
+    expect(shown(wrapper)).toBe('12/06/2026, 08:00')
+    await type(wrapper, ['Backspace', 'Backspace'])
+    await leave(wrapper)
     expect(wrapper.get('[role=alert]').text()).toBe('Give the whole date and the time. It is as it was.')
     await wrapper.setProps({ modelValue: '2026-06-13T08:00' })
     expect(wrapper.find('[role=alert]').exists()).toBe(false)
+  })
+  it('is taken away with a press', async () => {
+    const wrapper = start()
+    await wrapper.get('[aria-label="The ride begins: no date"]').trigger('click')
+    expect(given(wrapper)).toEqual([null])
   })
 })
 

@@ -1,5 +1,5 @@
 import { expect, test } from './rig'
-import { expectNoAxeViolations, openOwnDemo, saved } from './steps'
+import { expectNoAxeViolations, expectStart, openOwnDemo, saved, setStart, startField } from './steps'
 
 test('a shop shut on the day one comes by makes the gap grow, and undo opens it again', async ({ page }) => {
   await openOwnDemo(page, 'road')
@@ -13,8 +13,7 @@ test('a shop shut on the day one comes by makes the gap grow, and undo opens it 
   await gaps.selectOption({ label: 'without tube, 622' })
   await expect(page.getByText(/km 71–311/).first()).toBeVisible()
 
-  await page.getByLabel('The ride begins').fill('2026-06-13T08:30')
-  await page.getByLabel('The ride begins').press('Tab')
+  await setStart(page, '2026-06-13T08:30')
   await expect(shop).toHaveText('shut')
   await expect(shop).toHaveAttribute('title', /bike shop: shut until Tue 10:00/)
   await expect(days.nth(1)).toContainText('Sat 13 June')
@@ -79,8 +78,7 @@ test('a night is settled out on the road and the weather of a day said, by keybo
 
 test('without a start there are no days, and every place is open', async ({ page }) => {
   await openOwnDemo(page, 'road')
-  await page.getByLabel('The ride begins').fill('')
-  await page.getByLabel('The ride begins').press('Tab')
+  await page.getByRole('button', { name: 'The ride begins: no date' }).click()
   await expect(page.getByText('every place is taken to be open when you come by')).toBeVisible()
   await expect(page.getByRole('region', { name: 'Days' })).toHaveCount(0)
   await page.keyboard.press('Control+z')
@@ -94,29 +92,32 @@ test('a start is typed part by part, as one change; one that cannot be is refuse
   page,
 }) => {
   await openOwnDemo(page, 'road')
-  const begins = page.getByLabel('The ride begins')
-  await expect(begins).toHaveValue('2026-06-12T08:30')
+  const day = startField(page).getByRole('spinbutton').first()
+  await expectStart(page, '2026-06-12T08:30')
   // Slowly, so that all that hangs on the start is worked out for each date on the way: the years 2, 20 and 202, too.
-  await begins.pressSequentially('06132027', { delay: 300 })
-  await expect(begins).toHaveValue('2027-06-13T08:30')
+  await day.focus()
+  await page.keyboard.type('13062027', { delay: 300 })
+  await expectStart(page, '2027-06-13T08:30')
   await expect(page.getByText('Sun 13 June')).toBeVisible()
   const elsewhere = page.getByLabel('Pauses to each hour')
   await elsewhere.focus()
   await saved(page)
 
-  await begins.pressSequentially('06130202')
+  await day.focus()
+  await page.keyboard.type('13060202')
   await elsewhere.focus()
   await expect(page.getByRole('alert')).toHaveText('The year must be 1900 to 2199. It is as it was.')
-  await expect(begins).toHaveValue('2027-06-13T08:30')
-  await begins.focus()
+  await expectStart(page, '2027-06-13T08:30')
+  await day.focus()
+  await page.keyboard.press('Backspace')
   await page.keyboard.press('Backspace')
   await elsewhere.focus()
   await expect(page.getByRole('alert')).toHaveText('Give the whole date and the time. It is as it was.')
-  await expect(begins).toHaveValue('2027-06-13T08:30')
+  await expectStart(page, '2027-06-13T08:30')
   await saved(page)
 
   await page.getByRole('button', { name: 'Undo set the start' }).click()
-  await expect(begins).toHaveValue('2026-06-12T08:30')
+  await expectStart(page, '2026-06-12T08:30')
   await expect(page.getByRole('button', { name: /^Undo/ })).toBeDisabled()
   await saved(page)
 })
@@ -143,8 +144,7 @@ test('a shut shop that is waited for, or slept at, changes the kit; what it is w
   page,
 }) => {
   await openOwnDemo(page, 'road')
-  await page.getByLabel('The ride begins').fill('2026-06-13T08:30')
-  await page.getByLabel('The ride begins').press('Tab')
+  await setStart(page, '2026-06-13T08:30')
   const shop = page.getByRole('button', { name: 'bike shop at Quillby', exact: true })
   await expect(shop).toHaveText('shut')
 

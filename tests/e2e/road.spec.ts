@@ -1,7 +1,7 @@
 import { defined } from '#core/validation'
 import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
-import { expectNoAxeViolations, openOwnDemo, saved } from './steps'
+import { expectNoAxeViolations, expectStart, openOwnDemo, saved, startField } from './steps'
 
 /** Rows of the table of stretches, as their two ends and what is said of them. */
 async function stretches(page: Page): Promise<string[]> {
@@ -112,7 +112,7 @@ test('a lane says why it is long and what would shorten it; what is done about i
   const remedy = page.getByRole('listitem').filter({ hasText: 'post a parcel to Ferrow and leave a day later' }).last()
   await remedy.getByRole('button', { name: 'Do this' }).click()
   await expect(lane(page, 'tube, 622')).toContainText('238 km')
-  await expect(page.getByLabel('The ride begins')).toHaveValue('2026-06-13T08:30')
+  await expectStart(page, '2026-06-13T08:30')
   await expect(page.getByRole('button', { name: 'post pick-up at Ferrow' })).toHaveText(/✓|h/)
   await expectNoAxeViolations(page)
   await undo(page)
@@ -281,11 +281,11 @@ test('the start is set and a shop asked by keyboard alone; a shop is then shut, 
   const shop = page.getByRole('button', { name: 'bike shop at Quillby', exact: true })
   await expect(shop).toHaveText('✓')
   await expect(lane(page, 'tube, 622')).toContainText('240 km')
-  // The field is typed into part by part, as its parts stand: month, day, year, hour.
-  await page.getByLabel('The ride begins').focus()
-  await page.keyboard.type('06132026')
+  // The field is typed into part by part, as its parts stand: day, month, year, hour.
+  await startField(page).getByRole('spinbutton').first().focus()
+  await page.keyboard.type('13062026')
   await page.keyboard.press('Tab')
-  await expect(page.getByLabel('The ride begins')).toHaveValue('2026-06-13T08:30')
+  await expectStart(page, '2026-06-13T08:30')
   await expect(shop).toHaveText('shut')
   await expect(lane(page, 'tube, 622')).toContainText('311 km')
   await saved(page)
@@ -334,8 +334,8 @@ test.describe('on a small screen, by touch', () => {
     await undone(page, 'move Quillby')
     await expect(page.getByLabel('Place of Quillby')).toHaveValue('71')
 
-    await page.getByLabel('The ride begins').tap()
-    await page.getByLabel('The ride begins').fill('2026-06-13T08:30')
+    await startField(page).getByRole('spinbutton').first().tap()
+    await page.keyboard.type('13062026')
     await page.getByRole('heading', { name: 'When' }).tap()
     await expect(lane(page, 'tube, 622')).toContainText('311 km')
     await undone(page, 'set the start')

@@ -152,3 +152,19 @@ async function inScheme(page: Page, colorScheme: 'light' | 'dark', name: 'day' |
   // Colours glide from one scheme to the other.
   await page.evaluate(() => Promise.all(document.getAnimations().map(({ finished }) => finished.catch(() => null))))
 }
+
+/** The field in which it is said when the ride begins, part by part: day, month, year, hour, minute. */
+export const startField = (page: Page) => page.getByRole('group', { name: 'The ride begins' })
+
+/** Types when the ride begins, such as 2026-06-13T08:30, and goes on. */
+export async function setStart(page: Page, start: string): Promise<void> {
+  const [year = '', month = '', day = '', hour = '', minute = ''] = start.split(/\D/)
+  await startField(page).getByRole('spinbutton').first().click()
+  await page.keyboard.type(`${day}${month}${year}${hour}${minute}`)
+  await page.getByRole('heading', { name: 'When' }).click()
+}
+
+export async function expectStart(page: Page, start: string): Promise<void> {
+  const [year = '', month = '', day = '', hour = '', minute = ''] = start.split(/\D/)
+  await expect(startField(page)).toHaveText(`${day}/${month}/${year}, ${hour}:${minute}`)
+}

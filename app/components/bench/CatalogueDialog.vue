@@ -4,27 +4,38 @@ import type { CatalogueItem, Thing } from '#core/bench'
 import { capabilitiesInWords } from '#wording'
 import { computed, ref } from 'vue'
 import { focusWhenMounted } from '../../composables/focusWhenMounted'
-import { useView } from '../../stores/view'
+import { useCatalogueFit } from '../../composables/useCatalogueFit'
 import BaseDialog from '../common/BaseDialog.vue'
+import CatalogueRow from './CatalogueRow.vue'
 
-/** Generic things to lay on the bench, by what they are for. */
+/** Generic things to lay on the bench, by what they are for: those first that are for the bikes of this trip. */
 const props = defineProps<{ open: boolean; bench: readonly Thing[] }>()
-defineEmits<{ close: []; take: [item: CatalogueItem] }>()
-const { grams } = useView()
+defineEmits<{ close: []; take: [item: CatalogueItem]; putBack: [item: CatalogueItem] }>()
+const { whyNot } = useCatalogueFit()
+
+interface Entry {
+  readonly item: CatalogueItem
+  /** Why it is of no use on these bikes; empty where it is. */
+  readonly why: string
+}
 
 const asked = ref('')
-const groups = computed(() => {
+const entries = computed(() => (props.open ? catalogue.items.map((item): Entry => ({ item, why: whyNot(item) })) : []))
+const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
-  const matches = (item: CatalogueItem) => {
+  return entries.value.filter(({ item }) => {
     const text = [item.name, item.group, ...capabilitiesInWords(item, catalogue)].join(' ').toLowerCase()
     return words.every((word) => text.includes(word))
-  }
-  const found = catalogue.items.filter(matches)
-  return [...new Set(found.map((item) => item.group))].map((name) => ({
+  })
+})
+const groups = computed(() => {
+  const fitting = found.value.filter(({ why }) => !why)
+  return [...new Set(fitting.map(({ item }) => item.group))].map((name) => ({
     name,
-    items: found.filter((item) => item.group === name),
+    entries: fitting.filter(({ item }) => item.group === name),
   }))
 })
+const others = computed(() => found.value.filter(({ why }) => why))
 const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from === item.id)?.count ?? 0
 </script>
 
@@ -42,26 +53,33 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
     <p class="mt-1 text-xs text-soft">Masses are planning values: weigh your own once it lies on the bench.</p>
     <div class="mt-2 max-h-[60vh] overflow-y-auto" tabindex="0" role="region" aria-label="Catalogue entries">
       <section v-for="group in groups" :key="group.name">
-        <h3 class="stamped sticky top-0 bg-paper py-1.5 text-soft">{{ group.name }}</h3>
+        <h3 class="stamped sticky top-0 z-10 bg-paper py-1.5 text-soft">{{ group.name }}</h3>
         <ul>
-          <li v-for="item in group.items" :key="item.id" class="flex items-center gap-3 border-b border-line py-1">
-            <span class="min-w-0 flex-1">
-              <span class="block">{{ item.name }}</span>
-              <span class="block text-xs text-soft">{{
-                capabilitiesInWords(item, catalogue).join(', ') || 'answers no claim'
-              }}</span>
-            </span>
-            <span class="figures text-sm text-soft">{{ grams(item.massG) }}</span>
-            <span class="w-14 text-right text-xs font-semibold text-petrol">{{
-              countOf(item) ? `${countOf(item)} laid` : ''
-            }}</span>
-            <button type="button" class="button" :aria-label="`Take ${item.name}`" @click="$emit('take', item)">
-              Take
-            </button>
-          </li>
+          <CatalogueRow
+            v-for="{ item } in group.entries"
+            :key="item.id"
+            :item="item"
+            :count="countOf(item)"
+            @take="$emit('take', item)"
+            @put-back="$emit('putBack', item)"
+          />
         </ul>
       </section>
-      <p v-if="!groups.length" class="py-4 text-soft">
+      <section v-if="others.length">
+        <h3 class="stamped sticky top-0 z-10 bg-paper py-1.5 text-soft">not for these bikes</h3>
+        <ul>
+          <CatalogueRow
+            v-for="{ item, why } in others"
+            :key="item.id"
+            :item="item"
+            :count="countOf(item)"
+            :why="why"
+            @take="$emit('take', item)"
+            @put-back="$emit('putBack', item)"
+          />
+        </ul>
+      </section>
+      <p v-if="!found.length" class="py-4 text-soft">
         The catalogue has nothing like “{{ asked }}”. Lay it down as one of your own.
       </p>
     </div>

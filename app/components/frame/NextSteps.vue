@@ -112,7 +112,8 @@ function act({ lack }: WeighedStep) {
           @click="act(step)"
         >
           <span
-            >{{ wordsOf(step) }};
+            ><span class="inline-block first-letter:uppercase">{{ wordsOf(step) }}</span
+            >;
             <span class="font-semibold text-petrol underline group-hover:no-underline">{{ actionOf(step) }}</span></span
           >
           <ChevronRight :size="14" class="shrink-0 text-petrol" aria-hidden="true" />

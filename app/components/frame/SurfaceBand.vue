@@ -6,6 +6,8 @@ import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
+import { stretchMarks } from '../../drawing/stretch-marks'
+import GroundPatterns from './GroundPatterns.vue'
 
 /** What the road is made of, as a band under the strip: painted over by dragging with a brush, its edges pulled to their place. */
 const props = defineProps<{
@@ -27,12 +29,6 @@ const edges = computed(() => pieces.value.slice(1).map((piece) => piece.fromKm))
 const newId = () => crypto.randomUUID().slice(0, 8)
 /** To a tenth of a kilometre, but never past the end. */
 const tidy = (at: number) => Math.min(Math.round(at * 10) / 10, lengthKm.value)
-
-/** What is drawn under a piece that is wet or thorny. */
-const underlines = [
-  { trait: 'wet', look: 'stroke-petrol', dashes: undefined },
-  { trait: 'thorns', look: 'stroke-ink', dashes: '2 3' },
-] as const
 
 /** Words first: what the pointer says of a piece. */
 function words(piece: Segment): string {
@@ -103,23 +99,7 @@ const painted = computed(() => {
     @pointerup="end"
     @pointercancel="dragging = undefined"
   >
-    <defs>
-      <pattern id="ground-gravel" width="5" height="5" patternUnits="userSpaceOnUse">
-        <circle cx="1.2" cy="1.4" r="0.9" class="fill-soft" /><circle cx="3.8" cy="3.7" r="0.7" class="fill-soft" />
-      </pattern>
-      <pattern id="ground-track" width="7" height="4" patternUnits="userSpaceOnUse">
-        <path d="M0 1.2H4.5M0 2.9H4.5" class="stroke-soft" stroke-width="1" />
-      </pattern>
-      <pattern id="ground-singletrack" width="6" height="4" patternUnits="userSpaceOnUse">
-        <path d="M0 2H3.4" class="stroke-soft" stroke-width="1.3" />
-      </pattern>
-      <pattern id="ground-sand" width="3" height="3" patternUnits="userSpaceOnUse">
-        <circle cx="0.8" cy="0.8" r="0.5" class="fill-brass" /><circle cx="2.3" cy="2.2" r="0.5" class="fill-brass" />
-      </pattern>
-      <pattern id="ground-mud" width="6" height="6" patternUnits="userSpaceOnUse">
-        <path d="M0 4Q1.5 1 3 4T6 4" class="fill-none stroke-brass" stroke-width="1.2" />
-      </pattern>
-    </defs>
+    <GroundPatterns prefix="ground" />
     <rect :x="x(0)" :y="y" :width="Math.max(0, x(lengthKm) - x(0))" :height="height" class="fill-paper" />
     <!-- While a brush is held, a thumb may land below the band as well. -->
     <rect
@@ -141,12 +121,12 @@ const painted = computed(() => {
         :fill="piece.surface === 'asphalt' ? undefined : `url(#ground-${piece.surface})`"
       />
       <line
-        v-for="mark in underlines.filter(({ trait }) => piece[trait])"
-        :key="mark.trait"
+        v-for="mark in stretchMarks.filter(({ holds }) => holds(piece))"
+        :key="mark.name"
         :x1="x(piece.fromKm)"
         :x2="x(piece.toKm)"
-        :y1="y + height + 1.5"
-        :y2="y + height + 1.5"
+        :y1="mark.isAbove ? y - 2.5 : y + height + 1.5"
+        :y2="mark.isAbove ? y - 2.5 : y + height + 1.5"
         :class="mark.look"
         stroke-width="2"
         :stroke-dasharray="mark.dashes"

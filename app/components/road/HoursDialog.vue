@@ -3,6 +3,7 @@ import { Plus } from '@lucide/vue'
 import { formatHours, parseHours, weekdayCodes, type WeekdayCode } from '#core/ride'
 import { computed, ref } from 'vue'
 import BaseDialog from '../common/BaseDialog.vue'
+import TimeField from '../common/TimeField.vue'
 
 /** Puts opening hours together for somebody who does not know the syntax, from those that are there. */
 const props = defineProps<{ title: string; hours: string; tidy: string | undefined }>()
@@ -69,9 +70,9 @@ function put(hours: string) {
           </button>
         </div>
         <div v-for="(span, s) in row.spans" :key="s" class="flex items-center gap-1.5 text-sm">
-          <input v-model="span.from" type="time" class="field figures w-28!" :aria-label="`opens, ${r + 1}.${s + 1}`" />
+          <TimeField v-model="span.from" class="w-20" :label="`opens, ${r + 1}.${s + 1}`" label-hidden />
           <span class="text-soft">to</span>
-          <input v-model="span.to" type="time" class="field figures w-28!" :aria-label="`shuts, ${r + 1}.${s + 1}`" />
+          <TimeField v-model="span.to" class="w-20" :label="`shuts, ${r + 1}.${s + 1}`" label-hidden />
         </div>
         <button
           v-if="row.spans.length < 2"

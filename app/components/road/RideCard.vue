@@ -10,6 +10,7 @@ import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
 import { useTripStore } from '../../stores/trip'
 import MeasureField from '../common/MeasureField.vue'
+import TimeField from '../common/TimeField.vue'
 import TypedField from '../common/TypedField.vue'
 import DayCard from './DayCard.vue'
 import StartField from './StartField.vue'
@@ -101,15 +102,11 @@ function setCountry(text: string) {
         :model-value="ride.pauseH"
         @update:model-value="$event !== null && set('pauseH', $event, 'pauses')"
       />
-      <label class="block text-sm text-soft"
-        >Later days begin at
-        <TypedField
-          type="time"
-          class="field figures mt-1 block text-ink"
-          :model-value="timeOfHours(ride.dayStartsH)"
-          @update:model-value="setDayStart"
-        />
-      </label>
+      <TimeField
+        label="Later days begin at"
+        :model-value="timeOfHours(ride.dayStartsH)"
+        @update:model-value="setDayStart"
+      />
     </div>
     <p v-if="doubt" class="flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-line px-4 py-2 text-sm">
       <span class="min-w-0 flex-1 text-brass"

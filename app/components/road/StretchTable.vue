@@ -7,6 +7,7 @@ import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
 import MeasureField from '../common/MeasureField.vue'
+import StretchSwatch from './StretchSwatch.vue'
 
 /** What the road is like from end to end: painted along the strip with a brush, or set row by row. */
 const store = useTripStore()
@@ -83,12 +84,14 @@ function add() {
             v-for="brush in group"
             :key="brush.name"
             type="button"
-            class="rounded-sm border px-2 py-0.5 text-sm max-md:min-h-11"
-            :class="isPicked(brush.says) ? 'border-petrol bg-petrol text-on-petrol' : 'border-line hover:border-petrol'"
+            class="inline-flex items-center gap-1.5 rounded-sm border px-2 py-0.5 text-sm max-md:min-h-11"
+            :class="
+              isPicked(brush.says) ? 'border-petrol bg-petrol-wash font-semibold' : 'border-line hover:border-petrol'
+            "
             :aria-pressed="isPicked(brush.says)"
             @click="pick(brush.says)"
           >
-            {{ brush.name }}
+            <StretchSwatch :says="brush.says" />{{ brush.name }}
           </button>
         </span>
       </div>

@@ -8,7 +8,7 @@ import { computed, ref, shallowRef } from 'vue'
 import CatalogueDialog from '../../../components/bench/CatalogueDialog.vue'
 import ThingDialog from '../../../components/bench/ThingDialog.vue'
 import MeasureField from '../../../components/common/MeasureField.vue'
-import { useBench } from '../../../composables/useBench'
+import { useBench, withCount } from '../../../composables/useBench'
 import { useFirstBench } from '../../../composables/useFirstBench'
 import { useSpares } from '../../../stores/spares'
 import { useView } from '../../../stores/view'
@@ -18,7 +18,7 @@ import { useTripStore } from '../../../stores/trip'
 const store = useTripStore()
 const kit = useKitStore()
 const { grams } = useView()
-const { take } = useBench()
+const { take, putBack } = useBench()
 
 const bench = computed(() => store.openTrip.bench)
 const filter = ref('')
@@ -51,11 +51,7 @@ function change(thing: Thing, part: Partial<Thing>, label: string, merge?: strin
   )
 }
 function setCount(thing: Thing, count: number) {
-  const pin = thing.pin && {
-    min: Math.min(thing.pin.min, count),
-    max: Math.max(Math.min(thing.pin.max, count), Math.min(thing.pin.min, count)),
-  }
-  change(thing, { count, pin }, `count ${thing.name}`, `count ${thing.id}`)
+  change(thing, withCount(thing, count), `count ${thing.name}`, `count ${thing.id}`)
 }
 function remove(thing: Thing) {
   put(
@@ -233,7 +229,13 @@ function doubles(thing: Thing): string {
       <p v-if="!shown.length" class="px-4 py-4 text-soft">Nothing on the bench matches “{{ filter }}”.</p>
     </template>
 
-    <CatalogueDialog :open="showsCatalogue" :bench="bench" @close="showsCatalogue = false" @take="take([$event])" />
+    <CatalogueDialog
+      :open="showsCatalogue"
+      :bench="bench"
+      @close="showsCatalogue = false"
+      @take="take([$event])"
+      @put-back="putBack"
+    />
     <ThingDialog v-if="edited" :thing="edited" :is-new="isNew" @close="edited = undefined" @keep="keep" />
   </div>
 </template>

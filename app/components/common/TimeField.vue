@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { Time, parseTime } from '@internationalized/date'
+import { TimeFieldInput, TimeFieldRoot, type TimeValue } from 'reka-ui'
+import { computed } from 'vue'
+import { localeOfApp } from './locale-of-app'
+
+/** A time of day by a clock of 24 hours, typed part by part. What is not whole yet stays in the field. */
+const props = defineProps<{ label: string; modelValue: string; labelHidden?: boolean }>()
+const emit = defineEmits<{ 'update:modelValue': [value: string] }>()
+
+const known = computed(() => (props.modelValue ? parseTime(props.modelValue) : undefined))
+function type(value: TimeValue | undefined) {
+  if (!(value instanceof Time)) return
+  const written = value.toString().slice(0, 5)
+  if (written !== props.modelValue) emit('update:modelValue', written)
+}
+</script>
+
+<template>
+  <div class="text-sm text-soft">
+    <span v-if="!labelHidden" aria-hidden="true">{{ label }}</span>
+    <TimeFieldRoot
+      v-slot="{ segments }"
+      :model-value="known"
+      :locale="localeOfApp"
+      granularity="minute"
+      :hour-cycle="24"
+      :aria-label="label"
+      class="field figures flex items-center text-ink"
+      :class="labelHidden ? '' : 'mt-1'"
+      @update:model-value="type"
+    >
+      <template v-for="segment in segments" :key="segment.part + segment.value">
+        <TimeFieldInput v-if="segment.part === 'literal'" :part="segment.part" class="text-soft">{{
+          segment.value
+        }}</TimeFieldInput>
+        <TimeFieldInput v-else :part="segment.part" class="segment">{{ segment.value }}</TimeFieldInput>
+      </template>
+    </TimeFieldRoot>
+  </div>
+</template>
+
+<style scoped>
+@reference '~/assets/tin.css';
+.segment {
+  @apply rounded-sm px-0.5 focus:bg-petrol-wash focus:outline-2 focus:outline-brass;
+}
+</style>
