@@ -24,11 +24,14 @@ const threadFile = {
   },
 }
 
+/** The page as it is kept on a device; by an address of its own, so that whoever has a network gets the server's. */
+const pageOnDevice = '/?on-device'
+
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   // The app lives behind sign-in and works in the browser; the server sends one shell.
   ssr: false,
-  modules: ['@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security'],
+  modules: ['@pinia/nuxt', 'nuxt-auth-utils', 'nuxt-security', '@vite-pwa/nuxt'],
   // Every file says what it uses, so that people and tools see the arrows.
   imports: { autoImport: false },
   components: { dirs: [] },
@@ -69,7 +72,11 @@ export default defineNuxtConfig({
         },
         { name: 'theme-color', content: '#17322f' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/tin.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/tin.svg' },
+        { rel: 'apple-touch-icon', href: '/tin-192.png' },
+        { rel: 'manifest', href: '/manifest.webmanifest' },
+      ],
     },
   },
   runtimeConfig: {
@@ -88,6 +95,39 @@ export default defineNuxtConfig({
     mailerFrom: '',
     session: { name: 'rag-tin', password: '', maxAge: 60 * 60 * 24 * 30, cookie: { sameSite: 'lax' } },
     public: { demo: false },
+  },
+  // Opens without a network: to the trips that are on the device.
+  pwa: {
+    // A newer version waits until every window is closed: none is drawn anew under somebody's hands.
+    registerType: 'prompt',
+    manifest: {
+      name: 'Rag Tin',
+      short_name: 'Rag Tin',
+      description: 'Which tools and spares to carry on a remote ride, weighed against the walking they spare.',
+      start_url: '/trips',
+      display: 'standalone',
+      theme_color: '#17322f',
+      background_color: '#f4eddc',
+      icons: [
+        { src: '/tin-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/tin-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/tin.svg', sizes: 'any', type: 'image/svg+xml' },
+      ],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,svg,png,woff2,wasm}'],
+      maximumFileSizeToCacheInBytes: 8 * 1024 * 1024,
+      // The server sends one page for every address: while it does not answer, the one that came with this version serves.
+      navigateFallback: undefined,
+      additionalManifestEntries: [{ url: pageOnDevice, revision: String(Date.now()) }],
+      runtimeCaching: [
+        {
+          urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
+          handler: 'NetworkOnly',
+          options: { precacheFallback: { fallbackURL: pageOnDevice } },
+        },
+      ],
+    },
   },
   // Who is signed in is asked where it matters (app/stores/person).
   auth: { loadStrategy: 'none' },
@@ -108,6 +148,7 @@ export default defineNuxtConfig({
         'img-src': ["'self'", 'data:', 'blob:'],
         'worker-src': ["'self'", 'blob:'],
         'connect-src': ["'self'"],
+        'manifest-src': ["'self'"],
         'upgrade-insecure-requests': false,
       },
     },

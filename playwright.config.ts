@@ -16,6 +16,8 @@ export default defineConfig({
     baseURL: process.env.RAG_TIN_ADDRESS,
     viewport: { width: 1280, height: 800 },
     colorScheme: 'light',
+    // What a service worker fetches cannot be held up by a test; the test of opening without a network allows it.
+    serviceWorkers: 'block',
     // A trace costs a sixth of the time: whoever hunts a failure asks for it with --trace=retain-on-failure.
     trace: 'off',
     launchOptions: {

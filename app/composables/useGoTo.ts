@@ -12,7 +12,9 @@ export function useGoTo() {
     await navigateTo(`/trips/${store.id}/${stage}`)
     const found = await appearing(elementId)
     found?.scrollIntoView({ block: 'center' })
-    const field = found?.matches('[tabindex]') ? found : found?.querySelector<HTMLElement>('input, select, button')
+    const field = found?.matches('[tabindex]')
+      ? found
+      : found?.querySelector<HTMLElement>('[role=spinbutton], input:not([aria-hidden]), select, button')
     field?.focus({ preventScroll: true })
   }
 }

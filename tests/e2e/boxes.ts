@@ -118,7 +118,7 @@ export function boxFaults(page: Page): Promise<string[]> {
     /** Around turned letters the box says nothing. */
     const isTurned = ({ element }: Piece) => ancestorsOf(element).some((at) => styleOf(at).isTurned)
     /** Signs along a line lie where they belong, and may lie close. */
-    const isSign = ({ words }: Piece) => [...words.trim()].length === 1
+    const isSign = ({ words }: Piece) => Array.from(words.trim()).length === 1
     const isOver = (a: DOMRect, b: DOMRect) =>
       Math.min(a.right, b.right) - Math.max(a.left, b.left) > slackPx.across &&
       Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top) > slackPx.down

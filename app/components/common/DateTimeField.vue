@@ -20,6 +20,7 @@ import {
   DatePickerRoot,
   DatePickerTrigger,
 } from 'reka-ui'
+import { useTimeoutFn } from '@vueuse/core'
 import { computed, ref, useId, useTemplateRef, watch } from 'vue'
 import FieldFault from './FieldFault.vue'
 import { localeOfApp } from './locale-of-app'
@@ -48,24 +49,41 @@ const most = computed(() => parseDateTime(props.last))
 const known = computed(() => (props.modelValue === null ? undefined : parseDateTime(props.modelValue)))
 const typed = ref(known.value) as { value: DateValue | undefined }
 const error = ref('')
+/** What was last handed on: it comes back as the value known, and by then more may have been typed. */
+let given = props.modelValue
 watch(known, (value) => {
+  if (props.modelValue === given) return
+  given = props.modelValue
   typed.value = value
   error.value = ''
 })
 
 const isWithin = (value: DateValue) => value.compare(least.value) >= 0 && value.compare(most.value) <= 0
+/** Parts follow each other quickly: what is whole between two of them is handed on only where one stays with it. */
+const calmMs = 500
+const handOn = () => {
+  const { value } = typed
+  if (value instanceof CalendarDateTime && isWithin(value)) put(value.toString().slice(0, 16))
+}
+const { start: handOnSoon, stop: handOnLater } = useTimeoutFn(handOn, calmMs, { immediate: false })
 function type(value: DateValue | undefined) {
   typed.value = value
-  if (value instanceof CalendarDateTime && isWithin(value)) put(value.toString().slice(0, 16))
+  handOnSoon()
 }
 function put(value: string | null) {
   error.value = ''
-  if (value !== props.modelValue) emit('update:modelValue', value)
+  if (value === given) return
+  given = value
+  emit('update:modelValue', value)
 }
 function leave(event: FocusEvent) {
   if (box.value?.contains(event.relatedTarget as Node | null)) return
-  if (typed.value === undefined) return isEmpty() ? put(null) : refuse('Give the whole date and the time.')
-  if (!isWithin(typed.value)) refuse(props.between)
+  handOnLater()
+  handOn()
+  if (typed.value) {
+    if (!isWithin(typed.value)) refuse(props.between)
+  } else if (isEmpty()) put(null)
+  else refuse('Give the whole date and the time.')
 }
 /** Whether not one part of the date is there. */
 function isEmpty(): boolean {
@@ -76,10 +94,11 @@ function isEmpty(): boolean {
 const drawing = ref(0)
 function refuse(why: string) {
   error.value = `${why} It is as it was.`
-  typed.value = known.value
+  typed.value = given === null ? undefined : parseDateTime(given)
   drawing.value++
 }
 function clear() {
+  handOnLater()
   typed.value = undefined
   drawing.value++
   put(null)
@@ -106,7 +125,7 @@ function clear() {
         :aria-describedby="error ? `${id}-error` : undefined"
         :class="error ? 'border-madder!' : ''"
       >
-        <template v-for="segment in segments" :key="segment.part + segment.value">
+        <template v-for="(segment, i) in segments" :key="i">
           <DatePickerInput v-if="segment.part === 'literal'" :part="segment.part" class="whitespace-pre text-soft">{{
             segment.value
           }}</DatePickerInput>

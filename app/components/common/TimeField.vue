@@ -1,18 +1,32 @@
 <script setup lang="ts">
 import { Time, parseTime } from '@internationalized/date'
 import { TimeFieldInput, TimeFieldRoot, type TimeValue } from 'reka-ui'
-import { computed } from 'vue'
+import { shallowRef, watch } from 'vue'
 import { localeOfApp } from './locale-of-app'
 
 /** A time of day by a clock of 24 hours, typed part by part. What is not whole yet stays in the field. */
 const props = defineProps<{ label: string; modelValue: string; labelHidden?: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [value: string] }>()
 
-const known = computed(() => (props.modelValue ? parseTime(props.modelValue) : undefined))
+const timeOf = (written: string) => (written ? parseTime(written) : undefined)
+const typed = shallowRef<TimeValue | undefined>(timeOf(props.modelValue))
+/** What was last handed on: it comes back, and by then more may have been typed. */
+let given = props.modelValue
+watch(
+  () => props.modelValue,
+  (value) => {
+    if (value === given) return
+    given = value
+    typed.value = timeOf(value)
+  },
+)
 function type(value: TimeValue | undefined) {
+  typed.value = value
   if (!(value instanceof Time)) return
   const written = value.toString().slice(0, 5)
-  if (written !== props.modelValue) emit('update:modelValue', written)
+  if (written === given) return
+  given = written
+  emit('update:modelValue', written)
 }
 </script>
 
@@ -21,7 +35,7 @@ function type(value: TimeValue | undefined) {
     <span v-if="!labelHidden" aria-hidden="true">{{ label }}</span>
     <TimeFieldRoot
       v-slot="{ segments }"
-      :model-value="known"
+      :model-value="typed"
       :locale="localeOfApp"
       granularity="minute"
       :hour-cycle="24"
@@ -30,7 +44,7 @@ function type(value: TimeValue | undefined) {
       :class="labelHidden ? '' : 'mt-1'"
       @update:model-value="type"
     >
-      <template v-for="segment in segments" :key="segment.part + segment.value">
+      <template v-for="(segment, i) in segments" :key="i">
         <TimeFieldInput v-if="segment.part === 'literal'" :part="segment.part" class="text-soft">{{
           segment.value
         }}</TimeFieldInput>

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="Id extends string">
 /** The rooms of a stage, to go from one to another. */
-const props = defineProps<{ rooms: readonly { readonly id: Id; readonly name: string }[]; room: Id }>()
+defineProps<{ rooms: readonly { readonly id: Id; readonly name: string }[]; room: Id }>()
 defineEmits<{ go: [id: Id] }>()
 </script>
 
