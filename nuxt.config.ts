@@ -100,6 +100,9 @@ export default defineNuxtConfig({
   pwa: {
     // A newer version waits until every window is closed: none is drawn anew under somebody's hands.
     registerType: 'prompt',
+    // It is put there by `app/plugins/on-device`, which needs no library for it.
+    injectRegister: null,
+    client: { registerPlugin: false },
     manifest: {
       name: 'Rag Tin',
       short_name: 'Rag Tin',
