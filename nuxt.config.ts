@@ -127,7 +127,22 @@ export default defineNuxtConfig({
         {
           urlPattern: ({ request, url }) => request.mode === 'navigate' && !url.pathname.startsWith('/api/'),
           handler: 'NetworkOnly',
-          options: { precacheFallback: { fallbackURL: pageOnDevice } },
+          options: {
+            precacheFallback: { fallbackURL: pageOnDevice },
+            // Where the signal is poor, an answer may never come. What stands here is written into the worker as it is.
+            plugins: [
+              {
+                requestWillFetch: ({ request }) =>
+                  Promise.resolve(
+                    new Request(request.url, {
+                      credentials: 'same-origin',
+                      redirect: 'manual',
+                      signal: AbortSignal.timeout(5000),
+                    }),
+                  ),
+              },
+            ],
+          },
         },
       ],
     },

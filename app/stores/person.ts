@@ -5,6 +5,8 @@ import type { Person } from '../session/device-database'
 import { guest } from '../session/guest'
 import { api } from '../http/api'
 
+const patienceMs = 5000
+
 /**
  * Whose device this is. It is remembered here until they sign out, so that their trips can be read while the server is
  * away or their session has ended.
@@ -21,7 +23,9 @@ export const usePerson = createGlobalState(() => {
   /** Asks the server who this is, and the device where it does not answer. */
   async function ask(): Promise<void> {
     try {
-      const answer = await api<{ user: Person | null; sendsLetters: boolean }>('/api/session')
+      // Whose device it is may read on without an answer: where the signal is poor, none may come for minutes.
+      const signal = person.value ? AbortSignal.timeout(patienceMs) : undefined
+      const answer = await api<{ user: Person | null; sendsLetters: boolean }>('/api/session', { signal })
       const { user } = answer
       sendsLetters.value = answer.sendsLetters
       signInState.value = user ? 'signed in' : 'signed out'

@@ -3,9 +3,12 @@ import { idSchema, nameSchema, text } from '../validation'
 import { headSchema } from './head'
 import { measuresSchema } from './measures'
 
+/** More of one thing than anybody lays down. */
+export const mostOfAThing = 99
+
 /** How many to carry at least and at most, whatever the ledger says. */
 export const pinSchema = z
-  .object({ min: z.number().int().min(0).max(99), max: z.number().int().min(0).max(99) })
+  .object({ min: z.number().int().min(0).max(mostOfAThing), max: z.number().int().min(0).max(mostOfAThing) })
   .refine((pin) => pin.max >= pin.min, { message: 'a pin whose max is not below its min', path: ['max'] })
 
 /** A thing laid on the bench: what it weighs, what it does, how many there are. */
@@ -13,7 +16,7 @@ export const thingSchema = z.object({
   id: idSchema,
   name: nameSchema,
   massG: z.number().gt(0).max(20_000),
-  count: z.number().int().min(1).max(99).default(1),
+  count: z.number().int().min(1).max(mostOfAThing).default(1),
   /** Functions a tool offers, beside what its heads turn. */
   provides: z.array(idSchema).max(60).default([]),
   /** The ends of a tool that get hold of fasteners. */

@@ -28,14 +28,15 @@ const found = computed(() => {
     return words.every((word) => text.includes(word))
   })
 })
+/** The last group, whatever they are for. */
+const notForThese = 'not for these bikes'
 const groups = computed(() => {
-  const fitting = found.value.filter(({ why }) => !why)
-  return [...new Set(fitting.map(({ item }) => item.group))].map((name) => ({
-    name,
-    entries: fitting.filter(({ item }) => item.group === name),
-  }))
+  const groupOf = ({ item, why }: Entry) => (why ? notForThese : item.group)
+  const names = [...new Set(found.value.filter(({ why }) => !why).map(groupOf)), notForThese]
+  return names
+    .map((name) => ({ name, entries: found.value.filter((entry) => groupOf(entry) === name) }))
+    .filter(({ entries: within }) => within.length > 0)
 })
-const others = computed(() => found.value.filter(({ why }) => why))
 const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from === item.id)?.count ?? 0
 </script>
 
@@ -56,20 +57,7 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
         <h3 class="stamped sticky top-0 z-10 bg-paper py-1.5 text-soft">{{ group.name }}</h3>
         <ul>
           <CatalogueRow
-            v-for="{ item } in group.entries"
-            :key="item.id"
-            :item="item"
-            :count="countOf(item)"
-            @take="$emit('take', item)"
-            @put-back="$emit('putBack', item)"
-          />
-        </ul>
-      </section>
-      <section v-if="others.length">
-        <h3 class="stamped sticky top-0 z-10 bg-paper py-1.5 text-soft">not for these bikes</h3>
-        <ul>
-          <CatalogueRow
-            v-for="{ item, why } in others"
+            v-for="{ item, why } in group.entries"
             :key="item.id"
             :item="item"
             :count="countOf(item)"
@@ -79,7 +67,7 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
           />
         </ul>
       </section>
-      <p v-if="!found.length" class="py-4 text-soft">
+      <p v-if="!groups.length" class="py-4 text-soft">
         The catalogue has nothing like “{{ asked }}”. Lay it down as one of your own.
       </p>
     </div>

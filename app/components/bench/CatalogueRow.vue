@@ -2,14 +2,13 @@
 import { catalogue } from '#catalogue'
 import type { CatalogueItem } from '#core/bench'
 import { capabilitiesInWords } from '#wording'
-import { Minus, Plus } from '@lucide/vue'
 import { useView } from '../../stores/view'
+import CountStepper from './CountStepper.vue'
 
 /** One thing of the catalogue: how many of it lie on the bench, one more, one fewer. */
 defineProps<{ item: CatalogueItem; count: number; why?: string }>()
 defineEmits<{ take: []; putBack: [] }>()
 const { grams } = useView()
-const most = 99
 </script>
 
 <template>
@@ -23,26 +22,15 @@ const most = 99
     </span>
     <span class="figures text-sm text-soft">{{ grams(item.massG) }}</span>
     <span class="flex w-28 shrink-0 items-center justify-end">
-      <template v-if="count">
-        <button
-          type="button"
-          class="button button-bare"
-          :aria-label="`Put one ${item.name} back`"
-          @click="$emit('putBack')"
-        >
-          <Minus :size="15" aria-hidden="true" />
-        </button>
-        <span class="figures w-7 text-center font-semibold text-petrol" role="status">{{ count }}</span>
-        <button
-          type="button"
-          class="button button-bare"
-          :disabled="count >= most"
-          :aria-label="`Take ${item.name}`"
-          @click="$emit('take')"
-        >
-          <Plus :size="15" aria-hidden="true" />
-        </button>
-      </template>
+      <CountStepper
+        v-if="count"
+        :count="count"
+        :least="0"
+        :fewer="`Put one ${item.name} back`"
+        :more="`Take ${item.name}`"
+        @fewer="$emit('putBack')"
+        @more="$emit('take')"
+      />
       <button v-else type="button" class="button" :aria-label="`Take ${item.name}`" @click="$emit('take')">Take</button>
     </span>
   </li>

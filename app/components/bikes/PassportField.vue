@@ -92,7 +92,7 @@ function putText() {
       </label>
     </template>
     <template v-else>
-      <label :for="id" class="mb-1 block text-sm text-soft" :title="line.label">{{ line.label }}</label>
+      <label :for="id" class="mb-1 block text-sm text-soft">{{ line.label }}</label>
       <select
         v-if="line.kind === 'choice'"
         :id="id"

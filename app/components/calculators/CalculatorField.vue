@@ -72,6 +72,6 @@ function commitAmount(value: number | null) {
       />
       <p v-if="fault" :id="`${id}-fault`" role="alert" class="mt-1 text-xs text-madder">{{ fault }}</p>
     </template>
-    <p class="mt-0.5 text-xs text-soft" :title="from">{{ from }}</p>
+    <p class="mt-0.5 text-xs text-soft">{{ from }}</p>
   </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CalendarDateTime, parseDateTime, type DateValue } from '@internationalized/date'
+import { parseDateTime, type DateValue } from '@internationalized/date'
 import { CalendarDays, ChevronLeft, ChevronRight, X } from '@lucide/vue'
 import {
   DatePickerCalendar,
@@ -20,8 +20,8 @@ import {
   DatePickerRoot,
   DatePickerTrigger,
 } from 'reka-ui'
-import { useTimeoutFn } from '@vueuse/core'
-import { computed, ref, useId, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue'
+import { useTypedParts } from '../../composables/useTypedParts'
 import FieldFault from './FieldFault.vue'
 import { localeOfApp } from './locale-of-app'
 
@@ -46,40 +46,19 @@ const id = useId()
 const box = useTemplateRef<HTMLElement>('box')
 const least = computed(() => parseDateTime(props.first))
 const most = computed(() => parseDateTime(props.last))
-const known = computed(() => (props.modelValue === null ? undefined : parseDateTime(props.modelValue)))
-const typed = ref(known.value) as { value: DateValue | undefined }
 const error = ref('')
-/** What was last handed on: it comes back as the value known, and by then more may have been typed. */
-let given = props.modelValue
-watch(known, (value) => {
-  if (props.modelValue === given) return
-  given = props.modelValue
-  typed.value = value
-  error.value = ''
-})
-
 const isWithin = (value: DateValue) => value.compare(least.value) >= 0 && value.compare(most.value) <= 0
-/** Parts follow each other quickly: what is whole between two of them is handed on only where one stays with it. */
-const calmMs = 500
-const handOn = () => {
-  const { value } = typed
-  if (value instanceof CalendarDateTime && isWithin(value)) put(value.toString().slice(0, 16))
-}
-const { start: handOnSoon, stop: handOnLater } = useTimeoutFn(handOn, calmMs, { immediate: false })
-function type(value: DateValue | undefined) {
-  typed.value = value
-  handOnSoon()
-}
-function put(value: string | null) {
-  error.value = ''
-  if (value === given) return
-  given = value
-  emit('update:modelValue', value)
-}
+const { typed, type, put, settle, backToGiven } = useTypedParts<string | null, DateValue>(
+  () => props.modelValue,
+  (written) => (written === null ? undefined : parseDateTime(written)),
+  (value) => (isWithin(value) ? value.toString().slice(0, 16) : undefined),
+  (written) => emit('update:modelValue', written),
+)
+watch(typed, () => (error.value = ''))
+
 function leave(event: FocusEvent) {
   if (box.value?.contains(event.relatedTarget as Node | null)) return
-  handOnLater()
-  handOn()
+  settle()
   if (typed.value) {
     if (!isWithin(typed.value)) refuse(props.between)
   } else if (isEmpty()) put(null)
@@ -93,15 +72,14 @@ function isEmpty(): boolean {
 /** The parts are drawn anew, as they were. */
 const drawing = ref(0)
 function refuse(why: string) {
-  error.value = `${why} It is as it was.`
-  typed.value = given === null ? undefined : parseDateTime(given)
+  backToGiven()
   drawing.value++
+  void nextTick(() => (error.value = `${why} It is as it was.`))
 }
 function clear() {
-  handOnLater()
-  typed.value = undefined
-  drawing.value++
+  type(undefined)
   put(null)
+  drawing.value++
 }
 </script>
 

@@ -1,33 +1,19 @@
 <script setup lang="ts">
 import { Time, parseTime } from '@internationalized/date'
 import { TimeFieldInput, TimeFieldRoot, type TimeValue } from 'reka-ui'
-import { shallowRef, watch } from 'vue'
+import { useTypedParts } from '../../composables/useTypedParts'
 import { localeOfApp } from './locale-of-app'
 
 /** A time of day by a clock of 24 hours, typed part by part. What is not whole yet stays in the field. */
 const props = defineProps<{ label: string; modelValue: string; labelHidden?: boolean }>()
 const emit = defineEmits<{ 'update:modelValue': [value: string] }>()
 
-const timeOf = (written: string) => (written ? parseTime(written) : undefined)
-const typed = shallowRef<TimeValue | undefined>(timeOf(props.modelValue))
-/** What was last handed on: it comes back, and by then more may have been typed. */
-let given = props.modelValue
-watch(
+const { typed, type, settle } = useTypedParts<string, TimeValue>(
   () => props.modelValue,
-  (value) => {
-    if (value === given) return
-    given = value
-    typed.value = timeOf(value)
-  },
+  (written) => (written ? parseTime(written) : undefined),
+  (value) => (value instanceof Time ? value.toString().slice(0, 5) : undefined),
+  (written) => emit('update:modelValue', written),
 )
-function type(value: TimeValue | undefined) {
-  typed.value = value
-  if (!(value instanceof Time)) return
-  const written = value.toString().slice(0, 5)
-  if (written === given) return
-  given = written
-  emit('update:modelValue', written)
-}
 </script>
 
 <template>
@@ -43,6 +29,7 @@ function type(value: TimeValue | undefined) {
       class="field figures flex items-center text-ink"
       :class="labelHidden ? '' : 'mt-1'"
       @update:model-value="type"
+      @focusout="settle"
     >
       <template v-for="(segment, i) in segments" :key="i">
         <TimeFieldInput v-if="segment.part === 'literal'" :part="segment.part" class="text-soft">{{

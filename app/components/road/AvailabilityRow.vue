@@ -40,7 +40,7 @@ const shown = computed(() => {
     :aria-expanded="open"
     @click="$emit('toggle')"
   >
-    <span class="min-w-0" :class="open ? 'font-semibold' : ''" :title="name">{{ name }}</span>
+    <span class="min-w-0" :class="open ? 'font-semibold' : ''">{{ name }}</span>
     <span class="relative block h-5" aria-hidden="true">
       <span class="absolute inset-x-0 top-1/2 border-t border-line" />
       <span

@@ -20,7 +20,7 @@ const picked = ref(props.lines.map((_, i) => i))
       <li v-for="(line, i) in lines" :key="i">
         <label class="flex min-h-9 items-center gap-2 text-sm max-md:min-h-11">
           <input v-model="picked" type="checkbox" :value="i" class="size-4 accent-petrol" />
-          <span class="min-w-0 flex-1" :title="line.name">{{ line.name }}</span>
+          <span class="min-w-0 flex-1">{{ line.name }}</span>
           <span class="figures text-soft">{{ km(line.km) }}, {{ line.points }} points</span>
         </label>
       </li>

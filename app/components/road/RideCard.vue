@@ -190,7 +190,7 @@ function setCountry(text: string) {
               </td>
               <td class="max-w-40 max-md:hidden">
                 <span class="figures block whitespace-nowrap">{{ stretch(day.fromKm, day.toKm) }}</span>
-                <span class="block text-xs text-soft" :title="ending(day)">{{ ending(day) }}</span>
+                <span class="block text-xs text-soft">{{ ending(day) }}</span>
               </td>
               <td class="figures whitespace-nowrap text-right max-md:hidden">{{ climb(day.climbM) }}</td>
               <td class="figures whitespace-nowrap pl-5! max-md:hidden">

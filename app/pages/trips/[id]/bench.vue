@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
-import { doublesOf, laidOutG, thingSchema, type Thing } from '#core/bench'
+import { doublesOf, laidOutG, thingSchema, withCount, type Thing } from '#core/bench'
 import { headInWords, capabilitiesInWords } from '#wording'
-import { Minus, Pencil, Plus, Trash2 } from '@lucide/vue'
+import { Pencil, Plus, Trash2 } from '@lucide/vue'
 import { catalogue } from '#catalogue'
 import { computed, ref, shallowRef } from 'vue'
 import CatalogueDialog from '../../../components/bench/CatalogueDialog.vue'
+import CountStepper from '../../../components/bench/CountStepper.vue'
 import ThingDialog from '../../../components/bench/ThingDialog.vue'
 import MeasureField from '../../../components/common/MeasureField.vue'
-import { useBench, withCount } from '../../../composables/useBench'
+import { useBench } from '../../../composables/useBench'
 import { useFirstBench } from '../../../composables/useFirstBench'
 import { useSpares } from '../../../stores/spares'
 import { useView } from '../../../stores/view'
@@ -190,27 +191,14 @@ function doubles(thing: Thing): string {
             :most="20000"
             @update:model-value="$event !== null && change(thing, { massG: $event }, `weigh ${thing.name}`)"
           />
-          <span class="flex items-center justify-center">
-            <button
-              type="button"
-              class="button button-bare"
-              :disabled="thing.count <= 1"
-              :aria-label="`One ${thing.name} fewer`"
-              @click="setCount(thing, thing.count - 1)"
-            >
-              <Minus :size="14" aria-hidden="true" />
-            </button>
-            <span class="figures w-6 text-center font-semibold">{{ thing.count }}</span>
-            <button
-              type="button"
-              class="button button-bare"
-              :disabled="thing.count >= 99"
-              :aria-label="`One ${thing.name} more`"
-              @click="setCount(thing, thing.count + 1)"
-            >
-              <Plus :size="14" aria-hidden="true" />
-            </button>
-          </span>
+          <CountStepper
+            :count="thing.count"
+            :least="1"
+            :fewer="`One ${thing.name} fewer`"
+            :more="`One ${thing.name} more`"
+            @fewer="setCount(thing, thing.count - 1)"
+            @more="setCount(thing, thing.count + 1)"
+          />
           <span class="flex justify-end">
             <button type="button" class="button button-bare" :aria-label="`Change ${thing.name}`" @click="edit(thing)">
               <Pencil :size="15" aria-hidden="true" />
