@@ -27,33 +27,31 @@ export function useTypedParts<Written, Typed>(
   function backToGiven() {
     typed.value = read(given)
   }
-  function put(value: Written) {
+  function handOnWhatIsNew(value: Written) {
     if (value === given) return
     given = value
     handOn(value)
   }
-  function putTyped() {
+  function handOnTyped() {
     const value = typed.value === undefined ? undefined : write(typed.value)
-    if (value !== undefined) put(value)
+    if (value !== undefined) handOnWhatIsNew(value)
   }
-  const { start, stop } = useTimeoutFn(putTyped, calmMs, { immediate: false })
-  return {
-    typed,
-    type(value: Typed | undefined) {
-      typed.value = value
-      start()
-    },
-    put(value: Written) {
-      stop()
-      put(value)
-    },
-    /** What is typed counts now. */
-    settle() {
-      stop()
-      putTyped()
-    },
-    backToGiven,
+  const { start, stop } = useTimeoutFn(handOnTyped, calmMs, { immediate: false })
+
+  function type(value: Typed | undefined) {
+    typed.value = value
+    start()
   }
+  function put(value: Written) {
+    stop()
+    handOnWhatIsNew(value)
+  }
+  /** What is typed counts now. */
+  function settle() {
+    stop()
+    handOnTyped()
+  }
+  return { typed, type, put, settle, backToGiven }
 }
 
 const calmMs = 500

@@ -15,6 +15,7 @@ import { linesOf, statusOf } from '../../app/http/api'
 import { stages, useStageNeeds } from '../../app/composables/useStages'
 import { useTripSessions } from '../../app/stores/trip-sessions'
 import { useVerdicts } from '../../app/stores/verdicts'
+import { cutToWidth } from '../../app/drawing/cut-to-width'
 import { planLabels } from '../../app/drawing/road-plan-labels'
 import { stripLabels, stripTitleX } from '../../app/drawing/road-strip-labels'
 import { useKitStore } from '../../app/stores/kit'
@@ -275,5 +276,16 @@ describe('weighed things', () => {
     store.edit('new', { bench: [...trip.bench, { ...nth(trip.bench, 0), id: 'brand-new', name: 'New' }] })
     const { taken, left } = useVerdicts()
     expect([...taken.value, ...left.value].some(({ thing }) => thing.id === 'brand-new')).toBe(false)
+  })
+})
+
+describe('a text cut to a width', () => {
+  it('stays whole where it fits, and says where it was cut', () => {
+    vi.stubGlobal('document', { createElement: () => ({ getContext: () => null }) })
+    // Without anything to measure with, a letter of 10 px is 5.5 px broad.
+    expect(cutToWidth('Brannock', 10, 44)).toBe('Brannock')
+    expect(cutToWidth('Brannock', 10, 43.9)).toBe('Branno…')
+    expect(cutToWidth('Brannock', 10, 1)).toBe('…')
+    vi.unstubAllGlobals()
   })
 })

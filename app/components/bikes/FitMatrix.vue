@@ -10,6 +10,7 @@ import { useFitWords } from '../../composables/useFitWords'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
 import FitMark from './FitMark.vue'
+import { cutToWidth } from '../../drawing/cut-to-width'
 import CoverageMark from './CoverageMark.vue'
 
 /** Tools down, fasteners across: one looks along a column for something that turns it. */
@@ -62,7 +63,7 @@ function choose(i: number) {
   selection.fastenerId = first.fastener.id
 }
 const coverage = ({ members }: FitColumn) => coverageOf(nth(members, 0).fit)
-const short = (name: string) => (name.length > 24 ? `${name.slice(0, 23)}…` : name)
+const short = (name: string) => cutToWidth(name, 12.5, names - 14)
 const countOf = ({ members }: FitColumn, bikeId: string) => members.filter(({ bike }) => bike.id === bikeId).length
 
 /** A mark of the matrix that is pointed at, or walked to. */

@@ -22,7 +22,7 @@ const { remove } = useStopEdits()
   <table class="w-full min-w-[48rem] border-collapse text-sm">
     <thead class="head">
       <tr class="text-left align-bottom text-xs text-soft">
-        <th scope="col" class="w-26 min-w-26 py-1.5 pl-4 font-normal">place</th>
+        <th scope="col" class="w-26 min-w-26 pl-4 font-normal">place</th>
         <th scope="col" class="min-w-38 font-normal">stop</th>
         <th scope="col" class="w-20 min-w-20 font-normal">detour</th>
         <th
@@ -74,6 +74,7 @@ const { remove } = useStopEdits()
 <style scoped>
 /* The heads stay under the head of the stage while the stops go by. */
 .head th {
+  padding-block: 0.5rem 0.375rem;
   background: var(--paper);
   box-shadow: inset 0 -1px var(--line);
 }
