@@ -56,6 +56,23 @@ describe('hours put together day by day', () => {
   })
 })
 
+describe('a week of hours, told in runs', () => {
+  const told = (text: string, from: string) =>
+    weekInRuns(weekOf(readOpening(text, here) as Opening, parseWallClock(from)))
+  it('begins on Monday, whatever day one comes by', () => {
+    // A Friday and a Monday.
+    for (const from of ['2026-06-12T14:42', '2026-06-15T11:20'])
+      expect(told('Tu-Fr 10:00-18:00; Sa 10:00-14:00', from)).toEqual([
+        { days: 'Tue–Fri', words: '10:00–18:00' },
+        { days: 'Sat', words: '10:00–14:00' },
+        { days: 'Sun–Mon', words: 'shut' },
+      ])
+  })
+  it('is one run where every day is alike', () => {
+    expect(told('Mo-Su 08:00-20:00', '2026-06-12T14:42')).toEqual([{ days: 'Mon–Sun', words: '08:00–20:00' }])
+  })
+})
+
 describe('hours that are there, laid open day by day', () => {
   it.each([
     'Mo-Fr 09:00-12:00,14:00-17:30; Sa 09:00-13:00',

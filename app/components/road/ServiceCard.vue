@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MessageCircleQuestion, PackagePlus, X } from '@lucide/vue'
+import { MessageCircleQuestion, PackagePlus, Trash2, X } from '@lucide/vue'
 import { catalogue } from '#catalogue'
 import { readClass, knownFroms, type KnownFrom, type Service, type Stop } from '#core/supply'
 import { visitInWords, classInWords, chanceInWords } from '#wording'
@@ -10,9 +10,9 @@ import AskShopDialog from './AskShopDialog.vue'
 import HoursField from './HoursField.vue'
 
 /** One service at a stop: its hours, how one knows of it, what it is known to have, what was posted to it. */
-const props = defineProps<{ stop: Stop; service: Service }>()
+const props = defineProps<{ stop: Stop; service: Service; bare?: boolean }>()
 const kit = useKitStore()
-const { changeService } = useStopEdits()
+const { changeService, toggleService } = useStopEdits()
 
 const kind = computed(() => catalogue.services.find(({ id }) => id === props.service.kind))
 const kindName = computed(() => kind.value?.name ?? props.service.kind)
@@ -61,70 +61,86 @@ function without(part: 'parcel' | 'stocks', classId: string, what: string) {
 </script>
 
 <template>
-  <section class="rounded border border-line bg-paper p-3" :aria-label="`${kindName} at ${stop.name}`">
-    <div class="grid items-start gap-x-4 gap-y-2 md:grid-cols-[6.5rem_1fr_8rem_7rem]">
-      <h3 class="text-sm font-semibold md:mt-6">{{ kindName }}</h3>
-      <HoursField
-        :label="`Hours of the ${kindName} at ${stop.name}`"
-        :model-value="service.hours"
-        :road-km="stop.roadKm"
-        @update:model-value="put({ hours: $event }, 'hours')"
-      />
-      <label class="block text-xs text-soft"
-        >how you know it
-        <select
-          class="field mt-0.5 block text-ink"
-          :value="service.knownFrom"
-          @change="put({ knownFrom: ($event.target as HTMLSelectElement).value as KnownFrom }, 'trust')"
-        >
-          <option v-for="source in knownFroms" :key="source" :value="source">{{ sources[source] }}</option>
-        </select>
-      </label>
-      <button v-if="trades.length" type="button" class="button md:mt-4.5" @click="asking = true">
-        <MessageCircleQuestion :size="15" aria-hidden="true" />Ask them
-      </button>
-    </div>
-    <p v-if="visit" class="mt-1 text-xs md:ml-30" :class="visit.found === 'shut' ? 'text-lacking' : 'text-soft'">
-      When you come by: {{ visitInWords(visit) }}
-    </p>
-    <ul v-if="Object.keys(service.stocks).length" class="mt-2 md:ml-30 flex flex-wrap gap-1.5 text-xs">
-      <li
-        v-for="(chance, classId) in service.stocks"
-        :key="classId"
-        class="flex items-center gap-1 rounded-sm border border-line bg-well px-1.5 py-0.5"
-      >
-        {{ name(classId) }}: <span class="figures">{{ chanceInWords(chance) }}</span>
-        <button type="button" :aria-label="`Forget ${name(classId)}`" @click="without('stocks', classId, 'stock')">
-          <X :size="12" aria-hidden="true" />
-        </button>
-      </li>
-    </ul>
-    <div v-if="kind?.takesParcels" class="mt-2 md:ml-30 flex flex-wrap items-center gap-2 text-sm">
-      <span v-for="(count, classId) in service.parcel" :key="classId" class="flex items-center gap-1">
-        <input
-          class="field figures w-14! text-right"
-          inputmode="numeric"
-          :value="count"
-          :aria-label="`How many: ${name(classId)}`"
-          @change="amount(classId, $event)"
+  <section
+    :class="bare ? '' : 'gap-x-4 rounded border border-line bg-paper p-3 md:grid md:grid-cols-[6.5rem_1fr]'"
+    :aria-label="`${kindName} at ${stop.name}`"
+  >
+    <h3 v-if="!bare" class="text-sm font-semibold max-md:mb-2 md:mt-6">{{ kindName }}</h3>
+    <div class="min-w-0 space-y-2">
+      <div class="flex flex-wrap items-start gap-x-4 gap-y-2">
+        <HoursField
+          class="min-w-60 flex-1"
+          :label="`Hours of the ${kindName} at ${stop.name}`"
+          :model-value="service.hours"
+          :road-km="stop.roadKm"
+          @update:model-value="put({ hours: $event }, 'hours')"
         />
-        {{ name(classId) }}
+        <label class="block w-32 text-xs text-soft"
+          >how you know it
+          <select
+            class="field mt-0.5 block text-ink"
+            :value="service.knownFrom"
+            @change="put({ knownFrom: ($event.target as HTMLSelectElement).value as KnownFrom }, 'trust')"
+          >
+            <option v-for="source in knownFroms" :key="source" :value="source">{{ sources[source] }}</option>
+          </select>
+        </label>
+      </div>
+      <p v-if="visit" class="text-xs" :class="visit.found === 'shut' ? 'text-lacking' : 'text-soft'">
+        When you come by: {{ visitInWords(visit) }}
+      </p>
+      <ul v-if="Object.keys(service.stocks).length" class="flex flex-wrap gap-1.5 text-xs">
+        <li
+          v-for="(chance, classId) in service.stocks"
+          :key="classId"
+          class="flex items-center gap-1 rounded-sm border border-line bg-well px-1.5 py-0.5"
+        >
+          {{ name(classId) }}: <span class="figures">{{ chanceInWords(chance) }}</span>
+          <button type="button" :aria-label="`Forget ${name(classId)}`" @click="without('stocks', classId, 'stock')">
+            <X :size="12" aria-hidden="true" />
+          </button>
+        </li>
+      </ul>
+      <div v-if="kind?.takesParcels" class="flex flex-wrap items-center gap-2 text-sm">
+        <span v-for="(count, classId) in service.parcel" :key="classId" class="flex items-center gap-1">
+          <input
+            class="field figures w-14! text-right"
+            inputmode="numeric"
+            :value="count"
+            :aria-label="`How many: ${name(classId)}`"
+            @change="amount(classId, $event)"
+          />
+          {{ name(classId) }}
+          <button
+            type="button"
+            class="button button-bare"
+            :aria-label="`Take ${name(classId)} out of the parcel`"
+            @click="without('parcel', classId, 'a smaller parcel')"
+          >
+            <X :size="14" aria-hidden="true" />
+          </button>
+        </span>
+        <select v-model="posting" class="field w-52!" :aria-label="`Post to ${stop.name}`">
+          <option value="">your parcel holds …</option>
+          <option v-for="option in postable" :key="option.id" :value="option.id">{{ option.name }}</option>
+        </select>
+        <button type="button" class="button" :disabled="!posting" @click="post">
+          <PackagePlus :size="15" aria-hidden="true" />Post it
+        </button>
+      </div>
+      <div class="flex flex-wrap gap-2">
+        <button v-if="trades.length" type="button" class="button" @click="asking = true">
+          <MessageCircleQuestion :size="15" aria-hidden="true" />Ask them
+        </button>
         <button
           type="button"
-          class="button button-bare"
-          :aria-label="`Take ${name(classId)} out of the parcel`"
-          @click="without('parcel', classId, 'a smaller parcel')"
+          class="button"
+          :aria-label="`No ${kindName} at ${stop.name}`"
+          @click="toggleService(stop, service.kind, kindName)"
         >
-          <X :size="14" aria-hidden="true" />
+          <Trash2 :size="15" aria-hidden="true" />Not there
         </button>
-      </span>
-      <select v-model="posting" class="field w-52!" :aria-label="`Post to ${stop.name}`">
-        <option value="">your parcel holds …</option>
-        <option v-for="option in postable" :key="option.id" :value="option.id">{{ option.name }}</option>
-      </select>
-      <button type="button" class="button" :disabled="!posting" @click="post">
-        <PackagePlus :size="15" aria-hidden="true" />Post it
-      </button>
+      </div>
     </div>
     <AskShopDialog v-if="asking" :stop="stop" :service="service" :kind-name="kindName" @close="asking = false" />
   </section>

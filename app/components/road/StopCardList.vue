@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronDown, Trash2 } from '@lucide/vue'
 import { catalogue } from '#catalogue'
-import type { Stop } from '#core/supply'
+import type { ServiceKind, Stop } from '#core/supply'
 import { useStopEdits } from '../../composables/useStopEdits'
 import { useSelection } from '../../stores/selection'
 import ServiceMark from './ServiceMark.vue'
@@ -11,12 +11,15 @@ import StopCard from './StopCard.vue'
 import WayOut from './WayOut.vue'
 
 /** Stops one under the other, for a small screen and a thumb: what a stop has is shown, the rest one tap away. */
-defineProps<{ stops: readonly Stop[] }>()
+defineProps<{ stops: readonly Stop[]; isOpen: (stop: Stop, kind: ServiceKind) => boolean }>()
+const emit = defineEmits<{ service: [stop: Stop, kind: ServiceKind, mark: HTMLElement] }>()
 const opened = defineModel<string>('opened', { required: true })
 const selection = useSelection()
 const { remove } = useStopEdits()
 
-const shown = (stop: Stop, kind: string) => stop.services.some((service) => service.kind === kind)
+/** What a stop has; in the open one, what it may have besides: the rest stands below in full. */
+const shown = (stop: Stop, kind: string) =>
+  stop.services.some((service) => service.kind === kind) !== (opened.value === stop.id)
 </script>
 
 <template>
@@ -42,7 +45,14 @@ const shown = (stop: Stop, kind: string) => stop.services.some((service) => serv
       </div>
       <div class="mt-1 flex flex-wrap gap-1.5 px-4">
         <template v-for="kind in catalogue.services" :key="kind.id">
-          <ServiceMark v-if="opened === stop.id || shown(stop, kind.id)" :stop="stop" :kind="kind" named />
+          <ServiceMark
+            v-if="shown(stop, kind.id)"
+            :stop="stop"
+            :kind="kind"
+            :opened="isOpen(stop, kind)"
+            named
+            @open="(of, mark) => emit('service', stop, of, mark)"
+          />
         </template>
         <span v-if="stop.exit && opened !== stop.id" class="self-center text-sm text-soft">{{ stop.exit }}</span>
       </div>

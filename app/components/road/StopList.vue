@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { nth } from '#core/validation'
+import type { ServiceKind, Stop } from '#core/supply'
 import { sortedByKm } from '#core/trip'
 import { ChevronLeft, ChevronRight } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useView } from '../../stores/view'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
+import ServicePanel from './ServicePanel.vue'
 import StopCardList from './StopCardList.vue'
 import StopProposals from './StopProposals.vue'
 import StopTable from './StopTable.vue'
@@ -31,6 +33,14 @@ watch(
   { immediate: true },
 )
 const wide = useMediaQuery('(min-width: 768px)')
+
+/** The service of which all is shown beside its mark. */
+const shown = shallowRef<{ stopId: string; kind: ServiceKind; mark: HTMLElement }>()
+const stopOfShown = computed(() => store.openTrip.stops.find(({ id }) => id === shown.value?.stopId))
+const isOpen = (stop: Stop, kind: ServiceKind) => shown.value?.stopId === stop.id && shown.value.kind.id === kind.id
+function open(stop: Stop, kind: ServiceKind, mark: HTMLElement) {
+  shown.value = isOpen(stop, kind) ? undefined : { stopId: stop.id, kind, mark }
+}
 </script>
 
 <template>
@@ -55,8 +65,13 @@ const wide = useMediaQuery('(min-width: 768px)')
             Later stops<ChevronRight :size="15" aria-hidden="true" />
           </button>
         </nav>
-        <StopTable v-if="wide" v-model:opened="selection.stopId" :stops="leaf" />
-        <StopCardList v-else v-model:opened="selection.stopId" :stops="leaf" />
+        <component
+          :is="wide ? StopTable : StopCardList"
+          v-model:opened="selection.stopId"
+          :stops="leaf"
+          :is-open="isOpen"
+          @service="open"
+        />
       </template>
       <div v-else id="stops" tabindex="-1" class="max-w-xl p-6">
         <h2 class="text-lg">No stops yet</h2>
@@ -66,5 +81,13 @@ const wide = useMediaQuery('(min-width: 768px)')
         </p>
       </div>
     </div>
+    <ServicePanel
+      v-if="shown && stopOfShown"
+      :key="`${shown.stopId} ${shown.kind.id}`"
+      :stop="stopOfShown"
+      :kind="shown.kind"
+      :mark="shown.mark"
+      @close="shown = undefined"
+    />
   </div>
 </template>

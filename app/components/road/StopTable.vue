@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ChevronDown, Trash2 } from '@lucide/vue'
 import { catalogue } from '#catalogue'
-import type { Stop } from '#core/supply'
+import type { ServiceKind, Stop } from '#core/supply'
 import { useStopEdits } from '../../composables/useStopEdits'
 import { serviceIcon } from '../../drawing/service-icons'
 import { useSelection } from '../../stores/selection'
@@ -12,7 +12,8 @@ import StopCard from './StopCard.vue'
 import WayOut from './WayOut.vue'
 
 /** Stops as rows of a table, for screens that are wide enough for one. */
-defineProps<{ stops: readonly Stop[] }>()
+defineProps<{ stops: readonly Stop[]; isOpen: (stop: Stop, kind: ServiceKind) => boolean }>()
+const emit = defineEmits<{ service: [stop: Stop, kind: ServiceKind, mark: HTMLElement] }>()
 const opened = defineModel<string>('opened', { required: true })
 const selection = useSelection()
 const { remove } = useStopEdits()
@@ -45,7 +46,12 @@ const { remove } = useStopEdits()
           <td class="pr-2"><StopName :stop="stop" /></td>
           <td class="pr-2"><StopPlace :stop="stop" which="off" /></td>
           <td v-for="kind in catalogue.services" :key="kind.id" class="px-0.5">
-            <ServiceMark :stop="stop" :kind="kind" />
+            <ServiceMark
+              :stop="stop"
+              :kind="kind"
+              :opened="isOpen(stop, kind)"
+              @open="(of, mark) => emit('service', stop, of, mark)"
+            />
           </td>
           <td class="pl-2"><WayOut :stop="stop" /></td>
           <td class="whitespace-nowrap pr-2 text-right">
