@@ -53,3 +53,23 @@ export function kmAlong(points: readonly RoadPoint[]): Float64Array {
   }
   return km
 }
+
+/**
+ * Where one arrives along the shortest way over the ellipsoid.
+ *
+ * @param bearing degrees from north by east, at the start
+ * @param metres at least 0
+ * @returns degrees on WGS 84
+ * Source: Karney, as above.
+ */
+export function arrival(lat: number, lon: number, bearing: number, metres: number): { lat: number; lon: number } {
+  const { lat2, lon2 } = wgs84.Direct(lat, lon, bearing, metres)
+  if (lat2 === undefined || lon2 === undefined) throw new RangeError(`no way of ${metres} m from ${lat}, ${lon}`)
+  return { lat: lat2, lon: lon2 }
+}
+
+/** The bearing at which the shortest way from one position to another begins: degrees from north by east, from 0 to 360. */
+export function bearingOf(latA: number, lonA: number, latB: number, lonB: number): number {
+  const { azi1 } = wgs84.Inverse(latA, lonA, latB, lonB, geodesic.Geodesic.AZIMUTH)
+  return ((azi1 ?? 0) + 360) % 360
+}
