@@ -11,6 +11,7 @@ import ExportCard from '../components/account/ExportCard.vue'
 import FaultLines from '../components/common/FaultLines.vue'
 import AppHeader from '../components/frame/AppHeader.vue'
 import { api, linesOf, statusOf } from '../http/api'
+import { localeOfApp } from '../components/common/locale-of-app'
 
 definePageMeta({ middleware: 'signed-in' })
 useHead({ title: 'Account · Rag Tin' })
@@ -35,7 +36,11 @@ async function look() {
 }
 void look()
 const since = computed(() =>
-  new Date(account.value?.since ?? 0).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' }),
+  new Date(account.value?.since ?? 0).toLocaleDateString(localeOfApp, {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  }),
 )
 </script>
 

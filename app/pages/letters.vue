@@ -3,6 +3,7 @@ import { useAsyncData, useHead } from '#imports'
 import FaultLines from '../components/common/FaultLines.vue'
 import AppHeader from '../components/frame/AppHeader.vue'
 import { api, linesOf, statusOf } from '../http/api'
+import { localeOfApp } from '../components/common/locale-of-app'
 
 useHead({ title: 'Letters of the demo · Rag Tin' })
 
@@ -22,7 +23,7 @@ const { data } = await useAsyncData('letters', async () => {
 })
 /** The words of a letter with the links in it apart. */
 const piecesOf = (text: string) => text.split(/(https?:\/\/\S+)/).map((piece, i) => ({ piece, isLink: i % 2 === 1 }))
-const timeOf = (at: string) => new Date(at).toLocaleTimeString(undefined, { hour: '2-digit', minute: '2-digit' })
+const timeOf = (at: string) => new Date(at).toLocaleTimeString(localeOfApp, { hour: '2-digit', minute: '2-digit' })
 </script>
 
 <template>

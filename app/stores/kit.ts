@@ -3,7 +3,7 @@ import type { KitChoice } from '#core/search'
 import type { Lacking, Piece } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { RoadPoint } from '#core/road'
-import { type Trip, partNames } from '#core/trip'
+import { type Trip, type TripCard, partNames } from '#core/trip'
 import { hoursHangingOn, type Lack } from '#core/next-steps'
 import { defined, nth } from '#core/validation'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
@@ -360,6 +360,8 @@ export const useKitStore = defineStore('kit', () => {
   const reverseRoad = () => ask<RoadReshaping & { ok: true }>((service) => service.reverseRoad())
   const cutRoad = (fromKm: number, toKm: number) =>
     ask<RoadReshaping & { ok: true }>((service) => service.cutRoad(fromKm, toKm))
+  const routeCard = (): Promise<TripCard | undefined> => analysisService().routeCard()
+  const layRouteCard = (card: TripCard) => ask<RoadReshaping & { ok: true }>((service) => service.layRouteCard(card))
 
   /** Lets go of a trip. */
   function clear(): void {
@@ -407,6 +409,8 @@ export const useKitStore = defineStore('kit', () => {
     joinRoad,
     reverseRoad,
     cutRoad,
+    routeCard,
+    layRouteCard,
     clear,
   }
 })

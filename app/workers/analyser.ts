@@ -40,16 +40,19 @@ import {
   type Survey,
 } from '#core/road'
 import {
+  cardOfTrip,
   cutRoad,
   dialNames,
   faultLines,
   joinRoads,
+  layCard,
   reverseRoad,
   replaceRoad,
   type Dials,
   type NewRoad,
   type Reshaped,
   type Trip,
+  type TripCard,
 } from '#core/trip'
 import { placesSeenOnce, proposalsFor } from '#core/supply'
 import { catalogue, placeWords } from '#catalogue'
@@ -357,6 +360,12 @@ export function createAnalyser() {
   const cutTo = (fromKm: number, toKm: number): RoadReshaping =>
     reshaped(cutRoad(defined(trip), line.survey, fromKm, toKm))
 
+  /** The road as one would write it down; nothing where nobody would. */
+  const routeCard = (): TripCard | undefined => trip && cardOfTrip(trip, line.survey)
+
+  const layRouteCard = (card: TripCard): RoadReshaping =>
+    told(() => reshaped(layCard(defined(trip), line.survey, card, newId)))
+
   function reshaped({ road, ride, stops, leftOut }: Reshaped): RoadReshaping {
     const next = sent({ road, ride, stops, leftOut }, keep(measured(newId(), road.points)).id)
     return transfer({ ok: true, next }, [next.line.buffer])
@@ -392,6 +401,8 @@ export function createAnalyser() {
     joinRoad: append,
     reverseRoad: reverse,
     cutRoad: cutTo,
+    routeCard,
+    layRouteCard,
   }
 }
 export type AnalysisService = ReturnType<typeof createAnalyser>

@@ -20,10 +20,13 @@ export const legSchema = z.object({
 })
 export type Leg = z.infer<typeof legSchema>
 
+/** More legs than this nobody writes down. */
+export const mostLegs = 300
+
 /** A road written down by hand, leg by leg, as walkers write one. */
 export const routeCardSchema = z.object({
   begin: z.object({ name: text(120), lat: latitude, lon: longitude }),
-  legs: z.array(legSchema).min(1).max(300),
+  legs: z.array(legSchema).min(1).max(mostLegs),
 })
 export type RouteCard = z.infer<typeof routeCardSchema>
 
@@ -63,7 +66,7 @@ export function lineOfCard({ begin, legs }: RouteCard): RoadPoint[] {
 }
 
 /** More points than this nobody has written down by hand. */
-const mostOfACard = 600
+export const mostOfACard = 600
 /** A smaller change of direction is no bend, in degrees. */
 const leastBend = 0.2
 /** Whether two places, so many km along, are one: to a few metres. */

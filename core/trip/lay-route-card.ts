@@ -4,6 +4,7 @@ import {
   isSamePlace,
   legSchema,
   lineOfCard,
+  mostLegs,
   routeCardSchema,
   surveyRoad,
   valueAt,
@@ -21,7 +22,7 @@ const known = { stopId: idSchema.nullable(), wasKm: z.number().min(0).nullable()
 export const tripCardSchema = z.object({
   name: text(200),
   begin: routeCardSchema.shape.begin.extend({ stopId: known.stopId }),
-  legs: z.array(legSchema.extend(known)).min(1).max(300),
+  legs: z.array(legSchema.extend(known)).min(1).max(mostLegs),
 })
 export type TripCard = z.infer<typeof tripCardSchema>
 export type TripLeg = TripCard['legs'][number]
@@ -112,10 +113,10 @@ function placesOf({ begin, legs }: TripCard): Place[] {
 function movedAlong(places: readonly Place[], lengthKm: number): (km: number) => number {
   const both = places.filter((place): place is Place & { wasKm: number } => place.wasKm !== null)
   const was = Float64Array.from(both, ({ wasKm }) => wasKm)
-  const is = Float64Array.from(both, ({ roadKm }) => roadKm)
+  const now = Float64Array.from(both, ({ roadKm }) => roadKm)
   const last = both.length - 1
   return (km) => {
     const beyondKm = Math.max(0, km - numberAt(was, last))
-    return Math.min(valueAt(was, is, km) + beyondKm, lengthKm)
+    return Math.min(valueAt(was, now, km) + beyondKm, lengthKm)
   }
 }

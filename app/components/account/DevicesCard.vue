@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import SignOutDialog from '../frame/SignOutDialog.vue'
+import { localeOfApp } from '../common/locale-of-app'
 
 /** Where somebody is signed in. */
 defineProps<{ signedIn: readonly string[] }>()
 const leaving = ref(false)
 const dayOf = (at: string) =>
-  new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long', year: 'numeric' })
+  new Date(at).toLocaleDateString(localeOfApp, { day: 'numeric', month: 'long', year: 'numeric' })
 </script>
 
 <template>

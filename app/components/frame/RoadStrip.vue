@@ -217,7 +217,7 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
     </div>
     <div ref="box" class="relative min-w-0 flex-1 pr-3 select-none print:h-auto!" :style="{ height: `${height}px` }">
       <p v-if="kit.analysis && !lengthKm" class="flex h-full items-center pl-4 text-soft md:pl-0">
-        The road appears here once a GPX file is imported in stage 1, Road.
+        The road appears here once it is laid in stage 1, Road: from a GPX file, or written down.
       </p>
       <svg
         v-else-if="view && width > 40"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Route } from '@lucide/vue'
+import { mostOfACard } from '#core/road'
 import type { Reshaped } from '#core/trip'
 import { computed, useTemplateRef } from 'vue'
 import { useView } from '../../stores/view'
@@ -8,8 +9,8 @@ import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
 
-/** What can be done to the line itself: turned round, cut at the cursor, carried on by another file. */
-const emit = defineEmits<{ done: [notices: string[]]; failed: [lines: string[]] }>()
+/** What can be done to the line itself: turned round, cut at the cursor, carried on by another file, written anew. */
+const emit = defineEmits<{ done: [notices: string[]]; failed: [lines: string[]]; write: [] }>()
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
@@ -17,6 +18,8 @@ const { km } = useView()
 const picker = useTemplateRef<HTMLInputElement>('picker')
 
 const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
+/** Nobody writes down what a recorder did. */
+const isWritable = computed(() => store.openTrip.road.points.length <= mostOfACard)
 const inside = computed(() => selection.cursorKm > 0.1 && selection.cursorKm < lengthKm.value - 0.1)
 
 async function reverseRoad() {
@@ -85,6 +88,11 @@ async function join(event: Event) {
       <MenuItem v-slot="{ active }">
         <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="picker?.click()">
           Carry on with another GPX file …
+        </button>
+      </MenuItem>
+      <MenuItem v-if="isWritable" v-slot="{ active }">
+        <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="emit('write')">
+          Change its places and legs …
         </button>
       </MenuItem>
     </MenuItems>

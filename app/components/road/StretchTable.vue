@@ -69,8 +69,8 @@ function add() {
     <summary class="px-4 py-2.5 font-semibold">
       Surfaces
       <span class="font-normal text-soft"
-        >and thorns, water, signal and company: {{ pieces.length }} {{ pieces.length === 1 ? 'stretch' : 'stretches' }};
-        unmarked is dry, quiet gravel</span
+        >and thorns, water, signal and company:
+        {{ pieces.length === 1 ? 'one stretch' : `${pieces.length} stretches` }}; unmarked is dry, quiet gravel</span
       >
     </summary>
     <div class="border-t border-line p-4">

@@ -5,6 +5,7 @@ import { api } from '../../http/api'
 import { useRequest } from '../../composables/useRequest'
 import FaultLines from '../common/FaultLines.vue'
 import BaseDialog from '../common/BaseDialog.vue'
+import { localeOfApp } from '../common/locale-of-app'
 
 /** The trips that were thrown away: seen, taken back, or gone for good. */
 const emit = defineEmits<{ restored: [] }>()
@@ -42,7 +43,7 @@ async function takeAway() {
   })
   if (isDone) asked.value = undefined
 }
-const dayOf = (at: string) => new Date(at).toLocaleDateString(undefined, { day: 'numeric', month: 'long' })
+const dayOf = (at: string) => new Date(at).toLocaleDateString(localeOfApp, { day: 'numeric', month: 'long' })
 </script>
 
 <template>

@@ -6,6 +6,7 @@ import { skillWords } from '#core/crew'
 import { definePageMeta, useHead } from '#imports'
 import { ref, shallowRef, useTemplateRef } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
+import { localeOfApp } from '../../components/common/locale-of-app'
 import FilePicker from '../../components/common/FilePicker.vue'
 import AppHeader from '../../components/frame/AppHeader.vue'
 import TripBin from '../../components/trips/TripBin.vue'
@@ -131,7 +132,7 @@ async function takeBack({ id }: TripLine) {
               <span class="text-sm text-soft"
                 >{{ trip.lengthKm ? km(trip.lengthKm) : 'no road yet' }} ·
                 {{ trip.things === 1 ? 'one thing' : `${trip.things} things` }} on the bench · changed
-                {{ new Date(trip.updatedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'long' }) }}</span
+                {{ new Date(trip.updatedAt).toLocaleDateString(localeOfApp, { day: 'numeric', month: 'long' }) }}</span
               >
               <span v-if="unsavedOf(trip.id)" class="block text-sm font-semibold text-madder">
                 {{ onlyHere(trip.id) }}

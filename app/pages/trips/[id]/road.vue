@@ -3,9 +3,9 @@ import { defined } from '#core/validation'
 import { parseWallClock, timeOf, formatWallClock } from '#core/ride'
 import { largestGpxBytes, climbRule } from '#core/road'
 import { newStop } from '#core/supply'
-import { sortedByKm, type NewRoad } from '#core/trip'
+import { sortedByKm, type NewRoad, type TripCard } from '#core/trip'
 import { dayInWords } from '#wording'
-import { Plus } from '@lucide/vue'
+import { PencilLine, Plus } from '@lucide/vue'
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
@@ -16,6 +16,7 @@ import PlaceReport from '../../../components/road/PlaceReport.vue'
 import PlanView from '../../../components/road/PlanView.vue'
 import ReshapeMenu from '../../../components/road/ReshapeMenu.vue'
 import RideCard from '../../../components/road/RideCard.vue'
+import RouteCardDialog from '../../../components/road/RouteCardDialog.vue'
 import StopList from '../../../components/road/StopList.vue'
 import StretchTable from '../../../components/road/StretchTable.vue'
 import { useFileDrop } from '../../../composables/useFileDrop'
@@ -111,6 +112,24 @@ function startAsRecorded() {
   })
   recordedAt.value = null
 }
+/** The road as it is being written down, and why it could not be laid. */
+const writing = shallowRef<{ card: TripCard | undefined; refused: string[] }>()
+async function write() {
+  writing.value = { card: await kit.routeCard(), refused: [] }
+}
+async function layCard(card: TripCard) {
+  const edit = store.editLater()
+  const answer = await kit.layRouteCard(card)
+  if (!writing.value) return
+  if (!answer.ok) {
+    writing.value = { ...writing.value, refused: answer.lines }
+    return
+  }
+  const { road, ride, stops } = answer.next
+  edit('lay the road by hand', { road, ride, stops })
+  writing.value = undefined
+  told([])
+}
 function told(next: string[]) {
   lines.value = []
   notices.value = next
@@ -161,7 +180,10 @@ function addStop() {
         <button v-if="hasRoad" type="button" class="button" @click="addStop">
           <Plus :size="15" aria-hidden="true" />Stop at {{ km(selection.cursorKm) }}
         </button>
-        <ReshapeMenu v-if="hasRoad" @done="told" @failed="lines = $event" />
+        <ReshapeMenu v-if="hasRoad" @done="told" @failed="lines = $event" @write="write" />
+        <button v-else type="button" class="button" @click="write">
+          <PencilLine :size="15" aria-hidden="true" />Write the road down
+        </button>
         <FilePicker
           :class="hasRoad ? '' : 'button-main'"
           label="GPX file"
@@ -193,6 +215,10 @@ function addStop() {
         Drop a GPX file anywhere on this page, or press the button above. Its track becomes the road, its waypoints
         become stops. Nothing leaves this machine but the points of the line.
       </p>
+      <p class="mt-2 text-soft">
+        Without a file, write the road down: places, kilometres and climbs as you know them, or a few strokes on squared
+        paper.
+      </p>
     </div>
     <p v-else-if="!lengthKm" role="status" class="p-6 text-soft">
       {{ kit.analysis && !kit.busy ? 'This road has no length; replace it by a GPX file.' : 'Measuring the road …' }}
@@ -210,6 +236,13 @@ function addStop() {
         <PlaceReport v-if="turn > 3" />
       </div>
     </template>
+    <RouteCardDialog
+      v-if="writing"
+      :card="writing.card"
+      :refused="writing.refused"
+      @lay="layCard"
+      @close="writing = undefined"
+    />
     <LinesDialog v-if="choosing" :lines="fileLines" @pick="pickLines" @close="choosing = false" />
   </div>
 </template>

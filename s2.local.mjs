@@ -1,0 +1,27 @@
+export default async (page, rest) => {
+  await page.getByRole('button', { name: 'Begin without a file' }).click()
+  await page.getByLabel('Name', { exact: true }).first().fill('Along the Reave')
+  await page.getByRole('button', { name: 'Begin', exact: true }).click()
+  await page.getByRole('button', { name: 'Write the road down' }).waitFor()
+  if (rest.includes('empty')) return
+  await page.getByRole('button', { name: 'Write the road down' }).click()
+  const paper = page.getByLabel('The road on squared paper, north up')
+  await paper.waitFor()
+  await page.getByPlaceholder('first place').fill('Reave Bridge')
+  const box = await paper.boundingBox()
+  await page.mouse.click(box.x + box.width*0.62, box.y + box.height*0.3)
+  await page.getByLabel('Name of place 2').fill('Bike shop Aldermill')
+  await page.keyboard.press('Tab')
+  await page.mouse.click(box.x + box.width*0.8, box.y + box.height*0.5)
+  await page.getByRole('button', { name: 'A place further on' }).click()
+  await page.keyboard.type('Stony Cross')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('84')
+  await page.keyboard.press('Tab'); await page.keyboard.press('Tab')
+  await page.keyboard.type('920')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('640')
+  await page.keyboard.press('Tab')
+  await page.waitForTimeout(300)
+  if (rest.includes('lay')) { await page.getByRole('button', { name: 'Lay this road' }).click(); await page.waitForTimeout(2500) }
+}
