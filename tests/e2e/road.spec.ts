@@ -1,7 +1,7 @@
 import { defined } from '#core/validation'
 import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
-import { expectNoAxeViolations, expectStart, openOwnDemo, saved, startField } from './steps'
+import { analysed, expectNoAxeViolations, expectStart, openOwnDemo, saved, startField } from './steps'
 
 /** Rows of the table of stretches, as their two ends and what is said of them. */
 async function stretches(page: Page): Promise<string[]> {
@@ -145,14 +145,17 @@ test('what is known of a shop opens on its mark: hours, trust; it is taken away,
   await expect(panel).toContainText('Tue–Fri 10:00–18:00')
   await expectNoAxeViolations(page)
   await hours.fill('Sa 10:00-14:00')
+  await hours.press('Tab')
   await panel.getByLabel('how you know it').selectOption({ label: 'hearsay' })
   await expect(mark).toHaveText('shut')
   await expect(panel).toContainText('Something here is shut when you come by')
   // A dialog over it closes by itself, and leaves it.
   await panel.getByRole('button', { name: 'Day by day' }).click()
-  await page.getByRole('dialog').filter({ hasText: 'Monday' }).press('Escape')
+  const byDay = page.getByRole('dialog', { name: 'Hours of the bike shop at Quillby' })
+  await byDay.press('Escape')
+  await expect(byDay).toHaveCount(0)
   await expect(panel).toBeVisible()
-  await panel.getByRole('button', { name: 'Not there' }).click()
+  await panel.getByRole('button', { name: 'Not there: bike shop at Quillby' }).click()
   await expect(panel).toHaveCount(0)
   await expect(mark).toHaveAttribute('aria-pressed', 'false')
   await expect(mark).toBeFocused()
@@ -268,6 +271,8 @@ test('the line is turned round and cut, and the plan points where the strip does
   await expect(page.getByLabel('Place of Quillby')).toHaveValue('549.6')
   await undo(page)
   await expect(page.getByLabel('Place of Quillby')).toHaveValue('71')
+  // The plan follows the table.
+  await analysed(page)
 
   const plan = page.getByRole('img', { name: /The road from above/ })
   await plan.scrollIntoViewIfNeeded()

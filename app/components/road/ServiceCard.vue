@@ -135,7 +135,7 @@ function without(part: 'parcel' | 'stocks', classId: string, what: string) {
         <button
           type="button"
           class="button"
-          :aria-label="`No ${kindName} at ${stop.name}`"
+          :aria-label="`Not there: ${kindName} at ${stop.name}`"
           @click="toggleService(stop, service.kind, kindName)"
         >
           <Trash2 :size="15" aria-hidden="true" />Not there

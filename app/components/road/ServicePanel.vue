@@ -14,11 +14,13 @@ const service = computed(() => props.stop.services.find(({ kind }) => kind === p
 watch(service, (known) => known ?? emit('close'))
 useFocusReturn(() => true)
 
-/** A dialog that was opened from here lies over it, and its mark closes it by itself. */
-const isOfPanel = (target: EventTarget | null) =>
-  target instanceof Element && (props.mark.contains(target) || target.closest('#headlessui-portal-root') !== null)
-function stayOpen(event: Event) {
-  if (isOfPanel(event.target)) event.preventDefault()
+/** A dialog that was opened from here lies over it, and what is done there is not done elsewhere. */
+function leave() {
+  if (!document.querySelector('#headlessui-portal-root [role=dialog]')) emit('close')
+}
+/** Its mark closes it by itself. */
+function leaveToMark(event: Event) {
+  if (event.target instanceof Node && props.mark.contains(event.target)) event.preventDefault()
 }
 /** It begins at its first field; where a finger opened it, the keys of a telephone stay away. */
 function begin(event: Event) {
@@ -31,7 +33,7 @@ function begin(event: Event) {
 </script>
 
 <template>
-  <PopoverRoot v-if="service" :open="true" @update:open="$event || emit('close')">
+  <PopoverRoot v-if="service" :open="true" @update:open="leave">
     <PopoverAnchor :reference="mark" />
     <PopoverPortal>
       <PopoverContent
@@ -43,8 +45,7 @@ function begin(event: Event) {
         tabindex="-1"
         @open-auto-focus="begin"
         @close-auto-focus.prevent
-        @interact-outside="stayOpen"
-        @escape-key-down="stayOpen"
+        @interact-outside="leaveToMark"
       >
         <div class="flex items-center gap-2">
           <h3 class="min-w-0 flex-1 text-base font-semibold first-letter:uppercase [overflow-wrap:anywhere]">
