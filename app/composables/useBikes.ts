@@ -1,6 +1,5 @@
 import { bikeFrom, catalogue } from '#catalogue'
 import { bikeSchema, fastenersAfterChange, type Bike, type BikeKind, type Fastener } from '#core/bike'
-import type { Rider } from '#core/crew'
 import { faultLines } from '#core/trip'
 import { checkAgainst } from '#core/validation'
 import { computed } from 'vue'
@@ -60,15 +59,7 @@ export function useBikes() {
     )
   }
 
-  const crew = computed(() => store.openTrip.crew)
-  const isRidden = (target: Bike) => crew.value.some(({ bikeId }) => bikeId === target.id)
-
-  /** Puts a rider on a bike; who rode it before rides it on. */
-  function ride(rider: Rider, target: Bike) {
-    if (rider.bikeId === target.id) return
-    const next = crew.value.map((other) => (other.id === rider.id ? { ...other, bikeId: target.id } : other))
-    store.edit(`${rider.name} rides ${target.name}`, { crew: next })
-  }
+  const isRidden = (target: Bike) => store.openTrip.crew.some(({ bikeId }) => bikeId === target.id)
 
   /** Riders of a bike keep it from being given away. */
   function removeBike(target: Bike) {
@@ -77,5 +68,5 @@ export function useBikes() {
     selection.bikeId = ''
   }
 
-  return { bikes, bike, change, changeFastener, removeFastener, addBike, startFrom, removeBike, crew, isRidden, ride }
+  return { bikes, bike, change, changeFastener, removeFastener, addBike, startFrom, removeBike, isRidden }
 }

@@ -5,16 +5,17 @@ import type { StageId } from './useStages'
 /** So long one waits for what is gone to: parts of a stage are drawn one after another. */
 const patienceMs = 3000
 
-/** Goes to a stage, and to something on it: it is scrolled to, and has the keyboard. */
+/** What has the keyboard of a part of a stage. */
+const fields = '[role=spinbutton], input:not([aria-hidden]), select, button'
+
+/** Goes to a stage, or to a room of one, and to something there: it is scrolled to, and has the keyboard. */
 export function useGoTo() {
   const store = useTripStore()
-  return async (stage: StageId, elementId: string) => {
-    await navigateTo(`/trips/${store.id}/${stage}`)
+  return async (stage: StageId, elementId: string, room?: string) => {
+    await navigateTo({ path: `/trips/${store.id}/${stage}`, query: room === undefined ? {} : { room } })
     const found = await appearing(elementId)
     found?.scrollIntoView({ block: 'center' })
-    const field = found?.matches('[tabindex]')
-      ? found
-      : found?.querySelector<HTMLElement>('[role=spinbutton], input:not([aria-hidden]), select, button')
+    const field = found?.matches(`[tabindex], ${fields}`) ? found : found?.querySelector<HTMLElement>(fields)
     field?.focus({ preventScroll: true })
   }
 }

@@ -22,6 +22,11 @@ export const useSelection = defineStore('selection', () => {
   /** What a drag along the strip says of the road; nothing while none is picked up. */
   const brush = shallowRef<Partial<StretchTraits>>()
 
+  /** The failure that is looked at in What can fail. */
+  const failureId = ref('')
+  /** Whether all riders are shown, over whatever stage. */
+  const showsRiders = ref(false)
+
   function clear() {
     cursorKm.value = 0
     classId.value = ''
@@ -32,6 +37,8 @@ export const useSelection = defineStore('selection', () => {
     part.value = ''
     fastenerId.value = ''
     brush.value = undefined
+    failureId.value = ''
+    showsRiders.value = false
   }
 
   function showClass(id: string, chosen?: Gap) {
@@ -39,5 +46,19 @@ export const useSelection = defineStore('selection', () => {
     gap.value = chosen
   }
 
-  return { cursorKm, classId, gap, thingId, stopId, bikeId, part, fastenerId, brush, clear, showClass }
+  return {
+    cursorKm,
+    classId,
+    gap,
+    thingId,
+    stopId,
+    bikeId,
+    part,
+    fastenerId,
+    brush,
+    failureId,
+    showsRiders,
+    clear,
+    showClass,
+  }
 })

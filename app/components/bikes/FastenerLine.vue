@@ -25,6 +25,7 @@ const torque = computed(() => {
 
 <template>
   <li
+    :id="`fastener-${bike.id}-${fastener.id}`"
     class="grid grid-cols-[1.1rem_minmax(0,1fr)_2rem] items-baseline gap-x-2 border-b border-line px-4 py-1.5 md:grid-cols-[1.1rem_minmax(0,1fr)_5.2rem_6.4rem_2rem]"
   >
     <CoverageMark :coverage="coverage" class="translate-y-0.5" />

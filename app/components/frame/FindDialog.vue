@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/vue'
 import { catalogue } from '#catalogue'
-import { navigateTo } from '#imports'
 import { classInWords, driveInWords, failureInWords } from '#wording'
 import { computed, ref } from 'vue'
 import { focusWhenMounted } from '../../composables/focusWhenMounted'
+import { useGoTo } from '../../composables/useGoTo'
 import { useVerdicts } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
@@ -27,18 +27,19 @@ const kit = useKitStore()
 const selection = useSelection()
 const { km } = useView()
 const { failures, showFailure } = useVerdicts()
+const goTo = useGoTo()
 const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id
 const asked = ref('')
 
 const everything = computed<Found[]>(() => {
-  const stage = (id: string) => void navigateTo(`/trips/${store.id}/${id}`)
   const things = (store.trip?.bench ?? []).map((thing) => ({
     key: `thing ${thing.id}`,
     name: thing.name,
     what: 'on the bench',
     go: () => {
       selection.thingId = thing.id
-      stage('weigh')
+      const isWeighed = kit.kit?.verdicts.some(({ item }) => item === thing.id)
+      void (isWeighed ? goTo('weigh', `thing-${thing.id}`) : goTo('bench', `bench-${thing.id}`))
     },
   }))
   const stops = (store.trip?.stops ?? []).map((stop) => ({
@@ -47,7 +48,23 @@ const everything = computed<Found[]>(() => {
     what: `stop, ${km(stop.roadKm)}`,
     go: () => {
       selection.cursorKm = stop.roadKm
-      stage('road')
+      void goTo('road', `stop-${stop.id}`)
+    },
+  }))
+  const riders = (store.trip?.crew ?? []).map((rider) => ({
+    key: `rider ${rider.id}`,
+    name: rider.name,
+    what: `rides ${bikeName(rider.bikeId)}`,
+    go: () => (selection.showsRiders = true),
+  }))
+  const bikes = (store.trip?.bikes ?? []).map((bike) => ({
+    key: `bike ${bike.id}`,
+    name: bike.name,
+    what: 'bike',
+    go: () => {
+      selection.bikeId = bike.id
+      selection.part = ''
+      void goTo('bikes', `bike-${bike.id}`)
     },
   }))
   const fasteners = (store.trip?.bikes ?? []).flatMap((bike) =>
@@ -59,7 +76,7 @@ const everything = computed<Found[]>(() => {
         selection.bikeId = bike.id
         selection.part = fastener.part
         selection.fastenerId = fastener.id
-        stage('bikes')
+        void goTo('bikes', `fastener-${bike.id}-${fastener.id}`)
       },
     })),
   )
@@ -67,20 +84,22 @@ const everything = computed<Found[]>(() => {
     key: `class ${id}`,
     name: classInWords(id, catalogue.families),
     what: 'gaps on the road',
-    go: () => selection.showClass(id),
+    go: () => {
+      selection.showClass(id)
+      void goTo('road', `lane-${id}`)
+    },
   }))
   const likely = [...failures.value].map(([event, { note }]) => ({
     key: `failure ${event}`,
     name: failureInWords(note, catalogue, store.openTrip.bikes),
     what: `what may fail, ${bikeName(note.bike)}`,
     go: () => {
-      const verdict = kit.kit?.verdicts.find(({ answers }) => answers.some((answer) => answer.event === event))
-      if (verdict) selection.thingId = verdict.item
       showFailure(event)
-      stage('weigh')
+      selection.failureId = event
+      void goTo('weigh', `failure-${event}`, 'failures')
     },
   }))
-  return [...things, ...stops, ...fasteners, ...classes, ...likely]
+  return [...things, ...stops, ...riders, ...bikes, ...fasteners, ...classes, ...likely]
 })
 const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
@@ -102,8 +121,8 @@ function go(choice: Found | null) {
     <Combobox :model-value="null" @update:model-value="go">
       <ComboboxInput
         class="field"
-        aria-label="A thing, a stop, a part or a failure"
-        placeholder="A thing, a stop, a bolt, a part, a failure"
+        aria-label="A thing, a stop, a rider, a part or a failure"
+        placeholder="A thing, a stop, a rider, a bolt, a failure"
         autocomplete="off"
         @keydown.esc="emit('close')"
         @vue:mounted="focusWhenMounted"

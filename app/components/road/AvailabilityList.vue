@@ -38,7 +38,12 @@ const shown = computed(() =>
       </p>
     </header>
     <ul class="border-t border-line">
-      <li v-for="availability in shown" :key="availability.classId" class="border-b border-line last:border-0">
+      <li
+        v-for="availability in shown"
+        :id="`lane-${availability.classId}`"
+        :key="availability.classId"
+        class="border-b border-line last:border-0"
+      >
         <AvailabilityRow
           :availability="availability"
           :at-risk-h="defined(kit.analysis).hoursAtStake[availability.classId] ?? 0"

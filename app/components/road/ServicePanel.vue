@@ -3,6 +3,7 @@ import type { ServiceKind, Stop } from '#core/supply'
 import { X } from '@lucide/vue'
 import { PopoverAnchor, PopoverClose, PopoverContent, PopoverPortal, PopoverRoot } from 'reka-ui'
 import { computed, watch } from 'vue'
+import { useBackCloses } from '../../composables/useBackCloses'
 import { useFocusReturn } from '../../composables/useFocusReturn'
 import ServiceCard from './ServiceCard.vue'
 import ShutChoices from './ShutChoices.vue'
@@ -13,6 +14,10 @@ const emit = defineEmits<{ close: [] }>()
 const service = computed(() => props.stop.services.find(({ kind }) => kind === props.kind.id))
 watch(service, (known) => known ?? emit('close'))
 useFocusReturn(() => true)
+useBackCloses(
+  () => true,
+  () => emit('close'),
+)
 
 /** A dialog that was opened from here lies over it, and what is done there is not done elsewhere. */
 function leave() {

@@ -26,7 +26,9 @@ const shown = (stop: Stop, kind: string) =>
   <ul class="border-t border-line">
     <li
       v-for="stop in stops"
+      :id="`stop-${stop.id}`"
       :key="stop.id"
+      tabindex="-1"
       class="border-b border-line py-2"
       @focusin="selection.cursorKm = stop.roadKm"
     >

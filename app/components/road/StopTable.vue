@@ -41,7 +41,12 @@ const { remove } = useStopEdits()
     </thead>
     <tbody>
       <template v-for="stop in stops" :key="stop.id">
-        <tr class="border-b border-line hover:bg-well/50" @focusin="selection.cursorKm = stop.roadKm">
+        <tr
+          :id="`stop-${stop.id}`"
+          tabindex="-1"
+          class="border-b border-line hover:bg-well/50"
+          @focusin="selection.cursorKm = stop.roadKm"
+        >
           <td class="py-1 pl-4 pr-2"><StopPlace :stop="stop" which="along" /></td>
           <td class="pr-2"><StopName :stop="stop" /></td>
           <td class="pr-2"><StopPlace :stop="stop" which="off" /></td>

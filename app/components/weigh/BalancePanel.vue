@@ -4,6 +4,7 @@ import { chanceInWords, hoursInWords } from '#wording'
 import { computed, ref } from 'vue'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
 import FaultLines from '../common/FaultLines.vue'
 import BeamScale from './BeamScale.vue'
@@ -15,6 +16,7 @@ import SumDialog from './SumDialog.vue'
 defineProps<{ untitled?: boolean }>()
 const store = useTripStore()
 const kitStore = useKitStore()
+const selection = useSelection()
 const { grams } = useView()
 
 const kit = computed(() => kitStore.kit)
@@ -37,9 +39,9 @@ const showsSum = ref(false)
   <section aria-label="The balance" class="px-4 py-3" data-balance :aria-busy="kitStore.busy || kitStore.weighing">
     <div class="flex items-baseline justify-between">
       <h2 v-if="!untitled" class="text-base">The balance</h2>
-      <span v-if="store.trip" class="text-xs text-soft">{{
-        store.trip.crew.length === 1 ? 'one rider' : `${store.trip.crew.length} riders together`
-      }}</span>
+      <button v-if="store.trip" type="button" class="text-xs text-soft underline" @click="selection.showsRiders = true">
+        {{ store.trip.crew.length === 1 ? 'one rider' : `${store.trip.crew.length} riders together` }}
+      </button>
     </div>
     <template v-if="kit && dials">
       <BeamScale

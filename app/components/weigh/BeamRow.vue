@@ -22,7 +22,7 @@ const percent = (hours: number, share: number) => `${(props.scale(hours) * right
 </script>
 
 <template>
-  <li class="group relative">
+  <li :id="`thing-${row.thing.id}`" class="group relative">
     <button
       type="button"
       class="row grid w-full items-center gap-2 border-b border-line px-4 py-1 text-left"

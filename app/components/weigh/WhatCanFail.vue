@@ -3,11 +3,12 @@ import { catalogue } from '#catalogue'
 import { changedPlanning } from '#core/reference'
 import { failureInWords, hoursInWords, timesInWords } from '#wording'
 import { ChevronDown, ChevronRight } from '@lucide/vue'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted } from 'vue'
 import { useRequest } from '../../composables/useRequest'
 import { useOwnPlanning } from '../../stores/own-planning'
 import { useVerdicts } from '../../stores/verdicts'
 import { useKitStore } from '../../stores/kit'
+import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
 import FaultLines from '../common/FaultLines.vue'
 import FailureDetail from './FailureDetail.vue'
@@ -19,7 +20,8 @@ const kit = useKitStore()
 const store = useTripStore()
 const { failures } = useVerdicts()
 
-const open = ref('')
+const selection = useSelection()
+const open = computed({ get: () => selection.failureId, set: (id) => (selection.failureId = id) })
 const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id)?.name ?? id
 const rows = computed(() =>
   (kit.kit?.balance.events ?? [])
@@ -72,7 +74,12 @@ function setBackInAll() {
       ><span class="bare text-right">bare-handed</span><span class="kept text-right">with the kit</span>
     </div>
     <ul v-if="rows.length" class="border-t border-line max-md:mt-3" aria-label="What can fail">
-      <li v-for="{ account, failure } in rows" :key="account.event" class="border-b border-line">
+      <li
+        v-for="{ account, failure } in rows"
+        :id="`failure-${account.event}`"
+        :key="account.event"
+        class="border-b border-line"
+      >
         <button
           type="button"
           class="row grid w-full items-center gap-x-3 gap-y-1 px-4 py-1.5 text-left text-sm hover:bg-well/60 max-md:min-h-11"

@@ -4,9 +4,10 @@ import { ChevronRight } from '@lucide/vue'
 import { useDocumentVisibility, useMediaQuery } from '@vueuse/core'
 import { NuxtLink, NuxtPage } from '#components'
 import { definePageMeta, navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
-import { computed, onBeforeUnmount, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
 import BaseDialog from '../../components/common/BaseDialog.vue'
+import RidersDialog from '../../components/crew/RidersDialog.vue'
 import ConflictDialog from '../../components/frame/ConflictDialog.vue'
 import FindDialog from '../../components/frame/FindDialog.vue'
 import KeysDialog from '../../components/frame/KeysDialog.vue'
@@ -21,6 +22,7 @@ import BalancePanel from '../../components/weigh/BalancePanel.vue'
 import LeftToLuck from '../../components/weigh/LeftToLuck.vue'
 import ThingPanel from '../../components/weigh/ThingPanel.vue'
 import { linesOf } from '../../http/api'
+import { useKeptScroll } from '../../composables/useKeptScroll'
 import { useKeys } from '../../composables/useKeys'
 import { stages } from '../../composables/useStages'
 import { useStopEdits } from '../../composables/useStopEdits'
@@ -127,6 +129,12 @@ const speaks = computed(
   () => store.notice !== '' || store.takenIn.length > 0 || !['clean', 'dirty', 'saving'].includes(store.state.kind),
 )
 
+const main = useTemplateRef<HTMLElement>('main')
+useKeptScroll(
+  () => main.value,
+  () => route.fullPath,
+)
+
 const stageName = computed(() => stages.find((stage) => route.path.endsWith(`/${stage.id}`))?.name ?? '')
 /** What is lacking is shown in red once something was laid. */
 const bench = computed(() => (store.trip?.bench.length === 0 ? 'empty' : undefined))
@@ -178,7 +186,7 @@ const moveStop = (id: string, roadKm: number) =>
       <div class="window flex min-h-0 flex-1 max-md:flex-col">
         <StageNav class="on-screen" />
         <div class="window relative flex min-h-0 min-w-0 flex-1 flex-col">
-          <main class="window min-h-0 flex-1 overflow-y-auto bg-paper" :class="speaks ? 'pb-28' : ''">
+          <main ref="main" class="window min-h-0 flex-1 overflow-y-auto bg-paper" :class="speaks ? 'pb-28' : ''">
             <NextSteps />
             <NuxtPage />
           </main>
@@ -203,6 +211,7 @@ const moveStop = (id: string, roadKm: number) =>
           ><ThingPanel
         /></BaseDialog>
       </template>
+      <RidersDialog v-if="selection.showsRiders" @close="selection.showsRiders = false" />
       <FindDialog :open="showsFind" @close="showsFind = false" />
       <KeysDialog :open="showsKeys" @close="showsKeys = false" />
       <ConflictDialog v-if="store.state.kind === 'conflict'" />

@@ -158,7 +158,12 @@ function doubles(thing: Thing): string {
         ><span class="text-center">how many</span><span />
       </div>
       <ul aria-label="Things on the bench">
-        <li v-for="thing in shown" :key="thing.id" class="bench-row border-b border-line px-4 py-1.5">
+        <li
+          v-for="thing in shown"
+          :id="`bench-${thing.id}`"
+          :key="thing.id"
+          class="bench-row border-b border-line px-4 py-1.5"
+        >
           <span class="name min-w-0">
             <span class="block font-semibold">{{ thing.name }}</span>
             <span v-if="thing.condition < 1" class="text-xs text-brass"

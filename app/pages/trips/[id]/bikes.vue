@@ -11,6 +11,7 @@ import SparesPanel from '../../../components/bikes/SparesPanel.vue'
 import TypedField from '../../../components/common/TypedField.vue'
 import CalculatorsPanel from '../../../components/calculators/CalculatorsPanel.vue'
 import { useBikes } from '../../../composables/useBikes'
+import { useRiders } from '../../../composables/useRiders'
 import { useSelection } from '../../../stores/selection'
 import { useTripStore } from '../../../stores/trip'
 
@@ -26,7 +27,8 @@ type RoomId = (typeof rooms)[number]['id']
 const route = useRoute()
 const selection = useSelection()
 const store = useTripStore()
-const { bikes, bike, change, addBike, removeBike, crew, isRidden, ride } = useBikes()
+const { bikes, bike, change, addBike, removeBike, isRidden } = useBikes()
+const { crew, ride } = useRiders()
 
 const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'passport')
 const go = (id: RoomId) => void navigateTo({ path: `/trips/${store.id}/bikes`, query: { room: id } })
@@ -49,6 +51,7 @@ function rename(text: string) {
         >
           <button
             v-for="candidate in bikes"
+            :id="`bike-${candidate.id}`"
             :key="candidate.id"
             type="button"
             class="button button-name min-h-7!"
@@ -115,6 +118,7 @@ function rename(text: string) {
           >
             {{ rider.name }}
           </button>
+          <button type="button" class="ml-1 underline" @click="selection.showsRiders = true">riders …</button>
         </div>
         <button
           v-if="!isRidden(bike)"
