@@ -39,6 +39,19 @@ export function gramsInWords(grams: number, system: UnitSystem): string {
   return Math.abs(grams) < 9.95 && !Number.isInteger(grams) ? `${grams.toFixed(1)} g` : `${grouped(grams)} g`
 }
 
+/** What a mass is counted in, as a word: "grams", "ounces". */
+export const massWord = (system: UnitSystem) => (system === 'imperial' ? 'ounces' : 'grams')
+
+/** A mass that one feels in the hand, to spread an effect over: 100 g, or 4 oz. */
+export const handfulG = (system: UnitSystem) => (system === 'imperial' ? 4 * GRAMS_PER_OUNCE : 100)
+
+/** How much one climbs on some way, in words: "10 m in a kilometre", "53 ft in a mile". */
+export function climbRateInWords(metresPerKm: number, system: UnitSystem): string {
+  return system === 'imperial'
+    ? `${climbInWords(metresPerKm * KM_PER_MILE, system)} in a mile`
+    : `${climbInWords(metresPerKm, system)} in a kilometre`
+}
+
 /** A place or length along the road in words: "212 km", "131.7 mi". */
 export function kmInWords(km: number, system: UnitSystem): string {
   const value = system === 'imperial' ? km / KM_PER_MILE : km

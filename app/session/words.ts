@@ -1,6 +1,6 @@
 import type { PartName, Trip } from '#core/trip'
-import type { UnitSystem } from '#core/units'
-import { gramsInWords, kmInWords } from '#wording'
+import type { Amount, UnitSystem } from '#core/units'
+import { amountInWords, gramsInWords, kmInWords } from '#wording'
 import { valueAt, type Path } from './changes'
 import type { Conflict, Side } from './conflicts'
 
@@ -30,7 +30,7 @@ const fields: Readonly<Record<string, string>> = {
   pin: 'how many to carry at least and at most',
   provides: 'what it does',
   units: 'what it is a stock of',
-  gramsPerHour: 'grams an hour is worth',
+  gramsPerHour: 'what an hour is worth',
   budgetG: 'the most the kit may weigh',
   trust: 'chance from which a shop is counted on',
   waitH: 'longest wait for a shop to open',
@@ -71,6 +71,15 @@ const units: Readonly<Record<string, string>> = {
   Bar: 'bar',
   Deg: '°',
   Wh: 'Wh',
+}
+/** Those that other people read in other units. */
+const amounts: Readonly<Record<string, Amount>> = {
+  M: 'height',
+  KmH: 'speed',
+  N: 'force',
+  Ml: 'volume',
+  Bar: 'pressure',
+  C: 'warmth',
 }
 const unitAtEnd = new RegExp(`(?<=[a-z])(${Object.keys(units).join('|')})$`)
 
@@ -125,6 +134,8 @@ function valueInWords(value: unknown, key: Path[number] | undefined, system: Uni
     const unit = typeof key === 'string' ? unitAtEnd.exec(key)?.[0] : undefined
     if (unit === 'G') return gramsInWords(value, system)
     if (unit === 'Km') return kmInWords(value, system)
+    const amount = unit && amounts[unit]
+    if (amount) return amountInWords(value, amount, system)
     return unit === undefined ? String(value) : `${value} ${units[unit]}`
   }
   if (typeof value === 'string') return value === '' ? 'empty' : value

@@ -1,6 +1,6 @@
 import { createGlobalState, useLocalStorage, usePreferredDark } from '@vueuse/core'
-import type { UnitSystem } from '#core/units'
-import { climbInWords, gramsInWords, kmInWords, stretchInWords } from '#wording'
+import { KM_PER_MILE, type UnitSystem } from '#core/units'
+import { climbInWords, climbRateInWords, gramsInWords, handfulG, kmInWords, massWord, stretchInWords } from '#wording'
 import { computed } from 'vue'
 
 /** How this person likes to look at things, kept on this machine. */
@@ -15,8 +15,13 @@ export const useView = createGlobalState(() => {
     toggleScheme: () => (chosen.value = scheme.value === 'day' ? 'night' : 'day'),
     toggleUnits: () => (system.value = system.value === 'metric' ? 'imperial' : 'metric'),
     grams: (value: number) => gramsInWords(value, system.value),
+    /** A press of an arrow key moves by so much along a road. */
+    pressKm: computed(() => (system.value === 'imperial' ? KM_PER_MILE : 1)),
+    massWord: computed(() => massWord(system.value)),
+    handfulG: computed(() => handfulG(system.value)),
     km: (value: number) => kmInWords(value, system.value),
     stretch: (fromKm: number, toKm: number) => stretchInWords(fromKm, toKm, system.value),
     climb: (value: number) => climbInWords(value, system.value),
+    climbRate: (metresPerKm: number) => climbRateInWords(metresPerKm, system.value),
   }
 })

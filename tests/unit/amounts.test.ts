@@ -1,7 +1,10 @@
 import {
   chanceInWords,
   climbInWords,
+  climbRateInWords,
   gramsInWords,
+  handfulG,
+  massWord,
   hoursInWords,
   kmInWords,
   stretchInWords,
@@ -45,6 +48,10 @@ describe('amounts in words', () => {
     expect(gramsInWords(1184, 'metric')).toBe('1\u202f184 g')
     expect(gramsInWords(2.5, 'metric')).toBe('2.5 g')
     expect(gramsInWords(40, 'imperial')).toBe('1.4 oz')
+    // 16 ounces to the pound of 453.59237 g (international yard and pound agreement, 1959).
+    expect(gramsInWords(handfulG('imperial'), 'imperial')).toBe('4.0 oz')
+    expect(gramsInWords(handfulG('metric'), 'metric')).toBe('100 g')
+    expect([massWord('metric'), massWord('imperial')]).toEqual(['grams', 'ounces'])
     expect(gramsInWords(1184, 'imperial')).toBe('2.6 lb')
   })
   it('distances and climbs', () => {
@@ -54,6 +61,8 @@ describe('amounts in words', () => {
     expect(stretchInWords(71, 311, 'metric')).toBe('km 71–311')
     expect(stretchInWords(71, 311, 'imperial')).toBe('mi 44–193')
     expect(climbInWords(9410, 'imperial')).toBe('30\u202f873 ft')
+    expect(climbRateInWords(10, 'metric')).toBe('10 m in a kilometre')
+    expect(climbRateInWords(10, 'imperial')).toBe('53 ft in a mile')
   })
   it('chances keep clear of never and always', () => {
     expect(chanceInWords(0)).toBe('0\u202f%')

@@ -310,11 +310,14 @@ describe('a position', () => {
     const read = readPosition(written)
     expect(read).toEqual({ lat: expect.closeTo(lat, 5) as number, lon: expect.closeTo(lon, 5) as number })
   })
-  it.each(['', 'somewhere', '57', '97, 10', '10, 200', '57.1, -33.4, 12', '57°61′N 33°W'])('“%s” is none', (written) => {
-    expect(readPosition(written)).toEqual({
-      error: 'no position; write latitude and longitude, such as 57.12, -33.45 or 57°07′N 33°27′W',
-    })
-  })
+  it.each(['', 'somewhere', '57', '97, 10', '10, 200', '57.1, -33.4, 12', '57°61′N 33°W'])(
+    '“%s” is none',
+    (written) => {
+      expect(readPosition(written)).toEqual({
+        error: 'no position; write latitude and longitude, such as 57.12, -33.45 or 57°07′N 33°27′W',
+      })
+    },
+  )
   it('is written as it is read', () => {
     expect(readPosition(writePosition(-0.00004, 179.99999))).toEqual({
       lat: expect.closeTo(-0.00004, 9) as number,

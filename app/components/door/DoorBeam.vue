@@ -6,7 +6,7 @@ import { api, linesOf } from '../../http/api'
 import { useView } from '../../stores/view'
 
 /** A first tin, weighed alive: how far apart the shops lie decides what comes along. */
-const { grams, km } = useView()
+const { grams, km, massWord } = useView()
 const gapKm = ref(150)
 const things = shallowRef<readonly WeighedAtTheDoor[]>([])
 const picked = ref('')
@@ -85,7 +85,7 @@ const takenG = computed(() => things.value.reduce((sum, { n, carriedG }) => sum 
       <strong>{{ shown.name }}</strong>,
       {{ shown.needs.length ? `with what it needs (${shown.needs.join(', ')}), ` : '' }}{{ grams(shown.carriedG) }}:
       {{ shown.n > 0 ? 'spares' : 'would spare' }} {{ hoursInWords(shown.hours) }} in the mean over many such trips; its
-      grams cost {{ hoursInWords(shown.priceH) }}, at {{ grams(500) }} for an hour.
+      {{ massWord }} cost {{ hoursInWords(shown.priceH) }}, at {{ grams(500) }} for an hour.
       <template v-if="shown.why">Most by this: {{ shown.why.failure }}.</template>
       All that comes along weighs {{ grams(takenG) }}.
     </p>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { stages } from '../../composables/useStages'
+import { computed } from 'vue'
+import { useView } from '../../stores/view'
 import BaseDialog from '../common/BaseDialog.vue'
 
 defineProps<{ open: boolean }>()
 defineEmits<{ close: [] }>()
-const keys: [string, string][] = [
+const { km, pressKm } = useView()
+const keys = computed((): [string, string][] => [
   ...stages.map((stage): [string, string] => [stage.key, `go to ${stage.name}`]),
   ['/', 'find anything in this trip'],
   ['?', 'this list'],
@@ -13,9 +16,9 @@ const keys: [string, string][] = [
   ['↑ ↓', 'walk through a list'],
   ['Enter', 'open the claims of a thing'],
   ['Space', 'pin the verdict of a thing, or let go of it'],
-  ['← →', 'move the place on the road, or a stop, by 1 km; with Shift by 10'],
+  ['← →', `move the place on the road, or a stop, by ${km(pressKm.value)}; with Shift by ten times that`],
   ['Esc', 'close what is open'],
-]
+])
 </script>
 
 <template>

@@ -22,7 +22,7 @@ const emit = defineEmits<{ move: [stopId: string, roadKm: number] }>()
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { km, climb } = useView()
+const { km, climb, pressKm } = useView()
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
@@ -165,12 +165,12 @@ const steps: Record<string, number> = {
   PageDown: -10,
   PageUp: 10,
 }
-/** A press moves by 1 km, and on a road of an afternoon by 0.1 km. */
-const pressKm = computed(() => (lengthKm.value < 30 ? 0.1 : 1))
+/** On a road of an afternoon a press moves by a tenth. */
+const stepKm = computed(() => (lengthKm.value < 30 ? 0.1 : 1) * pressKm.value)
 function stepOf(event: KeyboardEvent): number {
-  return (steps[event.key] ?? 0) * (event.shiftKey ? 10 : 1) * pressKm.value
+  return (steps[event.key] ?? 0) * (event.shiftKey ? 10 : 1) * stepKm.value
 }
-const toPress = (at: number) => Math.round(at / pressKm.value) * pressKm.value
+const toPress = (at: number) => Math.round(at / stepKm.value) * stepKm.value
 const onRoad = (at: number) => Math.min(Math.max(at, 0), lengthKm.value)
 function keyCursor(event: KeyboardEvent) {
   if (event.key === 'Home' || event.key === 'End') {

@@ -19,7 +19,7 @@ const props = defineProps<{
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { km, stretch } = useView()
+const { km, stretch, pressKm } = useView()
 
 const height = 9
 const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
@@ -80,7 +80,7 @@ function key(event: KeyboardEvent, edgeKm: number, index: number) {
   if (!step || !props.editable) return
   event.preventDefault()
   event.stopPropagation()
-  pull(edgeKm, tidy(edgeKm + step * (event.shiftKey ? 10 : 1)), `edge-${index}`)
+  pull(edgeKm, tidy(edgeKm + step * pressKm.value * (event.shiftKey ? 10 : 1)), `edge-${index}`)
 }
 const painted = computed(() => {
   const now = dragging.value

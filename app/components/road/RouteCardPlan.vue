@@ -11,7 +11,7 @@ import { useView } from '../../stores/view'
 const props = defineProps<{ legs: readonly { name: string; km: number; bearing: number }[]; begin: string }>()
 const emit = defineEmits<{ add: [spot: CardSpot]; move: [place: number, spot: CardSpot] }>()
 const chosen = defineModel<number>('chosen', { required: true })
-const { km } = useView()
+const { km, pressKm } = useView()
 
 const box = useTemplateRef<HTMLElement>('box')
 const { width } = useElementSize(box)
@@ -64,7 +64,7 @@ function moveByKey(event: KeyboardEvent, place: number) {
   const step = steps[event.key]
   if (!step || place === 0) return
   event.preventDefault()
-  const times = event.shiftKey ? 10 : 1
+  const times = pressKm.value * (event.shiftKey ? 10 : 1)
   const { eastKm, northKm } = nth(spots.value, place)
   emit('move', place, { eastKm: eastKm + times * step.eastKm, northKm: northKm + times * step.northKm })
 }

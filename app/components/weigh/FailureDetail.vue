@@ -14,7 +14,7 @@ import PlanningField from './PlanningField.vue'
 /** One kind of failure on one bike: what its numbers are made of, and what becomes of it with the kit. */
 const props = defineProps<{ account: EventAccount; failure: Failure }>()
 const store = useTripStore()
-const { climb, system } = useView()
+const { climbRate, system } = useView()
 
 const note = computed(() => props.failure.note)
 const hazard = computed(() => catalogue.hazards.find(({ id }) => id === note.value.hazard))
@@ -87,7 +87,7 @@ const fixesHere = computed(() =>
         }}<template v-if="times.onRoad.length"> (where it is {{ times.onRoad.join(', ') }})</template
         ><template v-if="times.byDescent"
           >; {{ shareInWords(times.byDescent.share) }} of it goes by what one descends,
-          {{ climb(times.byDescent.mPerKm) }} in a kilometre being usual</template
+          {{ climbRate(times.byDescent.mPerKm) }} being usual</template
         >.
       </p>
       <p class="mt-1 text-xs text-soft">

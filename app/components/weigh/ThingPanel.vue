@@ -25,7 +25,7 @@ defineProps<{ closable?: boolean }>()
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { grams, stretch } = useView()
+const { grams, stretch, massWord, handfulG } = useView()
 const { failures, gap, worstGap } = useVerdicts()
 
 const thing = computed(() => store.trip?.bench.find(({ id }) => id === selection.thingId))
@@ -133,14 +133,15 @@ function unpin() {
       <template v-if="verdict.verdict === 'take'">
         Without it <strong>{{ hoursInWords(verdict.lostH) }}</strong> more would be lost,
         {{ hoursInWords(verdict.lostWalkH) }} of it on foot; it spares
-        <strong>{{ hoursInWords(verdict.minutesPer100g / 60) }}</strong> for each 100 g.
+        <strong>{{ hoursInWords((verdict.minutesPer100g / 60) * (handfulG / 100)) }}</strong> for each
+        {{ grams(handfulG) }}.
         <template v-if="verdict.lastOneH !== null">
           The last one of {{ verdict.n }} is worth {{ hoursInWords(verdict.lastOneH) }}.</template
         >
       </template>
       <template v-else-if="verdict.lostH > leastH">
         It would spare <strong>{{ hoursInWords(verdict.lostH) }}</strong>{{
-          verdict.lostH < verdict.priceH ? ', less than its grams cost' : ''
+          verdict.lostH < verdict.priceH ? `, less than its ${massWord} cost` : ''
         }}<template v-if="verdict.together.length"
           >, and that only with {{ verdict.together.map(nameOf).join(' and ') }}</template
         >.

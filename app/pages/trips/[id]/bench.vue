@@ -18,7 +18,7 @@ import { useTripStore } from '../../../stores/trip'
 
 const store = useTripStore()
 const kit = useKitStore()
-const { grams } = useView()
+const { grams, massWord } = useView()
 const { take, putBack } = useBench()
 
 const bench = computed(() => store.openTrip.bench)
@@ -128,7 +128,7 @@ function doubles(thing: Thing): string {
       <h2 class="text-lg">An empty bench</h2>
       <p class="mt-1 text-soft">
         Lay out whatever you own: pump, levers, tubes, the folding tool, that odd hanger. Nothing is packed yet; Weigh
-        will say what earns its grams.
+        will say what earns its {{ massWord }}.
       </p>
       <div class="mt-5 grid gap-4 sm:grid-cols-2">
         <div class="card flex flex-col p-4">

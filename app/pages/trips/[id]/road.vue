@@ -216,7 +216,7 @@ function addStop() {
         become stops. Nothing leaves this machine but the points of the line.
       </p>
       <p class="mt-2 text-soft">
-        Without a file, write the road down: places, kilometres and climbs as you know them, or a few strokes on squared
+        Without a file, write the road down: places, distances and climbs as you know them, or a few strokes on squared
         paper.
       </p>
     </div>

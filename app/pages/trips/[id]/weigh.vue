@@ -24,7 +24,7 @@ import { useTripStore } from '../../../stores/trip'
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { stretch } = useView()
+const { stretch, massWord } = useView()
 const { taken, left, gap } = useVerdicts()
 const wide = useWide()
 
@@ -112,7 +112,7 @@ function walk(event: KeyboardEvent) {
         aria-hidden="true"
       >
         <span>on the bench</span><span /><span class="beam-head"
-          ><span class="text-right">grams it costs</span><span>hours it spares</span></span
+          ><span class="text-right">{{ massWord }} it costs</span><span>hours it spares</span></span
         ><span /><span class="text-right">verdict</span>
       </div>
     </header>
@@ -150,7 +150,7 @@ function walk(event: KeyboardEvent) {
           @pin="togglePin(row.thing.id)"
         />
       </ul>
-      <p v-if="kit.kit && !taken.length" class="px-4 py-3 text-soft">At this dial nothing earns its grams.</p>
+      <p v-if="kit.kit && !taken.length" class="px-4 py-3 text-soft">At this dial nothing earns its {{ massWord }}.</p>
       <div v-if="left.length" class="waterline flex items-center gap-3 px-4 py-2">
         <h2 class="text-sm font-semibold text-soft">Below the waterline: stays at home</h2>
       </div>
