@@ -57,7 +57,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/',
-          '^node_modules/(zod|geographiclib-geodesic|fast-xml-builder|saxes|highs|suncalc|opening_hours|@stdlib/math-base-special-gammainc)/',
+          '^node_modules/(zod|geo-coordinates-parser|geographiclib-geodesic|fast-xml-builder|saxes|highs|suncalc|opening_hours|@stdlib/math-base-special-gammainc)/',
         ],
       },
     },

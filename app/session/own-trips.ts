@@ -45,7 +45,15 @@ export class OwnTrips implements TripServer {
     return this.mark(trip, false)
   }
 
-  /** For good: where an account has it now. */
+  /** Those that lie in the bin, the one that was thrown away last first. */
+  bin(): Promise<OwnTrip[]> {
+    return this.within(async (db) => {
+      const rows = await db.getAll('own')
+      return rows.filter(({ isThrownAway }) => isThrownAway).sort((a, b) => b.changedAt - a.changedAt)
+    })
+  }
+
+  /** For good: out of the bin, or because an account has it now. */
   forget(trip: string): Promise<void> {
     return this.within(async (db) => {
       const tx = db.transaction(stores, 'readwrite', onDisk)
@@ -114,7 +122,7 @@ export class OwnTrips implements TripServer {
   private mark(trip: string, isThrownAway: boolean): Promise<void> {
     return this.within(async (db) => {
       const row = await db.get('own', trip)
-      if (row) await write(db, { ...row, isThrownAway }, {})
+      if (row) await write(db, { ...row, isThrownAway, changedAt: Date.now() }, {})
     })
   }
 

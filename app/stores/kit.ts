@@ -363,6 +363,11 @@ export const useKitStore = defineStore('kit', () => {
   const routeCard = (): Promise<TripCard | undefined> => analysisService().routeCard()
   const layRouteCard = (card: TripCard) => ask<RoadReshaping & { ok: true }>((service) => service.layRouteCard(card))
 
+  async function roadAsGpx(withTimes: boolean): Promise<string> {
+    await analysed
+    return analysisService().roadAsGpx(withTimes)
+  }
+
   /** Lets go of a trip. */
   function clear(): void {
     stopProof()
@@ -411,6 +416,7 @@ export const useKitStore = defineStore('kit', () => {
     cutRoad,
     routeCard,
     layRouteCard,
+    roadAsGpx,
     clear,
   }
 })

@@ -16,6 +16,13 @@ export interface TripLine {
   readonly things: number
 }
 
+/** A trip that was thrown away. */
+export interface BinLine {
+  readonly id: string
+  readonly name: string
+  readonly deletedAt: string
+}
+
 /** What can be done with one's trips as a whole, with an account and without. */
 interface Trips {
   list(): Promise<TripLine[]>
@@ -23,6 +30,10 @@ interface Trips {
   create(document: object): Promise<string>
   throwAway(id: string): Promise<unknown>
   takeBack(id: string): Promise<unknown>
+  bin(): Promise<BinLine[]>
+  /** Takes a trip of the bin away for good. */
+  takeAway(id: string): Promise<unknown>
+  emptyBin(): Promise<unknown>
   /** Planning values that hold for all of one's trips. */
   planning(): Promise<Planning>
 }
@@ -35,10 +46,24 @@ const ofAccount: Trips = {
   },
   throwAway: (id) => api(`/api/trips/${id}`, { method: 'DELETE' }),
   takeBack: (id) => api(`/api/trips/${id}/restore`, { method: 'POST' }),
+  bin: () => api<BinLine[]>('/api/bin'),
+  takeAway: (id) => api(`/api/bin/${id}`, { method: 'DELETE' }),
+  emptyBin: () => api('/api/bin', { method: 'DELETE' }),
   planning: async () => (await api<{ planning: Planning }>('/api/account')).planning,
 }
 
 const own = new OwnTrips()
+
+/** Takes a trip of this device away for good, with what waited of it. */
+async function forgetOwn(id: string): Promise<void> {
+  await own.forget(id)
+  const outbox = await IndexedDbOutbox.open(guest.id)
+  try {
+    await outbox.forget(id)
+  } finally {
+    outbox.close()
+  }
+}
 
 const ofDevice: Trips = {
   async list() {
@@ -58,6 +83,14 @@ const ofDevice: Trips = {
   },
   throwAway: (id) => own.throwAway(id),
   takeBack: (id) => own.takeBack(id),
+  async bin() {
+    const trips = await own.bin()
+    return trips.map(({ trip, name, changedAt }) => ({ id: trip, name, deletedAt: new Date(changedAt).toISOString() }))
+  },
+  takeAway: (id) => forgetOwn(id),
+  async emptyBin() {
+    for (const { trip } of await own.bin()) await forgetOwn(trip)
+  },
   planning: () => Promise.resolve({}),
 }
 

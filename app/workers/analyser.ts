@@ -43,6 +43,7 @@ import {
   cardOfTrip,
   cutRoad,
   dialNames,
+  exportGpx,
   faultLines,
   joinRoads,
   layCard,
@@ -366,6 +367,9 @@ export function createAnalyser() {
   const layRouteCard = (card: TripCard): RoadReshaping =>
     told(() => reshaped(layCard(defined(trip), line.survey, card, newId)))
 
+  /** The road with its stops as a GPX file; with the time at which each point is passed. */
+  const roadAsGpx = (withTimes: boolean): string => exportGpx(defined(trip), line.survey, catalogue, withTimes)
+
   function reshaped({ road, ride, stops, leftOut }: Reshaped): RoadReshaping {
     const next = sent({ road, ride, stops, leftOut }, keep(measured(newId(), road.points)).id)
     return transfer({ ok: true, next }, [next.line.buffer])
@@ -403,6 +407,7 @@ export function createAnalyser() {
     cutRoad: cutTo,
     routeCard,
     layRouteCard,
+    roadAsGpx,
   }
 }
 export type AnalysisService = ReturnType<typeof createAnalyser>

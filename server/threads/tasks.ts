@@ -4,7 +4,7 @@ import { checkAgainst, Fault } from '#core/validation'
 import { dateOf, minutesPerDay, Timetable, type Locality, type WallMinutes } from '#core/ride'
 import { pointBefore, positionAt, surveyRoad, type Survey } from '#core/road'
 import type { CounterQuestion, Service } from '#core/supply'
-import { exportGpx, partNames, readTripText, revisionSchema, type Trip } from '#core/trip'
+import { partNames, readTripText, revisionSchema, type Trip } from '#core/trip'
 import { storedParts, partChange, type StoredParts, type PartChange } from '../db/stored-parts'
 import type { WeatherQuestion } from '../stand-ins/forecast'
 
@@ -37,12 +37,6 @@ export interface Save {
 export function readSave(bytes: Uint8Array): Save {
   const { save, changes } = checkAgainst(saveSchema, jsonOf(textOf(bytes)))
   return { save: save.toLowerCase(), changes: changes.map(({ part, base, value }) => partChange(part, base, value)) }
-}
-
-/** The road of a trip document with its stops, as the bytes of a GPX file; with the time at which each point is passed. */
-export function writeRoad({ document, times }: { document: string; times: boolean }): Uint8Array<ArrayBuffer> {
-  const trip = keptTrip(document)
-  return new TextEncoder().encode(exportGpx(trip, surveyRoad(trip.road.points), catalogue, times))
 }
 
 export interface AtCounter {

@@ -1,4 +1,7 @@
+import { demoTrip } from '#catalogue/demo'
+import { readGpx } from '#core/road'
 import type { Page } from '@playwright/test'
+import { readFile } from 'node:fs/promises'
 import { expect, test } from './rig'
 import { beginTrip, expectNoAxeViolations, newAccount, signIn } from './steps'
 
@@ -144,4 +147,41 @@ test('everything is exported, and a deleted account leaves nothing on the device
   expect(left).toEqual({ counts: [0, 0, 0, 0, 0, 0], person: null })
   await signIn(page, account)
   await expect(page.getByRole('alert')).toHaveText('The address or the password is wrong.')
+})
+
+test('without an account, too, there is a bin, and the road is exported', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Begin without a file' }).click()
+  const sample = page.getByRole('link', { name: /^Sample:/ })
+  await sample.click()
+  await expect(page.getByRole('heading', { name: 'Weigh' })).toBeVisible()
+  const menu = page.getByRole('banner').locator('[aria-haspopup=menu]')
+  for (const [item, isTimed] of [
+    ['Export the road as GPX', false],
+    ['Export it with the ride’s times', true],
+  ] as const) {
+    await menu.click()
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('menuitem', { name: item }).click(),
+    ])
+    expect(file.suggestedFilename()).toMatch(/^Sample.*\.gpx$/)
+    const gpx = readGpx(await readFile(await file.path(), 'utf8'))
+    expect(gpx.points).toHaveLength(demoTrip().road.points.length)
+    expect(gpx.waypoints).toHaveLength(demoTrip().stops.length)
+    expect(gpx.recordedAt).toBe(isTimed ? '2026-06-12T09:30:00Z' : null)
+  }
+  await page.goBack()
+  const throwAway = page.getByRole('button', { name: /^Throw away Sample/ })
+  await throwAway.click()
+  await page.getByText('Bin · one trip').click()
+  await page.getByRole('button', { name: /^Take back Sample/ }).click()
+  await expect(sample).toBeVisible()
+  await throwAway.click()
+  await page.getByText('Bin · one trip').click()
+  await page.getByRole('button', { name: /^Delete Sample.* for good/ }).click()
+  await page.getByRole('button', { name: 'Delete for good' }).click()
+  await expect(page.getByText('Bin ·')).toHaveCount(0)
+  await page.reload()
+  await expect(page.getByText('None yet.')).toBeVisible()
 })

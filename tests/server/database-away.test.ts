@@ -24,7 +24,6 @@ async function askAll() {
       () => new Person(setting).ask('GET', '/api/health'),
       () => maren.ask('GET', '/api/trips'),
       () => maren.ask('GET', `/api/trips/${id}`),
-      () => maren.ask('GET', `/api/trips/${id}/road`),
       () => maren.ask('POST', `/api/trips/${id}/forecast`),
       () => maren.ask('POST', '/api/trips', demoTrip()),
       () => maren.save(id, { part: 'dials', base: 1, value: dials(99) }),

@@ -29,7 +29,7 @@ describe('what the server sends with its pages', () => {
   it('is kept by nobody where it is private', async () => {
     const maren = await setting.person('private')
     const id = await maren.newTrip(demoTrip())
-    for (const path of ['trips', `trips/${id}`, `trips/${id}/document`, `trips/${id}/road`, 'session']) {
+    for (const path of ['trips', `trips/${id}`, `trips/${id}/document`, 'session']) {
       const { headers } = await fetch(`${setting.app.address}/api/${path}`, { headers: { cookie: maren.cookies } })
       expect([path, headers.get('cache-control')]).toEqual([path, 'no-store'])
     }

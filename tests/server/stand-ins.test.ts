@@ -1,5 +1,4 @@
 import { nth } from '#core/validation'
-import { readGpx } from '#core/road'
 import { counterAnswerSchema, serviceSchema } from '#core/supply'
 import { readTrip, type Trip } from '#core/trip'
 import { forecastSchema } from '#core/weather'
@@ -121,10 +120,4 @@ it('another’s shops and weather are not to be asked', async () => {
     expect((await ansel.ask('POST', `/api/trips/${id}/${path}`, question)).status).toBe(404)
     expect((await new Person(setting).ask('POST', `/api/trips/${id}/${path}`, question)).status).toBe(401)
   }
-})
-
-it('the road with times says when each point is passed', async () => {
-  const id = await maren.newTrip(demoTrip())
-  expect(readGpx((await maren.ask('GET', `/api/trips/${id}/road?times`)).body).recordedAt).toBe('2026-06-12T09:30:00Z')
-  expect(readGpx((await maren.ask('GET', `/api/trips/${id}/road`)).body).recordedAt).toBeNull()
 })

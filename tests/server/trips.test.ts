@@ -1,5 +1,4 @@
 import { nth } from '#core/validation'
-import { readGpx } from '#core/road'
 import { dialsSchema, readTrip, type Dials } from '#core/trip'
 import { randomUUID } from 'node:crypto'
 import { catalogue } from '#catalogue'
@@ -137,9 +136,6 @@ describe('trips', () => {
     const { body } = await maren.ask('GET', `/api/trips/${id}`)
     expect(body.trip).toEqual(trip)
     expect((await maren.ask('GET', `/api/trips/${id}/document`)).body).toEqual(trip)
-    const gpx = readGpx((await maren.ask('GET', `/api/trips/${id}/road`)).body)
-    expect(gpx.points).toHaveLength(trip.road.points.length)
-    expect(gpx.waypoints).toHaveLength(trip.stops.length)
   })
 
   it('keep every dial, none as it usually is', async () => {
@@ -179,7 +175,6 @@ describe('trips', () => {
     for (const [method, path, body] of [
       ['GET', `/api/trips/${id}`, undefined],
       ['GET', `/api/trips/${id}/document`, undefined],
-      ['GET', `/api/trips/${id}/road`, undefined],
       ['PATCH', `/api/trips/${id}`, mine],
       ['GET', `/api/trips/${id}/revisions`, undefined],
       ['DELETE', `/api/trips/${id}`, undefined],

@@ -4,6 +4,8 @@ import { ChevronDown, Moon, Redo2, Search, Sun, Undo2 } from '@lucide/vue'
 import { NuxtLink } from '#components'
 import { computed, ref, watch } from 'vue'
 import { jsonBlob } from '../../http/json-blob'
+import { saveAs } from '../../http/save-as'
+import { useKitStore } from '../../stores/kit'
 import { usePerson } from '../../stores/person'
 import { useView } from '../../stores/view'
 import { useTripStore } from '../../stores/trip'
@@ -13,6 +15,7 @@ defineProps<{ inTrip?: boolean }>()
 defineEmits<{ find: []; keys: [] }>()
 
 const store = useTripStore()
+const kit = useKitStore()
 const { person, isGuest } = usePerson()
 const leaving = ref(false)
 const { scheme, system, toggleScheme, toggleUnits } = useView()
@@ -34,14 +37,14 @@ const savedWords = computed(() => {
 })
 const isCalm = computed(() => ['clean', 'dirty', 'saving', 'offline'].includes(store.state.kind))
 
-/** The document as it is here, with what the server does not have yet. */
-async function download() {
-  const { trip } = store
-  if (!trip) return
-  const address = URL.createObjectURL(await jsonBlob(trip))
-  const link = Object.assign(document.createElement('a'), { href: address, download: `${trip.name}.rag-tin.json` })
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(address), 10_000)
+/** The document as it is here, with what the server does not have yet; and its road. */
+async function downloadTrip() {
+  const { openTrip } = store
+  saveAs(await jsonBlob(openTrip), `${openTrip.name}.rag-tin.json`)
+}
+async function downloadRoad(withTimes: boolean) {
+  const { name } = store.openTrip
+  saveAs(new Blob([await kit.roadAsGpx(withTimes)], { type: 'application/gpx+xml' }), `${name}.gpx`)
 }
 
 const name = ref('')
@@ -135,22 +138,19 @@ function rename() {
             <NuxtLink to="/account" class="menu-line" :class="{ 'bg-well': active }">Account</NuxtLink>
           </MenuItem>
           <MenuItem v-if="inTrip && store.trip" v-slot="{ active }">
-            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="download">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="downloadTrip">
               Export this trip
             </button>
           </MenuItem>
-          <MenuItem v-if="!isGuest && inTrip && store.trip?.road.points.length" v-slot="{ active }">
-            <a :href="`/api/trips/${store.id}/road`" class="menu-line" :class="{ 'bg-well': active }" download
-              >Export the road as GPX</a
-            >
+          <MenuItem v-if="inTrip && store.trip?.road.points.length" v-slot="{ active }">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="downloadRoad(false)">
+              Export the road as GPX
+            </button>
           </MenuItem>
-          <MenuItem
-            v-if="!isGuest && inTrip && store.trip?.road.points.length && store.trip.ride.start"
-            v-slot="{ active }"
-          >
-            <a :href="`/api/trips/${store.id}/road?times`" class="menu-line" :class="{ 'bg-well': active }" download
-              >Export it with the ride’s times</a
-            >
+          <MenuItem v-if="inTrip && store.trip?.road.points.length && store.trip.ride.start" v-slot="{ active }">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="downloadRoad(true)">
+              Export it with the ride’s times
+            </button>
           </MenuItem>
           <MenuItem v-slot="{ active }">
             <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="toggleUnits">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RotateCcw, Trash2 } from '@lucide/vue'
 import { onMounted, shallowRef } from 'vue'
-import { api } from '../../http/api'
+import { useTrips, type BinLine } from '../../stores/trips'
 import { useRequest } from '../../composables/useRequest'
 import FaultLines from '../common/FaultLines.vue'
 import BaseDialog from '../common/BaseDialog.vue'
@@ -10,19 +10,13 @@ import { localeOfApp } from '../common/locale-of-app'
 /** The trips that were thrown away: seen, taken back, or gone for good. */
 const emit = defineEmits<{ restored: [] }>()
 
-interface BinLine {
-  id: string
-  name: string
-  deletedAt: string
-  things: number
-}
 const bin = shallowRef<BinLine[]>([])
 const { busy, lines, attempt } = useRequest()
 /** What is asked about before it goes for good: one trip, or all. */
 const asked = shallowRef<BinLine | 'all'>()
 
 async function look() {
-  bin.value = await api<BinLine[]>('/api/bin')
+  bin.value = await useTrips().bin()
 }
 // Whoever has no way to the server is told so by the list of trips.
 onMounted(() => void look().catch(() => undefined))
@@ -30,7 +24,7 @@ defineExpose({ look })
 
 function takeBack(trip: BinLine) {
   void attempt(async () => {
-    await api(`/api/trips/${trip.id}/restore`, { method: 'POST' })
+    await useTrips().takeBack(trip.id)
     await look()
     emit('restored')
   })
@@ -38,7 +32,7 @@ function takeBack(trip: BinLine) {
 async function takeAway() {
   const which = asked.value
   const isDone = await attempt(async () => {
-    await api(which === 'all' || !which ? '/api/bin' : `/api/bin/${which.id}`, { method: 'DELETE' })
+    await (which === 'all' || !which ? useTrips().emptyBin() : useTrips().takeAway(which.id))
     await look()
   })
   if (isDone) asked.value = undefined

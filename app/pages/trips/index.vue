@@ -165,7 +165,7 @@ async function takeBack({ id }: TripLine) {
             Take along into the account of {{ person?.name }}
           </button>
         </p>
-        <TripBin v-if="trips && !isGuest" ref="bin" @restored="((thrownAway = undefined), list())" />
+        <TripBin v-if="trips" ref="bin" @restored="((thrownAway = undefined), list())" />
       </section>
       <section class="card self-start p-4" aria-labelledby="new-title">
         <h2 id="new-title" class="text-lg">A new trip</h2>
