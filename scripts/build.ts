@@ -4,7 +4,17 @@ import { join } from 'node:path'
 import { runChild } from './children'
 import { ScriptError } from './script-error'
 
-const sources = ['app', 'catalogue', 'core', 'public', 'server', 'shared', 'nuxt.config.ts', 'package-lock.json']
+const sources = [
+  'app',
+  'catalogue',
+  'core',
+  'public',
+  'server',
+  'wording',
+  'nuxt.config.ts',
+  'package.json',
+  'package-lock.json',
+]
 const stamp = '.output/sources.sha256'
 
 function* filesUnder(path: string): Generator<string> {

@@ -43,3 +43,32 @@ test.describe('a dialog that is closed gives the keyboard back', () => {
     await expect(page.getByRole('main')).toBeFocused()
   })
 })
+
+test('a word that must be learned is explained where it stands: under a pointer, the keyboard and a finger', async ({
+  page,
+}) => {
+  await openOwnDemo(page, 'weigh')
+  const word = page.getByRole('button', { name: 'chance of being stranded' })
+  const meaning = page.getByRole('tooltip')
+  await word.hover()
+  await expect(meaning).toContainText('three hours or more')
+  await page.keyboard.press('Escape')
+  await expect(meaning).toHaveCount(0)
+  await page.mouse.move(0, 0)
+  await word.focus()
+  await expect(meaning).toContainText('three hours or more')
+  await page.keyboard.press('Tab')
+  await expect(meaning).not.toContainText('three hours or more')
+  await page.getByRole('banner').locator('[aria-haspopup=menu]').click()
+  await page.getByRole('menuitem', { name: 'What words mean' }).click()
+  await expect(page.getByRole('dialog', { name: 'What words mean' })).toContainText('bare-handed')
+})
+
+test.describe('by touch', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  test('a word is explained at a tap', async ({ page }) => {
+    await openOwnDemo(page, 'weigh')
+    await page.getByRole('button', { name: 'beam', exact: true }).tap()
+    await expect(page.getByRole('tooltip')).toContainText('The longer side is the heavier')
+  })
+})

@@ -13,6 +13,7 @@ import { useFitWords } from '../../composables/useFitWords'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
 import { useTripStore } from '../../stores/trip'
+import TermHint from '../common/TermHint.vue'
 import HandField from '../common/HandField.vue'
 import FastenerDialog from './FastenerDialog.vue'
 import FastenerLine from './FastenerLine.vue'
@@ -87,7 +88,7 @@ const edited = shallowRef<Open>()
       <strong class="figures" :class="counts.uncovered ? 'text-lacking' : 'text-petrol'">{{
         counts.uncovered || 'none'
       }}</strong>
-      uncovered.
+      <TermHint term="uncovered" />.
     </p>
 
     <section v-if="open.length" aria-label="Uncovered" class="mx-4 mt-3 rounded border border-lacking">

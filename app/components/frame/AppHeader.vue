@@ -2,22 +2,24 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ChevronDown, Moon, Redo2, Search, Sun, Undo2 } from '@lucide/vue'
 import { NuxtLink } from '#components'
-import { computed, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import { jsonBlob } from '../../http/json-blob'
 import { saveAs } from '../../http/save-as'
-import { useKitStore } from '../../stores/kit'
 import { usePerson } from '../../stores/person'
 import { useView } from '../../stores/view'
 import { useTripStore } from '../../stores/trip'
 import SignOutDialog from './SignOutDialog.vue'
 
 defineProps<{ inTrip?: boolean }>()
-defineEmits<{ find: []; keys: [] }>()
+defineEmits<{ find: []; keys: []; road: [withTimes: boolean] }>()
 
 const store = useTripStore()
-const kit = useKitStore()
 const { person, isGuest } = usePerson()
+/** The list of words is long, and read once. */
+const WordsDialog = defineAsyncComponent(() => import('./WordsDialog.vue'))
+
 const leaving = ref(false)
+const showsWords = ref(false)
 const { scheme, system, toggleScheme, toggleUnits } = useView()
 
 const savedWords = computed(() => {
@@ -37,14 +39,10 @@ const savedWords = computed(() => {
 })
 const isCalm = computed(() => ['clean', 'dirty', 'saving', 'offline'].includes(store.state.kind))
 
-/** The document as it is here, with what the server does not have yet; and its road. */
+/** The document as it is here, with what the server does not have yet. */
 async function downloadTrip() {
   const { openTrip } = store
   saveAs(await jsonBlob(openTrip), `${openTrip.name}.rag-tin.json`)
-}
-async function downloadRoad(withTimes: boolean) {
-  const { name } = store.openTrip
-  saveAs(new Blob([await kit.roadAsGpx(withTimes)], { type: 'application/gpx+xml' }), `${name}.gpx`)
 }
 
 const name = ref('')
@@ -143,18 +141,23 @@ function rename() {
             </button>
           </MenuItem>
           <MenuItem v-if="inTrip && store.trip?.road.points.length" v-slot="{ active }">
-            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="downloadRoad(false)">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="$emit('road', false)">
               Export the road as GPX
             </button>
           </MenuItem>
           <MenuItem v-if="inTrip && store.trip?.road.points.length && store.trip.ride.start" v-slot="{ active }">
-            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="downloadRoad(true)">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="$emit('road', true)">
               Export it with the ride’s times
             </button>
           </MenuItem>
           <MenuItem v-slot="{ active }">
             <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="toggleUnits">
               Show {{ system === 'metric' ? 'ounces and miles' : 'grams and kilometres' }}
+            </button>
+          </MenuItem>
+          <MenuItem v-slot="{ active }">
+            <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="showsWords = true">
+              What words mean
             </button>
           </MenuItem>
           <MenuItem v-if="!isGuest" v-slot="{ active }">
@@ -165,6 +168,7 @@ function rename() {
         </MenuItems>
       </Menu>
     </div>
+    <WordsDialog v-if="showsWords" @close="showsWords = false" />
     <SignOutDialog v-if="leaving" @close="leaving = false" />
   </header>
 </template>

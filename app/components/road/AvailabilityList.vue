@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { availabilityMarks } from '../../drawing/availability-marks'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
+import TermHint from '../common/TermHint.vue'
 import AvailabilityDetail from './AvailabilityDetail.vue'
 import AvailabilityRow from './AvailabilityRow.vue'
 
@@ -24,7 +25,7 @@ const shown = computed(() =>
 <template>
   <section class="card overflow-hidden" aria-labelledby="gaps-title">
     <header class="flex flex-wrap items-baseline gap-x-3 px-4 pb-2 pt-3">
-      <h2 id="gaps-title" class="text-base">Gaps</h2>
+      <h2 id="gaps-title" class="text-base"><TermHint term="gap">Gaps</TermHint></h2>
       <p class="flex flex-wrap gap-x-2.5 text-xs text-soft">
         <span v-for="{ sign, look, words } in availabilityMarks" :key="words" class="whitespace-nowrap"
           ><b :class="look" aria-hidden="true">{{ sign }}</b> {{ words }}</span

@@ -6,6 +6,7 @@ import { visitInWords, classInWords, chanceInWords } from '#wording'
 import { computed, ref } from 'vue'
 import { useStopEdits } from '../../composables/useStopEdits'
 import { useKitStore } from '../../stores/kit'
+import TermHint from '../common/TermHint.vue'
 import AskShopDialog from './AskShopDialog.vue'
 import HoursField from './HoursField.vue'
 
@@ -75,16 +76,17 @@ function without(part: 'parcel' | 'stocks', classId: string, what: string) {
           :road-km="stop.roadKm"
           @update:model-value="put({ hours: $event }, 'hours')"
         />
-        <label class="block w-32 text-xs text-soft"
-          >how you know it
+        <div class="w-32 text-xs text-soft">
+          <TermHint term="trust">how you know it</TermHint>
           <select
             class="field mt-0.5 block text-ink"
+            aria-label="how you know it"
             :value="service.knownFrom"
             @change="put({ knownFrom: ($event.target as HTMLSelectElement).value as KnownFrom }, 'trust')"
           >
             <option v-for="source in knownFroms" :key="source" :value="source">{{ sources[source] }}</option>
           </select>
-        </label>
+        </div>
       </div>
       <p v-if="visit" class="text-xs" :class="visit.found === 'shut' ? 'text-lacking' : 'text-soft'">
         When you come by: {{ visitInWords(visit) }}

@@ -4,6 +4,7 @@ import { catalogue } from '#catalogue'
 import type { ServiceKind, Stop } from '#core/supply'
 import { useStopEdits } from '../../composables/useStopEdits'
 import { useSelection } from '../../stores/selection'
+import TermHint from '../common/TermHint.vue'
 import ServiceMark from './ServiceMark.vue'
 import StopName from './StopName.vue'
 import StopPlace from './StopPlace.vue'
@@ -61,7 +62,7 @@ const shown = (stop: Stop, kind: string) =>
       <template v-if="opened === stop.id">
         <div class="mt-2 grid grid-cols-2 gap-3 px-4 text-sm text-soft">
           <div>detour <StopPlace class="mt-1 text-ink" :stop="stop" which="off" /></div>
-          <div>way out <WayOut class="mt-1 text-ink" :stop="stop" /></div>
+          <div><TermHint term="way out" /> <WayOut class="mt-1 text-ink" :stop="stop" /></div>
         </div>
         <StopCard :stop="stop" />
         <button type="button" class="button mx-4" :aria-label="`Remove ${stop.name}`" @click="remove(stop)">

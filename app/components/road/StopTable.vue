@@ -5,6 +5,7 @@ import type { ServiceKind, Stop } from '#core/supply'
 import { useStopEdits } from '../../composables/useStopEdits'
 import { serviceIcon } from '../../drawing/service-icons'
 import { useSelection } from '../../stores/selection'
+import TermHint from '../common/TermHint.vue'
 import ServiceMark from './ServiceMark.vue'
 import StopName from './StopName.vue'
 import StopPlace from './StopPlace.vue'
@@ -35,7 +36,7 @@ const { remove } = useStopEdits()
           <component :is="serviceIcon(kind.id)" :size="15" class="mx-auto mb-0.5 block" aria-hidden="true" />
           {{ kind.shortName ?? kind.name }}
         </th>
-        <th scope="col" class="w-22 min-w-22 pl-2 font-normal">way out</th>
+        <th scope="col" class="w-22 min-w-22 pl-2 font-normal"><TermHint term="way out" /></th>
         <th scope="col" class="w-10"><span class="sr-only">more</span></th>
       </tr>
     </thead>

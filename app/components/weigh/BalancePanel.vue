@@ -6,6 +6,7 @@ import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
 import { useTripStore } from '../../stores/trip'
+import TermHint from '../common/TermHint.vue'
 import FaultLines from '../common/FaultLines.vue'
 import BeamScale from './BeamScale.vue'
 import DialSlider from './DialSlider.vue'
@@ -38,7 +39,7 @@ const showsSum = ref(false)
 <template>
   <section aria-label="The balance" class="px-4 py-3" data-balance :aria-busy="kitStore.busy || kitStore.weighing">
     <div class="flex items-baseline justify-between">
-      <h2 v-if="!untitled" class="text-base">The balance</h2>
+      <h2 v-if="!untitled" class="text-base"><TermHint term="balance">The balance</TermHint></h2>
       <button v-if="store.trip" type="button" class="text-xs text-soft underline" @click="selection.showsRiders = true">
         {{ store.trip.crew.length === 1 ? 'one rider' : `${store.trip.crew.length} riders together` }}
       </button>
@@ -56,11 +57,11 @@ const showsSum = ref(false)
       </DialSlider>
       <dl class="mt-2 grid grid-cols-3 gap-3">
         <div class="flex flex-col-reverse justify-end">
-          <dt class="text-xs text-soft">on foot, in the mean of all trips</dt>
+          <dt class="text-xs text-soft"><TermHint term="on foot" />, in the mean of all trips</dt>
           <dd class="figures text-lg font-semibold">{{ hoursInWords(kit.walkH) }}</dd>
         </div>
         <div class="flex flex-col-reverse justify-end">
-          <dt class="text-xs text-soft">chance of being stranded</dt>
+          <dt class="text-xs text-soft"><TermHint term="chance of being stranded" /></dt>
           <dd class="figures text-lg font-semibold">{{ chanceInWords(kit.stranded) }}</dd>
         </div>
         <ProofLine v-if="store.trip?.bench.length" />
@@ -68,7 +69,10 @@ const showsSum = ref(false)
       <button type="button" class="mt-2 text-left text-sm underline" @click="showsSum = true">
         {{ hoursInWords(kit.promiseH) }} lost in all, of {{ hoursInWords(kit.emptyH) }} bare-handed: how it adds up
       </button>
-      <p class="mt-2 text-xs text-soft">Reckoned from planning values, not promised; every one can be changed.</p>
+      <p class="mt-2 text-xs text-soft">
+        Reckoned from <TermHint term="planning value">planning values</TermHint>, not promised; every one can be
+        changed.
+      </p>
       <SumDialog :open="showsSum" @close="showsSum = false" />
     </template>
     <p v-else class="mt-2 text-sm text-soft">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useView } from '../../stores/view'
+import TermHint from '../common/TermHint.vue'
 
 /** What an hour lost is worth in grams, on a scale where each step is a like factor. */
 const props = defineProps<{ modelValue: number }>()
@@ -37,7 +38,7 @@ function turn(event: Event) {
         @input="turn"
       />
     </label>
-    <p class="flex justify-end text-xs text-soft"><slot /></p>
+    <p class="flex justify-between text-xs text-soft"><TermHint term="dial">the dial</TermHint><slot /></p>
   </div>
 </template>
 

@@ -9,6 +9,7 @@ import { computed } from 'vue'
 import type { Failure } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
 import { useTripStore } from '../../stores/trip'
+import TermHint from '../common/TermHint.vue'
 import PlanningField from './PlanningField.vue'
 
 /** One kind of failure on one bike: what its numbers are made of, and what becomes of it with the kit. */
@@ -76,7 +77,7 @@ const fixesHere = computed(() =>
     <div>
       <p>
         <strong>{{ timesInWords(account.expected) }}</strong>, each
-        {{ hoursInWords(account.bare.hours / account.expected) }} bare-handed,
+        {{ hoursInWords(account.bare.hours / account.expected) }} <TermHint term="bare-handed" />,
         {{ hoursInWords(account.bare.walkH / account.expected) }} of it on foot. With the kit
         <strong>{{ hoursInWords(account.kept.hours / account.expected) }}</strong> each.
       </p>

@@ -6,6 +6,7 @@ import { useVerdicts } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
 import { useTripStore } from '../../stores/trip'
+import TermHint from '../common/TermHint.vue'
 import WhatIsLacking from './WhatIsLacking.vue'
 
 /** What the kit leaves to luck: failures that nothing carried answers. */
@@ -35,7 +36,7 @@ const bikeName = (id: string) => store.trip?.bikes.find((bike) => bike.id === id
 
 <template>
   <section v-if="kit.kit" aria-labelledby="open-title" class="border-t-2 border-ink px-4 py-3">
-    <h2 id="open-title" class="text-base">Left to luck</h2>
+    <h2 id="open-title" class="text-base"><TermHint term="left to luck">Left to luck</TermHint></h2>
     <p v-if="!failures.size" class="mt-1 text-sm text-soft">Nothing may break on this road that is known of.</p>
     <p v-else-if="!open.length" class="mt-1 text-sm text-soft">
       The kit has an answer to everything that would cost more than a minute in the mean.

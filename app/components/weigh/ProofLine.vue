@@ -2,6 +2,7 @@
 import { chanceInWords } from '#wording'
 import { computed } from 'vue'
 import { useKitStore } from '../../stores/kit'
+import TermHint from '../common/TermHint.vue'
 
 /** How far from the best the kit can be: proved, being proved, or stopped. */
 const kit = useKitStore()
@@ -16,15 +17,17 @@ const words = computed(() => {
   <div class="flex flex-col-reverse justify-end">
     <dt class="text-xs text-soft">
       <template v-if="kit.proof.stage === 'done'"
-        >short of the best kit at most, proved in {{ kit.proof.proof.seconds.toFixed(1) }} s</template
+        ><TermHint term="short of the best">short of the best</TermHint> kit at most, proved in
+        {{ kit.proof.proof.seconds.toFixed(1) }} s</template
       >
       <template v-else-if="kit.proof.stage === 'running'">
-        short of the best kit at most, being proved
+        <TermHint term="short of the best">short of the best</TermHint> kit at most, being proved
         <button type="button" class="underline" @click="kit.stopProof()">stop</button>
       </template>
       <template v-else-if="kit.proof.stage === 'failed'">no proof: {{ kit.proof.message }}</template>
       <template v-else-if="kit.kit">
-        not proved <button type="button" class="underline" @click="kit.startProof()">prove it</button>
+        not <TermHint term="proof">proved</TermHint>
+        <button type="button" class="underline" @click="kit.startProof()">prove it</button>
       </template>
       <template v-else>no kit yet</template>
     </dt>

@@ -22,6 +22,7 @@ import BalancePanel from '../../components/weigh/BalancePanel.vue'
 import LeftToLuck from '../../components/weigh/LeftToLuck.vue'
 import ThingPanel from '../../components/weigh/ThingPanel.vue'
 import { linesOf } from '../../http/api'
+import { saveAs } from '../../http/save-as'
 import { useKeptScroll } from '../../composables/useKeptScroll'
 import { useKeys } from '../../composables/useKeys'
 import { stages } from '../../composables/useStages'
@@ -143,6 +144,11 @@ useHead({
   title: () => `${stageName.value} · ${store.trip?.name ?? 'Trip'} · Rag Tin`,
 })
 
+async function downloadRoad(withTimes: boolean) {
+  const { name } = store.openTrip
+  saveAs(new Blob([await kit.roadAsGpx(withTimes)], { type: 'application/gpx+xml' }), `${name}.gpx`)
+}
+
 const { move } = useStopEdits()
 const moveStop = (id: string, roadKm: number) =>
   move(defined(store.openTrip.stops.find((stop) => stop.id === id)), roadKm, `move ${id}`)
@@ -150,7 +156,7 @@ const moveStop = (id: string, roadKm: number) =>
 
 <template>
   <div class="window flex h-full flex-col">
-    <AppHeader :in-trip="isOpen" @find="showsFind = true" @keys="showsKeys = true" />
+    <AppHeader :in-trip="isOpen" @find="showsFind = true" @keys="showsKeys = true" @road="downloadRoad" />
     <main v-if="missing" class="mx-auto max-w-md p-8">
       <h1 class="text-2xl">There is no such trip</h1>
       <p class="mt-2 text-soft">It may be somebody else’s, or have been thrown away.</p>

@@ -7,6 +7,7 @@ import { NuxtLink } from '#components'
 import { navigateTo, useRoute } from '#imports'
 import { scalePow } from 'd3-scale'
 import { computed, onMounted, onUnmounted, useTemplateRef, watch } from 'vue'
+import TermHint from '../../../components/common/TermHint.vue'
 import DrawnTrips from '../../../components/weigh/DrawnTrips.vue'
 import OlderTrip from '../../../components/weigh/OlderTrip.vue'
 import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
@@ -101,7 +102,8 @@ function walk(event: KeyboardEvent) {
             </button></template
           >
           <template v-else-if="room === 'things'"
-            >Each thing against the hours it spares. The longer side of a beam is the heavier.</template
+            >Each thing against the hours it spares. The longer side of a <TermHint term="beam" /> is the
+            heavier.</template
           >
         </p>
       </div>
