@@ -1,0 +1,138 @@
+/**
+ * Waypoints as riders name them in files, with what is really there. The names were written without a look at the words that
+ * proposals are made by (catalogue/place-words), and were not changed after.
+ */
+export interface NamedPlace {
+  readonly name: string
+  readonly symbol?: string
+  readonly type?: string
+  /** What is there, by kinds of service and ways out; empty where the name says nothing of the kind. */
+  readonly has: readonly string[]
+}
+
+const place = (name: string, has: readonly string[], more: { symbol?: string; type?: string } = {}): NamedPlace => ({
+  name,
+  has,
+  ...more,
+})
+
+export const namedPlaces: readonly NamedPlace[] = [
+  // Bicycle shops and workshops.
+  place('Bike shop', ['bike-shop']),
+  place('Bike Shop Netherby', ['bike-shop']),
+  place('BIKESHOP open till 6', ['bike-shop']),
+  place('Cycle shop (closed Mon)', ['bike-shop']),
+  place('cycles Oldershaw', ['bike-shop']),
+  place('Bicycle store & repair', ['bike-shop']),
+  place('bike repair', ['bike-shop']),
+  place('Bike mechanic Tobermoor', ['bike-shop']),
+  place('LBS, good wheel builder', ['bike-shop']),
+  place('Fahrradladen Unterau', ['bike-shop']),
+  place('Fahrradwerkstatt', ['bike-shop']),
+  place('Radgeschäft', ['bike-shop']),
+  place('Magasin de vélos', ['bike-shop']),
+  place('Vélociste Valdrac', ['bike-shop']),
+  place('Tienda de bicicletas', ['bike-shop']),
+  place('Taller de bicis', ['bike-shop']),
+  place('Negozio bici', ['bike-shop']),
+  place('Fietsenwinkel', ['bike-shop']),
+  place('Sykkelbutikk', ['bike-shop']),
+  place('WP 07', ['bike-shop'], { type: 'Bike Shop' }),
+  place('Ardle', ['bike-shop'], { symbol: 'Bicycle Shop' }),
+  // Food.
+  place('Supermarket', ['supermarket']),
+  place('Big supermarket, last for 90km!', ['supermarket']),
+  place('Grocery store', ['supermarket']),
+  place('groceries', ['supermarket']),
+  place('Village shop Lower Ennet', ['supermarket']),
+  place('General store', ['supermarket']),
+  place('Corner shop / cafe', ['supermarket']),
+  place('Supermarkt', ['supermarket']),
+  place('Supermercado', ['supermarket']),
+  place('Épicerie', ['supermarket']),
+  place('Alimentari', ['supermarket']),
+  place('Resupply: Shop', ['supermarket']),
+  place('Mini market', ['supermarket']),
+  place('Food store', ['supermarket'], { symbol: 'Shopping Center' }),
+  // Water.
+  place('Water', ['water']),
+  place('water tap at cemetery', ['water']),
+  place('Drinking water', ['water']),
+  place('Spring (treat)', ['water']),
+  place('Fountain', ['water']),
+  place('H2O', ['water'], { symbol: 'Drinking Water' }),
+  place('Fuente', ['water']),
+  place('Trinkwasser', ['water']),
+  place('Point d’eau', ['water']),
+  // Fuel.
+  place('Petrol station', ['fuel-station']),
+  place('Gas station 24h', ['fuel-station']),
+  place('Tankstelle', ['fuel-station']),
+  place('Gasolinera', ['fuel-station']),
+  place('Station-service', ['fuel-station']),
+  place('Roadhouse fuel', ['fuel-station'], { symbol: 'Gas Station' }),
+  // Other shops.
+  place('Hardware store', ['hardware-store']),
+  place('Ironmonger Hask', ['hardware-store']),
+  place('DIY store', ['hardware-store']),
+  place('Baumarkt', ['hardware-store']),
+  place('Ferretería', ['hardware-store']),
+  place('Quincaillerie', ['hardware-store']),
+  place('Outdoor shop', ['outdoor-shop']),
+  place('Camping store (gas)', ['outdoor-shop']),
+  place('Post office', ['post']),
+  place('Postamt', ['post']),
+  place('Correos', ['post']),
+  place('La Poste', ['post']),
+  // Beds.
+  place('Campsite Tarn End', ['bed']),
+  place('Camping municipal', ['bed']),
+  place('Hostel', ['bed']),
+  place('Hotel, booked', ['bed']),
+  place('B&B Mrs P', ['bed']),
+  place('Guesthouse', ['bed']),
+  place('Refuge', ['bed']),
+  place('Bunkhouse', ['bed']),
+  place('Camp night 2', ['bed'], { symbol: 'Campground' }),
+  place('Zeltplatz', ['bed']),
+  place('Mountain hut', ['bed']),
+  // Ways out.
+  place('Train station', ['train']),
+  place('Railway station Hask', ['train']),
+  place('Bahnhof', ['train']),
+  place('Gare SNC', ['train']),
+  place('Bus stop', ['bus']),
+  place('Bus station', ['bus']),
+  place('Ferry terminal', ['ferry']),
+  place('Ferry to the island', ['ferry']),
+  place('Fähre', ['ferry']),
+  // Several at once.
+  place('Hask: shop, water, train', ['supermarket', 'water', 'train']),
+  place('Campsite with shop', ['bed', 'supermarket']),
+  place('Petrol station + supermarket', ['fuel-station', 'supermarket']),
+  // Nothing of the kind.
+  place('Summit 1204m', []),
+  place('Ford, deep in spring', []),
+  place('Gate', []),
+  place('Photo', []),
+  place('left turn!!', []),
+  place('Start', []),
+  place('End of day 1', []),
+  place('WP 014', []),
+  place('Bikepark', []),
+  place('no water until Hask', []),
+  place('Old railway tunnel', []),
+  place('Waterfall', []),
+  place('Hike-a-bike 2 km', []),
+  place('Campbell', []),
+  place('Shopping list', []),
+  place('Postbridge', []),
+  place('Bikeway ends', []),
+  place('Ferryhill', []),
+  place('Viewpoint', []),
+  place('Bear country', []),
+  place('Steep', []),
+  place('Hostile dogs', []),
+  place('Lunch?', []),
+  place('Mudflats, tide', []),
+]
