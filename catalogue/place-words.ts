@@ -16,12 +16,12 @@ const written: z.input<typeof placeWordsSchema>[] = [
           (place) => `${bike} ${place}`,
         ),
       ),
-      ...['bikeshop', 'cycleshop', 'bikestore', 'cyclery', 'bicycles', 'cycles', 'bikes', 'bike fixer', 'shop bicycle', 'shop for bikes'],
+      ...['bikeshop', 'cycleshop', 'bikestore', 'cyclery', 'bicycles', 'cycles', 'bikes', 'bike fixer', 'lbs', 'shop bicycle', 'shop for bikes'],
       ...['fahrradlad*', 'fahrradgesch*', 'fahrradhandl*', 'fahrradwerk*', 'fahrradreparatur*', 'fahrradservice', 'fahrradhaus', 'radladen'],
       ...['radgeschaft', 'radsport', 'radhaus', 'radwerkstatt', 'radservice', 'zweirad*', 'fahrrad', 'fahrrader', 'velowerkstatt', 'veloladen'],
       ...['magasin de velo', 'velociste', 'reparation velo', 'atelier velo', 'cycliste', 'reparateur de velo', 'marchand de velo'],
       ...['tienda de bicicleta', 'tienda de bici', 'taller de bicicleta', 'taller de bici', 'bicicleteria', 'bicicleta', 'reparacion de bicicleta'],
-      ...['negozio di bici', 'negozio bici', 'biciclette', 'ciclofficina', 'cicli', 'riparazione bici', 'fietsenmaker', 'fietsenwinkel', 'rijwiel*'],
+      ...['negozio di bici', 'negozio bici', 'biciclette', 'ciclofficina', 'cicli', 'riparazione bici', 'fietsenmaker', 'fietsenwinkel', 'rijwiel*', 'sykkelbutik*', 'sykkelverksted', 'cykelbutik*', 'cykelverkstad', 'cykelhandl*'],
     ],
     butNot: ['path', 'lane', 'route', 'rental', 'hire', 'park', 'rack', 'parking', 'only', 'on', 'allowed', 'no'],
   },
@@ -35,7 +35,7 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { service: 'hardware-store' },
     words: [
-      ...['hardware', 'hardware store', 'hardware shop', 'ironmonger', 'ironmongers', 'diy', 'builders merchant', 'tool shop', 'farm supplies', 'farm supply'],
+      ...['hardware', 'hardware store', 'hardware shop', 'ironmonger', 'ironmongers', 'diy', 'diy store', 'diy shop', 'builders merchant', 'tool shop', 'farm supplies', 'farm supply'],
       ...['shop doityourself', 'shop hardware', 'baumarkt', 'eisenwaren', 'quincaillerie', 'bricolage', 'ferreteria', 'ferramenta', 'bouwmarkt', 'agricultural supplies'],
     ],
   },
@@ -48,7 +48,7 @@ const written: z.input<typeof placeWordsSchema>[] = [
   },
   {
     has: { service: 'post' },
-    words: ['post office', 'postoffice', 'amenity post office', 'postamt', 'postfiliale', 'bureau de poste', 'oficina de correos', 'ufficio postale', 'poste restante', 'parcel', 'parcel shop', 'parcel locker', 'postkantoor', 'post'],
+    words: ['post office', 'postoffice', 'amenity post office', 'postamt', 'postfiliale', 'bureau de poste', 'oficina de correos', 'correos', 'la poste', 'ufficio postale', 'poste restante', 'parcel', 'parcel shop', 'parcel locker', 'postkantoor', 'post'],
     butNot: ['trading', 'border', 'guard', 'sign', 'mile', 'frontier', 'customs', 'police', 'military', 'check', 'restaurant'],
   },
   {
@@ -87,7 +87,7 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { service: 'water' },
     words: ['drinking water', 'water tap', 'water point', 'water source', 'water fountain', 'water refill', 'water tank', 'water pump', 'potable water', 'amenity drinking water', 'fountain', 'tap', 'spring', 'well', 'borehole', 'standpipe', 'cistern', 'h2o', 'trinkwasser*', 'wasser', 'brunnen', 'quelle', 'eau', 'eau potable', 'point deau', 'fontaine', 'agua', 'agua potable', 'fuente', 'acqua', 'acqua potabile', 'fontana', 'fontanella', 'drinkwater', 'cemetery tap', 'water'],
-    butNot: [...streets, 'mill', 'fall', 'falls', 'works', 'wheel', 'crossing', 'sports', 'park', 'tower', 'bad', 'salt', 'hot'],
+    butNot: ['deep', 'flooded', 'in', ...streets, 'mill', 'fall', 'falls', 'works', 'wheel', 'crossing', 'sports', 'park', 'tower', 'bad', 'salt', 'hot'],
   },
   {
     has: { service: 'bed' },

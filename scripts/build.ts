@@ -10,6 +10,7 @@ const sources = [
   'core',
   'public',
   'server',
+  'shared',
   'wording',
   'nuxt.config.ts',
   'package.json',

@@ -88,7 +88,7 @@ const edited = shallowRef<Open>()
       <strong class="figures" :class="counts.uncovered ? 'text-lacking' : 'text-petrol'">{{
         counts.uncovered || 'none'
       }}</strong>
-      <TermHint term="uncovered" />.
+      {{ ' ' }}<TermHint term="uncovered" />.
     </p>
 
     <section v-if="open.length" aria-label="Uncovered" class="mx-4 mt-3 rounded border border-lacking">

@@ -26,7 +26,7 @@ const words = computed(() => {
       </template>
       <template v-else-if="kit.proof.stage === 'failed'">no proof: {{ kit.proof.message }}</template>
       <template v-else-if="kit.kit">
-        not <TermHint term="proof">proved</TermHint>
+        not <TermHint term="proof">proved</TermHint>{{ ' ' }}
         <button type="button" class="underline" @click="kit.startProof()">prove it</button>
       </template>
       <template v-else>no kit yet</template>
