@@ -1,5 +1,6 @@
+import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
-import { beginTrip, expectNoAxeViolations, openDemo, rowOf, signUp } from './steps'
+import { analysed, beginTrip, expectNoAxeViolations, openDemo, rowOf, signUp } from './steps'
 
 test.describe('axe finds nothing, by day or by night,', () => {
   test('at the door and among the trips', async ({ page }) => {
@@ -88,6 +89,39 @@ test.describe('axe finds nothing, by day or by night,', () => {
     await expectNoAxeViolations(page)
   })
 })
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+
+  test('whatever is pressed is 44 px wide and high', async ({ page }) => {
+    await openDemo(page, 'road')
+    for (const key of ['r', 'k', 'b', 'w']) {
+      await page.keyboard.press(key)
+      await analysed(page)
+      await page.waitForTimeout(500)
+      expect(await tooSmall(page), key).toEqual([])
+    }
+  })
+})
+
+/**
+ * What is too small for a thumb, of all that is pressed. Words within a text are as high as its lines (success criterion 2.5.5
+ * of WCAG 2.2 leaves those out), and so are the parts of a date, which has a calendar beside it.
+ */
+const tooSmall = (page: Page) =>
+  page.evaluate(() => {
+    const pressed = 'button, a[href], select, input, summary, [role=slider]'
+    return [...document.querySelectorAll(pressed)].flatMap((element) => {
+      const isSeen = element.checkVisibility({ visibilityProperty: true }) && !element.closest('.sr-only, .on-paper')
+      const isInText = element.matches('.cursor-help') || getComputedStyle(element).display === 'inline'
+      const own = element.getBoundingClientRect()
+      const label = element.closest('label')?.getBoundingClientRect()
+      const [width, height] = [Math.max(own.width, label?.width ?? 0), Math.max(own.height, label?.height ?? 0)]
+      if (!isSeen || isInText || own.width <= 1 || (width >= 43.5 && height >= 43.5)) return []
+      const name = element.getAttribute('aria-label') ?? element.textContent
+      return [`${element.tagName} ${name?.trim().slice(0, 40)}: ${Math.round(width)} × ${Math.round(height)}`]
+    })
+  })
 
 test('the first page stays light: at most 250 kB of JavaScript, and no solver', async ({ page }) => {
   const scripts: { url: string; bytes: number }[] = []

@@ -3,7 +3,7 @@ import { calculators } from '#core/calculators'
 import type { Page } from '@playwright/test'
 import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
-import { beginTrip, openOwnDemo, analysed, rowOf, saved, signUp, takeFromCatalogue } from './steps'
+import { analysed, beginTrip, openOwnDemo, rowOf, saved, signUp, tabTo, takeFromCatalogue } from './steps'
 
 const room = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 /** Picks a part on the picture, where it is pointed at. */
@@ -123,19 +123,6 @@ test('a wrench at a village counts there, and nowhere else', async ({ page }) =>
   await expect(page.getByText(/With a big wrench to borrow: Headset lock nut/)).toBeVisible()
 })
 
-/** Goes on with Tab, round the page if need be, until something by that name has the focus. */
-async function tabTo(page: Page, name: RegExp, most = 120) {
-  for (let i = 0; i < most; i++) {
-    const focused = await page.evaluate(() => {
-      const element = document.activeElement
-      const label = element instanceof HTMLInputElement || element instanceof HTMLSelectElement ? element.labels : null
-      return (element?.getAttribute('aria-label') ?? label?.[0]?.textContent ?? element?.textContent ?? '').trim()
-    })
-    if (name.test(focused)) return
-    await page.keyboard.press('Tab')
-  }
-  throw new Error(`nothing by the name of ${name} is reached with Tab`)
-}
 async function typeOver(page: Page, text: string) {
   await page.keyboard.press('Control+a')
   await page.keyboard.type(text)

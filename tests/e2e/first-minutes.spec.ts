@@ -2,7 +2,7 @@ import { demoGpx } from '#catalogue/demo'
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
-import { analysed, newAccount, setStart, signIn } from './steps'
+import { analysed, newAccount, setStart, signIn, startField, tabTo } from './steps'
 
 const gpxFile = { name: 'over_two_passes.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(demoGpx()) }
 const sizes = [
@@ -316,4 +316,89 @@ test('from first verdicts to a whole plan for 350 km: two bikes, the hours of fo
   await analysed(page)
   await expect(page.locator('[data-row]')).toHaveCount(25)
   expect((await presses()) - first).toBeLessThanOrEqual(45)
+})
+
+const tour = () => {
+  const waypoint = (name: string, lon: number) => `<wpt lat="50.0005" lon="${lon}"><name>${name}</name></wpt>`
+  const points = Array.from({ length: 401 }, (_, i) => `<trkpt lat="50" lon="${10 + i / 200}"><ele>9</ele></trkpt>`)
+  const places = [waypoint('Bike shop Aldermill', 10.6), waypoint('Water tap', 11), waypoint('Bike shop Hask', 11.5)]
+  const gpx = `<gpx version="1.1" creator="any">${places.join('')}<trk><trkseg>${points.join('')}</trkseg></trk></gpx>`
+  return { ...gpxFile, buffer: Buffer.from(gpx) }
+}
+
+test('the first ten minutes by keyboard alone: the keyboard is never lost on the way', async ({ page }) => {
+  /** Something has the keyboard, and it can be seen where. */
+  const hasFocus = async (step: string) => {
+    const focused = page.locator(':focus')
+    await expect(focused, step).toHaveCount(1)
+    await expect(focused, step).toBeInViewport()
+  }
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
+  await tabTo(page, /^Lay out a GPX file$/)
+  const choosing = page.waitForEvent('filechooser')
+  await page.keyboard.press('Enter')
+  await (await choosing).setFiles(tour())
+  await expect(page.getByText('401 points read, 3 waypoints made into stops.')).toBeVisible()
+  await tabTo(page, /^Take all/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'bike shop at Bike shop Hask', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  )
+  await tabTo(page, /^bike shop at Bike shop Aldermill$/)
+  await hasFocus('on a mark')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Hours of the bike shop at Bike shop Aldermill')).toBeFocused()
+  await page.keyboard.type('Mo-Fr 09:00-18:00')
+  await page.keyboard.press('Escape')
+  await hasFocus('back on the mark')
+  await tabTo(page, /day,/)
+  await page.keyboard.type('130620260830')
+  await hasFocus('in the date')
+  await tabTo(page, /calendar$/)
+  await page.keyboard.press('b')
+  await tabTo(page, /^Lay it out$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('list', { name: 'Things on the bench' }).getByRole('listitem').first()).toBeVisible()
+  await page.keyboard.press('w')
+  await analysed(page)
+  await tabTo(page, /^Mini pump|^Pump/i)
+  await hasFocus('on a thing')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Space')
+  await expect(page.getByLabel('pinned').first()).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/Without it|It would spare/)).toBeVisible()
+  await hasFocus('on the thing whose claims are open')
+  await page.keyboard.press('Control+z')
+  await expect(page.getByLabel('pinned')).toHaveCount(0)
+})
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
+  test('the first ten minutes by touch alone', async ({ page }) => {
+    const stage = (name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name })
+    await page.goto('/')
+    const choosing = page.waitForEvent('filechooser')
+    await page.getByRole('button', { name: 'Lay out a GPX file' }).tap()
+    await (await choosing).setFiles(tour())
+    await page.getByRole('button', { name: /^Take all/ }).tap()
+    await page.getByRole('button', { name: 'bike shop at Bike shop Aldermill', exact: true }).tap()
+    await page.getByLabel('Hours of the bike shop at Bike shop Aldermill').fill('Mo-Fr 09:00-18:00')
+    await page.getByRole('button', { name: 'Close' }).tap()
+    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await page.getByRole('button', { name: 'The ride begins: calendar' }).tap()
+    await page.getByRole('gridcell').getByRole('button').filter({ hasText: /^15$/ }).first().tap()
+    await expect(startField(page)).toContainText('15/')
+    await stage('Bench').tap()
+    await page.getByRole('button', { name: 'Lay it out' }).tap()
+    await stage('Weigh').tap()
+    await analysed(page)
+    await page.locator('[data-row]').first().tap()
+    await expect(page.getByRole('dialog', { name: 'Claims' })).toContainText(/Without it|It would spare/)
+    await page.getByRole('button', { name: 'Close' }).tap()
+    await page.locator('[data-balance]').first().tap()
+    await expect(page.getByRole('dialog', { name: 'The balance' })).toContainText('lost in all')
+  })
 })

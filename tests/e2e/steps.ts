@@ -168,3 +168,17 @@ export async function expectStart(page: Page, start: string): Promise<void> {
   const [year = '', month = '', day = '', hour = '', minute = ''] = start.split(/\D/)
   await expect(startField(page)).toHaveText(`${day}/${month}/${year}, ${hour}:${minute}`)
 }
+
+/** Goes on with Tab, round the page if need be, until something by that name has the focus. */
+export async function tabTo(page: Page, name: RegExp, most = 120) {
+  for (let i = 0; i < most; i++) {
+    const focused = await page.evaluate(() => {
+      const element = document.activeElement
+      const label = element instanceof HTMLInputElement || element instanceof HTMLSelectElement ? element.labels : null
+      return (element?.getAttribute('aria-label') ?? label?.[0]?.textContent ?? element?.textContent ?? '').trim()
+    })
+    if (name.test(focused)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error(`nothing by the name of ${name} is reached with Tab`)
+}

@@ -81,7 +81,7 @@ function putText() {
       @update:model-value="put($event)"
     />
     <template v-else-if="line.kind === 'yes'">
-      <label class="flex min-h-8 items-center gap-2 md:mt-5.5">
+      <label class="flex min-h-8 items-center gap-2 md:mt-5.5 pointer-coarse:min-h-11">
         <input
           type="checkbox"
           class="size-4 shrink-0 accent-(--petrol)"

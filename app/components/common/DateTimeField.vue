@@ -112,14 +112,14 @@ function clear() {
         <button
           v-if="modelValue !== null"
           type="button"
-          class="ml-auto rounded-sm p-0.5 text-soft hover:text-ink"
+          class="ml-auto grid place-items-center rounded-sm p-0.5 text-soft hover:text-ink pointer-coarse:size-11"
           :aria-label="`${label}: no date`"
           @click="clear"
         >
           <X :size="14" aria-hidden="true" />
         </button>
         <DatePickerTrigger
-          class="rounded-sm p-0.5 hover:text-petrol"
+          class="grid place-items-center rounded-sm p-0.5 hover:text-petrol pointer-coarse:size-11"
           :class="modelValue === null ? 'ml-auto' : 'ml-1'"
           :aria-label="`${label}: calendar`"
         >
@@ -166,7 +166,7 @@ function clear() {
 <style scoped>
 @reference '~/assets/tin.css';
 .segment {
-  @apply rounded-sm px-0.5 focus:bg-petrol-wash focus:outline-2 focus:outline-brass;
+  @apply rounded-sm px-0.5 pointer-coarse:py-2.5 focus:bg-petrol-wash focus:outline-2 focus:outline-brass;
 }
 :deep(.day) {
   @apply grid size-10 place-items-center rounded-sm hover:bg-well;

@@ -44,6 +44,6 @@ const { typed, type, settle } = useTypedParts<string, TimeValue>(
 <style scoped>
 @reference '~/assets/tin.css';
 .segment {
-  @apply rounded-sm px-0.5 focus:bg-petrol-wash focus:outline-2 focus:outline-brass;
+  @apply rounded-sm px-0.5 pointer-coarse:py-2.5 focus:bg-petrol-wash focus:outline-2 focus:outline-brass;
 }
 </style>

@@ -59,8 +59,11 @@ function rename() {
 </script>
 
 <template>
-  <header class="flex h-11 items-center gap-3 bg-tin px-4 max-sm:gap-1.5 max-sm:px-2 text-tin-ink">
-    <NuxtLink to="/trips" class="flex items-center gap-2 font-bold tracking-tight [font-stretch:112%]">
+  <header class="flex h-11 items-center gap-3 bg-tin px-4 max-sm:gap-1 max-sm:px-1 text-tin-ink">
+    <NuxtLink
+      to="/trips"
+      class="flex shrink-0 items-center justify-center gap-2 pointer-coarse:min-h-11 pointer-coarse:min-w-11 font-bold tracking-tight [font-stretch:112%]"
+    >
       <img src="/tin.svg" alt="" class="size-6 shrink-0" />
       <span class="hidden sm:inline">Rag Tin</span><span class="sr-only">: all trips</span>
     </NuxtLink>
@@ -70,7 +73,7 @@ function rename() {
         v-model="name"
         aria-label="Name of the trip"
         maxlength="120"
-        class="min-w-16 max-w-[40vw] shrink truncate field-sizing-content rounded-sm bg-transparent px-1.5 py-0.5 hover:bg-white/10 focus:bg-white/10"
+        class="min-w-16 max-w-[40vw] shrink truncate field-sizing-content rounded-sm bg-transparent px-1.5 py-0.5 pointer-coarse:min-h-11 hover:bg-white/10 focus:bg-white/10"
         @change="rename"
         @keydown.enter="($event.target as HTMLInputElement).blur()"
       />
@@ -82,7 +85,7 @@ function rename() {
         {{ savedWords }}
       </p>
     </template>
-    <div class="on-screen ml-auto flex items-center gap-1">
+    <div class="on-screen ml-auto flex items-center gap-1 max-sm:gap-0">
       <template v-if="inTrip && store.trip">
         <button type="button" class="lid" @click="$emit('find')">
           <Search :size="16" class="md:hidden" aria-hidden="true" /><span class="max-md:sr-only">Find</span>
@@ -177,7 +180,7 @@ function rename() {
 @reference '~/assets/tin.css';
 .lid {
   @apply flex min-h-8 items-center gap-1.5 rounded-sm px-2 text-sm text-tin-ink hover:bg-white/10 disabled:opacity-40;
-  @apply pointer-coarse:min-h-11 pointer-coarse:min-w-9 max-md:justify-center;
+  @apply pointer-coarse:min-h-11 pointer-coarse:min-w-11 max-md:justify-center max-sm:px-1;
 }
 .lid kbd {
   @apply rounded-sm border border-tin-ink/40 px-1 font-mono text-xs;

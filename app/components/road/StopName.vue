@@ -23,7 +23,7 @@ function rename(text: string) {
     <TypedField
       :id="`stop-name-${stop.id}`"
       :model-value="stop.name"
-      class="block w-full truncate rounded-sm bg-transparent px-1 py-0.5 font-semibold hover:bg-paper focus:bg-paper"
+      class="block w-full truncate rounded-sm bg-transparent px-1 py-0.5 font-semibold pointer-coarse:min-h-11 hover:bg-paper focus:bg-paper"
       :aria-label="`Name of ${stop.name}`"
       :title="stop.name"
       maxlength="120"

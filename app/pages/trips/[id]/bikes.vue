@@ -118,7 +118,9 @@ function rename(text: string) {
           >
             {{ rider.name }}
           </button>
-          <button type="button" class="ml-1 underline" @click="selection.showsRiders = true">riders …</button>
+          <button type="button" class="ml-1 underline pointer-coarse:min-h-11" @click="selection.showsRiders = true">
+            riders …
+          </button>
         </div>
         <button
           v-if="!isRidden(bike)"
