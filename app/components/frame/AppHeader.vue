@@ -2,7 +2,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { ChevronDown, Moon, Redo2, Search, Sun, Undo2 } from '@lucide/vue'
 import { NuxtLink } from '#components'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, watch, type Component } from 'vue'
 import { jsonBlob } from '../../http/json-blob'
 import { saveAs } from '../../http/save-as'
 import { usePerson } from '../../stores/person'
@@ -16,7 +16,7 @@ defineEmits<{ find: []; keys: []; road: [withTimes: boolean] }>()
 const store = useTripStore()
 const { person, isGuest } = usePerson()
 /** The list of words is long, and read once. */
-const WordsDialog = defineAsyncComponent(() => import('./WordsDialog.vue'))
+const WordsDialog = defineAsyncComponent(() => import('./WordsDialog.vue') as Promise<Component>)
 
 const leaving = ref(false)
 const showsWords = ref(false)
