@@ -49,9 +49,10 @@ const pictures: Picture[] = [
     name: 'road-stop',
     arrange: async (page) => {
       await demo(page, 'r')
-      await page.getByRole('button', { name: 'More about Ferrow' }).click()
-      await page.getByText('Mon–Sat').first().waitFor()
-      await toTop(page.getByRole('row').filter({ has: page.getByLabel('Place of Ferrow') }))
+      const mark = page.getByRole('button', { name: 'post pick-up at Ferrow', exact: true })
+      await toTop(page.getByRole('row').filter({ has: page.getByLabel('Place of Low Stannet') }))
+      await mark.click()
+      await page.getByLabel('Post to Ferrow').waitFor()
     },
   },
   {
