@@ -63,10 +63,13 @@ test.describe('axe finds nothing, by day or by night,', () => {
     }
   })
 
-  test('on Road, with hours and surfaces open', async ({ page }) => {
+  test('on Road, with hours and surfaces open, and the calendar', async ({ page }) => {
     await openDemo(page, 'road')
     await page.getByRole('button', { name: 'More about Brannock' }).click()
     await page.getByText('Surfaces', { exact: false }).first().click()
+    await expectNoAxeViolations(page)
+    await page.getByRole('button', { name: 'The ride begins: calendar' }).click()
+    await expect(page.getByRole('gridcell').first()).toBeVisible()
     await expectNoAxeViolations(page)
   })
 

@@ -41,7 +41,20 @@ const trips = {
   'nothing laid and no road': { change: () => nothing, isWeighed: false },
 }
 
-/** What is wrong with a page, or the dialog over it, at every size, by day and by night. */
+/** A sheet of A4 between margins of 14 mm. */
+const sheet = { width: 688, height: 1017 } as const
+
+/** What is wrong with a page as it is printed. */
+async function measureOnPaper(page: Page, where: string, found: string[]): Promise<void> {
+  await page.emulateMedia({ media: 'print' })
+  await page.setViewportSize(sheet)
+  await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn, 60))))
+  found.push(...(await boxFaults(page)).map((fault) => `${where}, on paper: ${fault}`))
+  await page.emulateMedia({ media: null })
+  await page.setViewportSize(sizes[0])
+}
+
+/** What is wrong with a page, or the dialog over it, at every size. */
 async function measure(page: Page, where: string, found: string[]): Promise<void> {
   for (const size of sizes) {
     await page.setViewportSize(size)
@@ -107,8 +120,10 @@ async function measureDialogs(
       dialogs.push(name)
       await measure(page, `${new URL(address).pathname} › ${name}`, found)
       await page.keyboard.press('Escape')
-    } else if ((await page.getByRole('menu').count()) > 0) await page.keyboard.press('Escape')
-    else await page.keyboard.press('Control+z')
+    } else if ((await page.getByRole('menu').count()) > 0) {
+      await measure(page, `${new URL(address).pathname} › ${name}`, found)
+      await page.keyboard.press('Escape')
+    } else await page.keyboard.press('Control+z')
     await page.waitForTimeout(100)
     if (page.url() !== address || (await page.getByRole('dialog').count()) > 0) await open(page, address, isWeighed)
   }
@@ -117,6 +132,10 @@ async function measureDialogs(
 for (const [what, { change, isWeighed }] of Object.entries(trips)) {
   test(`with ${what}, nothing is cut, lies over another or runs off any stage, room or dialog`, async ({ page }) => {
     test.slow()
+    const found: string[] = []
+    await page.goto('/')
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await measure(page, '/', found)
     await newAccount(page.request, 'Boxes')
     const id = await newTrip(page.request, change())
     await open(page, `/trips/${id}/road`, isWeighed)
@@ -126,14 +145,15 @@ for (const [what, { change, isWeighed }] of Object.entries(trips)) {
       .evaluateAll((links) => links.map((link) => (link as HTMLAnchorElement).href))
     expect(stages.length).toBeGreaterThanOrEqual(4)
 
-    const found: string[] = []
     const dialogs: string[] = []
     const pressed = new Set<string>()
     for (const stage of stages) {
       await open(page, stage, isWeighed)
       for (const address of await roomsOf(page)) {
         await open(page, address, isWeighed)
-        await measure(page, new URL(address).pathname + new URL(address).search, found)
+        const where = new URL(address).pathname + new URL(address).search
+        await measure(page, where, found)
+        await measureOnPaper(page, where, found)
         dialogs.push(...(await measureDialogs(page, address, isWeighed, pressed, found)))
       }
     }

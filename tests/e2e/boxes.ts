@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test'
 /**
  * What is wrong with the boxes of a page as it stands, one line for each: text that is cut so that it says nothing, text that
  * lies over other text, what can be pressed lying over something else to press, and anything that has to be scrolled sideways.
- * An open dialog is measured by itself.
+ * An open dialog or menu is measured by itself.
  */
 export function boxFaults(page: Page): Promise<string[]> {
   return page.evaluate(() => {
@@ -16,7 +16,7 @@ export function boxFaults(page: Page): Promise<string[]> {
       readonly words: string
       readonly rects: readonly DOMRect[]
     }
-    const dialogs = [...document.querySelectorAll('[role="dialog"]')]
+    const dialogs = [...document.querySelectorAll('[role="dialog"], [role="menu"]')]
     const scope = dialogs.at(-1) ?? document.body
     const faults = new Set<string>()
     const short = (words: string) => words.replace(/\s+/g, ' ').trim().slice(0, 50)

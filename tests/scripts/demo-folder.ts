@@ -9,7 +9,19 @@ import { databaseFolder } from '../../scripts/service'
 import { quickFolder } from '../quick-folder'
 
 const borrowed = [
-  ...['app', 'catalogue', 'core', 'public', 'server', 'shared', 'scripts', 'node_modules', '.output', '.nuxt'],
+  ...[
+    'app',
+    'catalogue',
+    'core',
+    'public',
+    'server',
+    'shared',
+    'wording',
+    'scripts',
+    'node_modules',
+    '.output',
+    '.nuxt',
+  ],
   ...['nuxt.config.ts', 'package.json', 'package-lock.json', 'tsconfig.json'],
 ]
 
