@@ -6,6 +6,7 @@ import { join } from 'node:path'
 import { chromium, type Page } from '@playwright/test'
 import { demoTrip } from '#catalogue/demo'
 import { headlessChromium } from '../../scripts/debian'
+import { sayHowItFeels } from './felt'
 import { longRoad } from './long-road'
 import { ms, say } from './measure'
 
@@ -64,6 +65,8 @@ try {
   for (let turn = 0; turn < 40; turn++) await page.keyboard.press(turn < 20 ? 'ArrowRight' : 'ArrowLeft')
   await page.getByText(/short of the best kit at most, proved in/).waitFor({ timeout: 90_000 })
   say('the dial turned forty times, and the kit proved: longest task', ms(await longestTask(page)), '≤ 50 ms')
+
+  await sayHowItFeels(page)
 } finally {
   await browser.close()
   rmSync(folder, { recursive: true })

@@ -335,8 +335,9 @@ test('the first ten minutes by keyboard alone: the keyboard is never lost on the
   }
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible()
-  await tabTo(page, /^Lay out a GPX file$/)
+  // The browser takes a moment to hand its choosers over.
   const choosing = page.waitForEvent('filechooser')
+  await tabTo(page, /^Lay out a GPX file$/)
   await page.keyboard.press('Enter')
   await (await choosing).setFiles(tour())
   await expect(page.getByText('401 points read, 3 waypoints made into stops.')).toBeVisible()

@@ -24,6 +24,7 @@ import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue'
 import { useTypedParts } from '../../composables/useTypedParts'
 import FieldFault from './FieldFault.vue'
 import { localeOfApp } from './locale-of-app'
+import { passOnEscape } from './pass-on-escape'
 
 /**
  * A date and a time by the clock on the wall, typed part by part or picked from a calendar. What is being typed goes through
@@ -102,6 +103,7 @@ function clear() {
         :aria-labelledby="id"
         :aria-describedby="error ? `${id}-error` : undefined"
         :class="error ? 'border-madder!' : ''"
+        @keydown.esc.capture="passOnEscape"
       >
         <template v-for="(segment, i) in segments" :key="i">
           <DatePickerInput v-if="segment.part === 'literal'" :part="segment.part" class="whitespace-pre text-soft">{{

@@ -3,6 +3,7 @@ import { Time, parseTime } from '@internationalized/date'
 import { TimeFieldInput, TimeFieldRoot, type TimeValue } from 'reka-ui'
 import { useTypedParts } from '../../composables/useTypedParts'
 import { localeOfApp } from './locale-of-app'
+import { passOnEscape } from './pass-on-escape'
 
 /** A time of day by a clock of 24 hours, typed part by part. What is not whole yet stays in the field. */
 const props = defineProps<{ label: string; modelValue: string; labelHidden?: boolean }>()
@@ -30,6 +31,7 @@ const { typed, type, settle } = useTypedParts<string, TimeValue>(
       :class="labelHidden ? '' : 'mt-1'"
       @update:model-value="type"
       @focusout="settle"
+      @keydown.esc.capture="passOnEscape"
     >
       <template v-for="(segment, i) in segments" :key="i">
         <TimeFieldInput v-if="segment.part === 'literal'" :part="segment.part" class="text-soft">{{
