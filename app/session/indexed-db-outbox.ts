@@ -1,6 +1,7 @@
 import { catalogue } from '#catalogue'
 import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '#core/trip'
 import type { IDBPDatabase } from 'idb'
+import { nameWithSteps } from './outbox'
 import type { KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 import type { Change } from './changes'
 import { packed, unpacked } from './packed-rows'
@@ -138,20 +139,26 @@ export class IndexedDbOutbox implements Outbox {
   async waiting(): Promise<Waiting[]> {
     const tx = this.db.transaction(everything)
     const steps = await tx.objectStore('steps').index('trip').getAll(this.allTrips)
-    const counts = new Map<string, number>()
-    for (const { trip } of steps) counts.set(trip, (counts.get(trip) ?? 0) + 1)
-    const names = await Promise.all(
-      [...counts.keys()].map((trip) => tx.objectStore('parts').get([this.person, trip, 'name'])),
-    )
-    return [...counts].map(([trip, count], i) => ({ trip, name: nameOf(names[i]?.value), steps: count }))
+    const trips = [...new Set(steps.map(({ trip }) => trip))]
+    const names = await Promise.all(trips.map((trip) => tx.objectStore('parts').get([this.person, trip, 'name'])))
+    return trips.map((trip, i) => {
+      const own = steps.filter((step) => step.trip === trip)
+      return { trip, name: nameWithSteps(names[i]?.value, own.map(changesOf)), steps: own.length }
+    })
   }
 
   async kept(): Promise<{ trip: string; name: string }[]> {
     const tx = this.db.transaction(everything)
     const rows = await tx.objectStore('trips').getAll(this.allTrips)
     rows.sort((a, b) => b.openedAt - a.openedAt)
-    const names = await Promise.all(rows.map(({ trip }) => tx.objectStore('parts').get([this.person, trip, 'name'])))
-    return rows.map(({ trip }, i) => ({ trip, name: nameOf(names[i]?.value) }))
+    const [steps, ...names] = await Promise.all([
+      tx.objectStore('steps').index('trip').getAll(this.allTrips),
+      ...rows.map(({ trip }) => tx.objectStore('parts').get([this.person, trip, 'name'])),
+    ])
+    return rows.map(({ trip }, i) => {
+      const own = steps.filter((step) => step.trip === trip)
+      return { trip, name: nameWithSteps(names[i]?.value, own.map(changesOf)) }
+    })
   }
 
   async forget(trip: string): Promise<void> {
@@ -216,4 +223,4 @@ export class IndexedDbOutbox implements Outbox {
   }
 }
 
-const nameOf = (kept: unknown) => (typeof kept === 'string' ? kept : '')
+const changesOf = ({ changes }: { readonly changes: unknown }) => ({ changes: unpacked(changes) as Change[] })

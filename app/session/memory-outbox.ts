@@ -1,4 +1,5 @@
 import { partNames, sameRevision, type Revisions, type Trip } from '#core/trip'
+import { nameWithSteps } from './outbox'
 import type { KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 
 interface Kept {
@@ -80,11 +81,17 @@ export class MemoryOutbox implements Outbox {
   async waiting(): Promise<Waiting[]> {
     return [...this.steps]
       .filter(([, steps]) => steps.length > 0)
-      .map(([trip, steps]) => ({ trip, name: this.trips.get(trip)?.document.name ?? '', steps: steps.length }))
+      .map(([trip, steps]) => ({
+        trip,
+        name: nameWithSteps(this.trips.get(trip)?.document.name, steps),
+        steps: steps.length,
+      }))
   }
 
   async kept(): Promise<{ trip: string; name: string }[]> {
-    return [...this.trips].map(([trip, { document }]) => ({ trip, name: document.name })).reverse()
+    return [...this.trips]
+      .map(([trip, { document }]) => ({ trip, name: nameWithSteps(document.name, this.stepsOf(trip)) }))
+      .reverse()
   }
 
   async forget(trip: string): Promise<void> {

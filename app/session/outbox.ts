@@ -1,5 +1,5 @@
 import { partNames, sameRevision, type PartName, type Revisions, type Trip } from '#core/trip'
-import type { Change } from './changes'
+import { isOrder, type Change } from './changes'
 
 /** An edit as it is offered to the server: made once, known by an id. */
 export interface Step {
@@ -88,6 +88,17 @@ export interface Outbox {
   wipe(): Promise<void>
   /** Lets go of what it holds open. */
   close(): void
+}
+
+/** What a trip is called on this device: as the steps that wait last called it. */
+export function nameWithSteps(name: unknown, steps: readonly Pick<Step, 'changes'>[]): string {
+  const names = steps.flatMap(({ changes }) =>
+    changes.flatMap((change) =>
+      change.path.length === 1 && change.path[0] === 'name' && !isOrder(change) ? [change.after] : [],
+    ),
+  )
+  const last = names.at(-1) ?? name
+  return typeof last === 'string' ? last : ''
 }
 
 /** Parts that some revisions say otherwise than others. */

@@ -51,6 +51,8 @@ async function list() {
 void list()
 const onlyHere = (id: string) =>
   `${unsavedOf(id) === 1 ? 'One change is' : `${unsavedOf(id)} changes are`} on this device only`
+/** What it was last called here, though the server may not have heard of it. */
+const nameOf = ({ id, name: listed }: TripLine) => waiting.value.find(({ trip }) => trip === id)?.name || listed
 const unsavedOf = (id: string) => waiting.value.find(({ trip }) => trip === id)?.steps ?? 0
 
 const name = ref('')
@@ -128,7 +130,7 @@ async function takeBack({ id }: TripLine) {
         <ul v-if="trips" class="mt-4 space-y-3">
           <li v-for="trip in trips" :key="trip.id" class="card flex items-center gap-4 py-2 pl-4 pr-2">
             <NuxtLink :to="`/trips/${trip.id}/weigh`" class="min-w-0 flex-1 py-1.5">
-              <span class="block text-lg font-bold [font-stretch:108%]">{{ trip.name }}</span>
+              <span class="block text-lg font-bold [font-stretch:108%]">{{ nameOf(trip) }}</span>
               <span class="text-sm text-soft"
                 >{{ trip.lengthKm ? km(trip.lengthKm) : 'no road yet' }} ·
                 {{ trip.things === 1 ? 'one thing' : `${trip.things} things` }} on the bench · changed
