@@ -8,6 +8,8 @@ const streets = ['street', 'st', 'road', 'rd', 'lane', 'avenue', 'way', 'hill', 
  * tags of OpenStreetMap. What says most comes first. From memory, no source.
  */
 const written: z.input<typeof placeWordsSchema>[] = [
+  // The season, and no well.
+  { has: null, words: ['in spring', 'in the spring', 'early spring', 'late spring', 'until spring'] },
   {
     has: { service: 'bike-shop' },
     words: [
@@ -87,7 +89,7 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { service: 'water' },
     words: ['drinking water', 'water tap', 'water point', 'water source', 'water fountain', 'water refill', 'water tank', 'water pump', 'potable water', 'amenity drinking water', 'fountain', 'tap', 'spring', 'well', 'borehole', 'standpipe', 'cistern', 'h2o', 'trinkwasser*', 'wasser', 'brunnen', 'quelle', 'eau', 'eau potable', 'point deau', 'fontaine', 'agua', 'agua potable', 'fuente', 'acqua', 'acqua potabile', 'fontana', 'fontanella', 'drinkwater', 'cemetery tap', 'water'],
-    butNot: ['deep', 'flooded', 'in', ...streets, 'mill', 'fall', 'falls', 'works', 'wheel', 'crossing', 'sports', 'park', 'tower', 'bad', 'salt', 'hot'],
+    butNot: [...streets, 'mill', 'fall', 'falls', 'works', 'wheel', 'crossing', 'sports', 'park', 'tower', 'bad', 'salt', 'hot'],
   },
   {
     has: { service: 'bed' },

@@ -11,8 +11,8 @@ export async function writeGlossary(): Promise<string> {
   const page = [
     '# Words',
     '',
-    'Written from `wording/glossary.ts` by `npm run glossary`; a test holds it to that. Each is explained on the screen where it',
-    'stands, too.',
+    'Written from `wording/glossary.ts` by `npm run glossary`; a test holds it to that. The menu of every screen lists',
+    'them, and those that one meets first are explained where they stand.',
     '',
     ...words.map(([word, meaning]) => `- **${word}** — ${meaning}`),
     '',

@@ -52,7 +52,7 @@ const pictures: Picture[] = [
       const mark = page.getByRole('button', { name: 'post pick-up at Ferrow', exact: true })
       await toTop(page.getByRole('row').filter({ has: page.getByLabel('Place of Low Stannet') }))
       await mark.click()
-      await page.getByLabel('Post to Ferrow').waitFor()
+      await page.getByText('as it is: a kit of').waitFor()
     },
   },
   {

@@ -65,8 +65,8 @@ export function lineOfCard({ begin, legs }: RouteCard): RoadPoint[] {
   return points.map(([lat, lon, eleM]) => [lat, lon, eleM - low])
 }
 
-/** More points than this nobody has written down by hand. */
-export const mostOfACard = 600
+/** A line of more points was not laid by a card: each of its legs makes two. */
+export const mostOfACard = 2 * mostLegs + 1
 /** A smaller change of direction is no bend, in degrees. */
 const leastBend = 0.2
 /** Whether two places, so many km along, are one: to a few metres. */
@@ -76,7 +76,7 @@ export const isSamePlace = (aKm: number, bKm: number) => Math.abs(aKm - bKm) <= 
  * The route card of a line: a leg to each named place and to each bend.
  *
  * @param places by how far along they lie, sorted
- * @returns nothing of a line that was recorded or drawn by a machine, for it has more points than anybody writes down
+ * @returns nothing of a line that nobody would write down: of too many points, or of too many places and bends
  */
 export function cardOfLine(
   points: readonly RoadPoint[],
@@ -98,16 +98,20 @@ export function cardOfLine(
     const leg = {
       name,
       km: roadKm - fromKm,
-      bearing: bearingOf(from.lat, from.lon, to.lat, to.lon),
+      bearing: asWritten(bearingOf(from.lat, from.lon, to.lat, to.lon)),
       ...risesBetween(survey.km, heights, fromKm, roadKm),
     }
     fromKm = roadKm
     return leg
   })
+  if (legs.length > mostLegs) return undefined
   const [[lat, lon]] = points as [RoadPoint]
   const begin = places.find(({ roadKm }) => isSamePlace(roadKm, 0))?.name ?? ''
   return { begin: { name: begin, lat, lon }, legs }
 }
+
+/** Without what reckoning adds: to a thousandth of a second. */
+const asWritten = (bearing: number) => (Math.round(bearing * 3_600_000) / 3_600_000) % 360
 
 function isBend(points: readonly RoadPoint[], i: number): boolean {
   if (i === 0 || i === points.length - 1) return false

@@ -5,9 +5,9 @@ import { exitKinds, serviceSchema, type Stop } from './service'
 export const placeHasSchema = z.union([z.object({ service: z.string() }), z.object({ exit: z.enum(exitKinds) })])
 export type PlaceHas = z.infer<typeof placeHasSchema>
 
-/** Words by which places are named that have something. */
+/** Words by which places are named that have something; or nothing of the kind, so that they are not understood otherwise. */
 export const placeWordsSchema = z.object({
-  has: placeHasSchema,
+  has: placeHasSchema.nullable(),
   /**
    * Words or phrases in small letters without accents. A star stands for the rest of a word: "fahrrad*", "*werkstatt".
    */
@@ -77,7 +77,7 @@ export function seemsToHave(
     for (const { t, at, length } of found) {
       for (let i = at; i < at + length; i++) (understood[t] ?? [])[i] = true
     }
-    return found.length > 0 ? [has] : []
+    return found.length > 0 && has ? [has] : []
   })
 }
 

@@ -45,7 +45,7 @@ export function cardOfTrip({ road, stops }: RoadParts, survey: Survey): TripCard
 
 /**
  * Lays a trip along a route card. Its named places are stops: those that were stops stay so, with all that is known of them,
- * and those that were taken off the card are gone. What lies between two places that were there before, marks and nights too,
+ * and those that were taken off the card, or lost their name, are left out. What lies between two places that were there before, marks and nights too,
  * keeps its share of the way.
  *
  * @param survey of the road as it was
@@ -88,7 +88,7 @@ export function layCard(before: RoadParts, survey: Survey, card: TripCard, newId
       })),
     },
     stops,
-    leftOut: [],
+    leftOut: before.stops.filter(({ id }) => !isThere(id)).map(({ name }) => name),
   }
 }
 

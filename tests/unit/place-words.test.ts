@@ -87,12 +87,15 @@ describe('what a place seems to have', () => {
     expect(has('Quern', 'Flag, Blue')).toEqual([])
     // The last word of a name and the first of a symbol are no phrase.
     expect(has('Water', 'Street')).toEqual(['water'])
+    // A season is no well, and a place is no denial.
+    expect(has('Ford, deep in spring')).toEqual([])
+    expect(has('Spring, drinking water in Hask')).toEqual(['water'])
   })
 
   it('names nothing twice, and nothing that the catalogue does not have', () => {
     expect(has('Bike shop, cycle repair', 'bike shop')).toEqual(['bike-shop'])
     const kinds = catalogue.services.map(({ id }) => id)
-    for (const { has: each } of placeWords) if ('service' in each) expect(kinds).toContain(each.service)
+    for (const { has: each } of placeWords) if (each && 'service' in each) expect(kinds).toContain(each.service)
   })
 })
 

@@ -120,7 +120,7 @@ describe('the route card of a line', () => {
     read.legs.forEach((found, i) => {
       const { km, bearing, upM, downM } = nth(written.legs, i)
       expect(found.km).toBeCloseTo(km, 6)
-      expect(found.bearing).toBeCloseTo(bearing, 4)
+      expect(found.bearing).toBe(bearing)
       expect(found.upM).toBeCloseTo(defined(upM), 6)
       expect(found.downM).toBeCloseTo(defined(downM), 6)
     })
@@ -132,11 +132,14 @@ describe('the route card of a line', () => {
     expect(nth(read.legs, 0)).toMatchObject({ name: 'Hut', upM: expect.closeTo(100, 6) as number })
     expect(nth(read.legs, 1)).toMatchObject({ name: '', upM: expect.closeTo(300, 6) as number })
   })
-  it('is none for a line of many points, nor for none', () => {
-    const many = Array.from({ length: 601 }, (_, i) => [0, i / 1000, null] as [number, number, null])
+  it('is none for a line of many points or many bends, nor for none', () => {
+    const many = Array.from({ length: 602 }, (_, i) => [0, i / 1000, null] as [number, number, null])
     expect(cardOfLine(many, surveyRoad(many), [])).toBeUndefined()
     expect(cardOfLine(many.slice(1), surveyRoad(many.slice(1)), [])).toBeDefined()
     expect(cardOfLine([], surveyRoad([]), [])).toBeUndefined()
+    const bending = many.slice(1, 303).map(([, lon], i) => [(i % 2) / 100, lon, null] as [number, number, null])
+    expect(cardOfLine(bending, surveyRoad(bending), [])).toBeUndefined()
+    expect(cardOfLine(bending.slice(1), surveyRoad(bending.slice(1)), [])?.legs).toHaveLength(300)
   })
 })
 
@@ -274,6 +277,7 @@ describe('a trip laid along a route card', () => {
       ['Mill', 60, 'asked'],
       ['Second at the mill', expect.closeTo(60, 6), ''],
     ])
+    expect(next.leftOut).toEqual(['Inn'])
     expect(nth(next.road.stretches, 0)).toMatchObject({
       fromKm: expect.closeTo(30, 6) as number,
       toKm: expect.closeTo(65, 6) as number,

@@ -1,6 +1,6 @@
 import { writePosition, readPosition } from '#core/road'
-import type { TripCard, TripLeg } from '#core/trip'
-import { Fault } from '#core/validation'
+import { tripCardSchema, type TripCard, type TripLeg } from '#core/trip'
+import { checkAgainst, Fault } from '#core/validation'
 
 /** A leg while it is being written: how far it goes may not be said yet. */
 export type DraftLeg = Omit<TripLeg, 'km'> & { km: number | null }
@@ -39,11 +39,11 @@ export function cardOf({ name, begin, legs }: RouteCardDraft): TripCard {
     throw new Fault('Where it begins', `“${position}”`, read.error.replace('no position; write ', ''))
   // A position that was not typed anew stays as exact as it was.
   const where = position === writePosition(known.lat, known.lon) ? known : read
-  return {
+  return checkAgainst(tripCardSchema, {
     name: name.trim(),
     begin: { ...known, lat: where.lat, lon: where.lon },
     legs: legs.map((leg, i) => ({ ...leg, km: kmOf(leg, i) })),
-  }
+  })
 }
 
 function kmOf({ name, km }: DraftLeg, i: number): number {

@@ -115,7 +115,9 @@ function startAsRecorded() {
 /** The road as it is being written down, and why it could not be laid. */
 const writing = shallowRef<{ card: TripCard | undefined; refused: string[] }>()
 async function write() {
-  writing.value = { card: await kit.routeCard(), refused: [] }
+  const card = await kit.routeCard()
+  if (card || !hasRoad.value) writing.value = { card, refused: [] }
+  else lines.value = ['This road has more places and bends than anybody writes down. Cut it first.']
 }
 async function layCard(card: TripCard) {
   const edit = store.editLater()
@@ -125,10 +127,10 @@ async function layCard(card: TripCard) {
     writing.value = { ...writing.value, refused: answer.lines }
     return
   }
-  const { road, ride, stops } = answer.next
-  edit('lay the road by hand', { road, ride, stops })
+  const { leftOut, ...next } = answer.next
+  edit('lay the road by hand', next)
   writing.value = undefined
-  told([])
+  told(leftOut.length ? [`Taken off with the card (undo brings them back): ${leftOut.join(', ')}.`] : [])
 }
 function told(next: string[]) {
   lines.value = []
