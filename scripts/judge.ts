@@ -2,9 +2,11 @@ import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'no
 import { cpus } from 'node:os'
 import { buildIfStale } from './build'
 import { runChild } from './children'
-import { ensurePrograms, mariadb } from './debian'
+import { ensurePrograms, headlessChromium, mariadb } from './debian'
+import { tryInterface } from './interface-tests'
 import { run } from './run'
 import { ScriptError } from './script-error'
+import { lockFolder } from './service'
 
 const folder = '.data/judge'
 const chapters: Readonly<Record<string, string>> = {
@@ -23,20 +25,25 @@ const chapters: Readonly<Record<string, string>> = {
   roads: 'Roads as riders pack for them',
   properties: 'Kits when a trip is a little other',
   'drawn-search': 'A search on drawn trips',
+  'boxes 1': 'Every screen and dialog at every size, with names as people give them',
+  'boxes 2': 'Every screen and dialog at every size, with long names',
+  'boxes 3': 'Every screen and dialog at every size, of an empty trip',
 }
 
 /** Tries everything that is seeded and long, and writes down what came of it. */
 async function judge(): Promise<void> {
-  ensurePrograms(...mariadb)
+  ensurePrograms(...mariadb, headlessChromium)
   await buildIfStale()
-  rmSync(folder, { recursive: true, force: true })
+  const note = await lockFolder(folder)
+  for (const chapter of Object.keys(chapters)) rmSync(`${folder}/${chapter}.json`, { force: true })
   const begun = Date.now()
+  const everything = { RAG_TIN_JUDGE: 'full' }
   const judging = (...args: string[]) =>
     runChild({
       command: 'node_modules/.bin/vitest',
       args: ['run', '--project', 'judge', ...args],
       inView: true,
-      env: { ...process.env, RAG_TIN_JUDGE: 'full' },
+      env: { ...process.env, ...everything },
     })
   // What is measured has the machine for itself.
   const measured = ['load', 'long', 'memory'].map((name) => `tests/judge/${name}`)
@@ -44,7 +51,9 @@ async function judge(): Promise<void> {
     await judging(...measured.map((path) => `--exclude=${path}*`)),
     await judging('--no-file-parallelism', ...measured),
   ]
-  if (!runs.every(({ ok }) => ok)) throw new ScriptError('Not everything held; docs/judged.md is left as it was.')
+  const boxes = await tryInterface(folder, note, ['boxes.spec'], everything)
+  if (!boxes || !runs.every(({ ok }) => ok))
+    throw new ScriptError('Not everything held; docs/judged.md is left as it was.')
   const minutes = Math.round((Date.now() - begun) / 60_000)
   const found = existsSync(folder) ? readdirSync(folder).map((file) => file.replace(/\.json$/, '')) : []
   const missing = Object.keys(chapters).filter((chapter) => !found.includes(chapter))

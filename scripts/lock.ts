@@ -55,7 +55,7 @@ export async function takeLock(
 /** The note of the script that runs in a folder; undefined where none does. */
 export function runningIn(path: string): LockNote | undefined {
   const held = existsSync(path) ? readNote(path) : undefined
-  const script = /scripts\/(demo|serve|test|backup|restore)\.ts/
+  const script = /scripts\/(demo|serve|test|judge|backup|restore)\.ts/
   return held && held.pid !== process.pid && script.test(commandOf(held.pid)) ? held : undefined
 }
 

@@ -29,7 +29,7 @@ async function toTop(wanted: Locator): Promise<void> {
 }
 
 const pictures: Picture[] = [
-  { name: 'door', arrange: (page) => page.getByRole('heading', { name: 'Sign in' }).waitFor() },
+  { name: 'door', arrange: (page) => page.getByText('All that comes along weighs').waitFor() },
   {
     name: 'trips',
     arrange: async (page) => {

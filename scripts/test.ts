@@ -1,13 +1,12 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { relative } from 'node:path'
 import { buildIfStale } from './build'
-import { clearFolder } from './clear-folder'
 import { runChild } from './children'
 import { ensurePrograms, headlessChromium, mariadb } from './debian'
-import { demoSettings, seedDemo } from './demo-data'
-import { anyFreePort } from './ports'
+import { tryInterface } from './interface-tests'
+import type { LockNote } from './lock'
 import { run } from './run'
-import { databaseFolder, lockFolder, startService } from './service'
+import { lockFolder } from './service'
 import { ScriptError } from './script-error'
 
 const folder = '.data/test'
@@ -130,9 +129,9 @@ async function vitest(): Promise<void> {
   )
 }
 
-async function playwright(address: string): Promise<void> {
+async function playwright(note: (note: Partial<LockNote>) => void): Promise<void> {
   console.log('\n— The interface, in Chromium')
-  const ok = await runTool('playwright', ['test'], { RAG_TIN_ADDRESS: address })
+  const ok = await tryInterface(folder, note)
   addReport(
     `${results}/report.json`,
     ({ suites }: PlaywrightReport) => {
@@ -156,18 +155,7 @@ await run(async () => {
   await Promise.all([checkInTurn(types), checkInTurn(theRest)])
   await vitest()
 
-  clearFolder(databaseFolder(folder))
-  const service = await startService({
-    folder,
-    port: await anyFreePort(),
-    settings: demoSettings,
-    prepare: seedDemo,
-    tell: console.error,
-    onEnd: console.error,
-  })
-  note({ address: service.address })
-  await playwright(service.address)
-  await service.stop()
+  await playwright(note)
   console.log(`\n${tally.passed} passed, ${tally.failed.length} failed`)
   // Once more at the end, where nobody has to look for them.
   for (const name of tally.failed) console.error(`✗ ${name}`)

@@ -157,6 +157,11 @@ export function boxFaults(page: Page): Promise<string[]> {
       }
     })
 
+    const around = boxOf(scope)
+    const isBeyond = around.top < -1 || around.bottom > window.innerHeight + 1
+    if (dialogs.length > 0 && isBeyond && !ancestorsOf(scope).some(scrolls)) {
+      faults.add(`runs off above or below: ${short(scope.textContent ?? '')}`)
+    }
     if (document.documentElement.scrollWidth > window.innerWidth + 1) faults.add('the page scrolls sideways')
     for (const element of [scope, ...scope.querySelectorAll('*')]) {
       // A table that is broader than the page scrolls by itself, and with the keyboard too.

@@ -1,5 +1,6 @@
 import { defined } from '#core/validation'
 import type { Page } from '@playwright/test'
+import { boxFaults } from './boxes'
 import { expect, test } from './rig'
 import { analysed, expectNoAxeViolations, expectStart, openOwnDemo, saved, startField } from './steps'
 
@@ -149,6 +150,7 @@ test('what is known of a shop opens on its mark: hours, trust; it is taken away,
   await panel.getByLabel('how you know it').selectOption({ label: 'hearsay' })
   await expect(mark).toHaveText('shut')
   await expect(panel).toContainText('Something here is shut when you come by')
+  expect(await boxFaults(page), 'all of it can be seen').toEqual([])
   // A dialog over it closes by itself, and leaves it.
   await panel.getByRole('button', { name: 'Day by day' }).click()
   const byDay = page.getByRole('dialog', { name: 'Hours of the bike shop at Quillby' })

@@ -3,7 +3,9 @@ import type { WeighedAtTheDoor } from '#catalogue/demo'
 import { hoursInWords } from '#wording'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { api, linesOf } from '../../http/api'
+import { beamScale } from '../../drawing/beam-scale'
 import { useView } from '../../stores/view'
+import BeamBars from '../weigh/BeamBars.vue'
 
 /** A first tin, weighed alive: how far apart the shops lie decides what comes along. */
 const { grams, km, massWord } = useView()
@@ -34,13 +36,12 @@ onMounted(() => void weigh())
 watch(gapKm, () => void weigh())
 
 const shown = computed(() => things.value.find(({ id }) => id === picked.value) ?? things.value[0])
-const most = computed(() => Math.max(...things.value.flatMap(({ hours, priceH }) => [hours, priceH]), 0.01))
-const widthOf = (hours: number) => `${Math.round(100 * Math.sqrt(hours / most.value))}%`
+const scale = computed(() => beamScale(things.value))
 const takenG = computed(() => things.value.reduce((sum, { n, carriedG }) => sum + (n > 0 ? carriedG : 0), 0))
 </script>
 
 <template>
-  <section aria-labelledby="beam" class="max-w-2xl">
+  <section aria-labelledby="beam" class="colours max-w-2xl">
     <label class="block">
       <span id="beam" class="flex flex-wrap items-baseline justify-between gap-x-3 text-sm">
         <span>From one bike shop to the next</span>
@@ -49,7 +50,8 @@ const takenG = computed(() => things.value.reduce((sum, { n, carriedG }) => sum 
       <input v-model.number="gapKm" type="range" min="20" max="400" step="10" class="mt-1 w-full accent-[#f4ecd8]" />
     </label>
     <p v-if="failure" class="mt-2 text-sm">{{ failure }}</p>
-    <ul class="mt-2" :aria-busy="!things.length">
+    <!-- As high as it will be: what stands over it must not jump. -->
+    <ul class="mt-2 min-h-[13.8rem] max-md:min-h-[22rem]" :aria-busy="!things.length">
       <li v-for="thing in things" :key="thing.id">
         <button
           type="button"
@@ -63,34 +65,34 @@ const takenG = computed(() => things.value.reduce((sum, { n, carriedG }) => sum 
             }}<span v-if="thing.needs.length" class="text-xs"> with {{ thing.needs.length }} more</span></span
           >
           <span class="figures text-right text-xs text-tin-ink/70">{{ grams(thing.carriedG) }}</span>
-          <span class="grid grid-cols-[3fr_2px_7fr] items-center" aria-hidden="true">
-            <span class="flex h-3 justify-end"
-              ><span class="h-full bg-[#cdbb93]" :style="{ width: widthOf(thing.priceH) }"
-            /></span>
-            <span class="h-4 bg-tin-ink" />
-            <span class="h-3"
-              ><span
-                class="block h-full"
-                :class="thing.n > 0 ? 'bg-[#7cc2b6]' : 'border border-[#7cc2b6]'"
-                :style="{ width: widthOf(thing.hours) }"
-            /></span>
-          </span>
+          <BeamBars :price-h="thing.priceH" :hours="thing.hours" :taken="thing.n > 0" :scale="scale" />
           <span class="stamped pr-1 text-right text-xs">{{
             thing.n > 1 ? `take ${thing.n}` : thing.n === 1 ? 'take' : 'leave'
           }}</span>
         </button>
       </li>
     </ul>
-    <p v-if="shown" role="status" class="mt-3 min-h-[4.5em] text-sm text-tin-ink/85">
-      <strong>{{ shown.name }}</strong>,
-      {{ shown.needs.length ? `with what it needs (${shown.needs.join(', ')}), ` : '' }}{{ grams(shown.carriedG) }}:
-      {{ shown.n > 0 ? 'spares' : 'would spare' }} {{ hoursInWords(shown.hours) }} in the mean over many such trips; its
-      {{ massWord }} cost {{ hoursInWords(shown.priceH) }}, at {{ grams(500) }} for an hour.
-      <template v-if="shown.why">Most by this: {{ shown.why.failure }}.</template>
-      All that comes along weighs {{ grams(takenG) }}.
+    <p role="status" class="mt-3 min-h-[4.5em] text-sm text-tin-ink/85">
+      <template v-if="shown">
+        <strong>{{ shown.name }}</strong>,
+        {{ shown.needs.length ? `with what it needs (${shown.needs.join(', ')}), ` : '' }}{{ grams(shown.carriedG) }}:
+        {{ shown.n > 0 ? 'spares' : 'would spare' }} {{ hoursInWords(shown.hours) }} in the mean over many such trips;
+        its {{ massWord }} cost {{ hoursInWords(shown.priceH) }}, at {{ grams(500) }} for an hour.
+        <template v-if="shown.why">Most by this: {{ shown.why.failure }}.</template>
+        All that comes along weighs {{ grams(takenG) }}.
+      </template>
     </p>
     <p class="mt-1 text-xs text-tin-ink/70">
       Reckoned as you ask, from planning values, for one touring bike; yours decide on your own road.
     </p>
   </section>
 </template>
+
+<style scoped>
+/* On enamel, by day too, things have the colours of the night. */
+.colours {
+  --petrol: #7cc2b6;
+  --sand: #cdbb93;
+  --ink: var(--tin-ink);
+}
+</style>

@@ -103,34 +103,34 @@ function without(part: 'parcel' | 'stocks', classId: string, what: string) {
           </button>
         </li>
       </ul>
-      <div v-if="kind?.takesParcels" class="flex flex-wrap items-center gap-2 text-sm">
-        <span v-for="(count, classId) in service.parcel" :key="classId" class="flex items-center gap-1">
-          <input
-            class="field figures w-14! text-right"
-            inputmode="numeric"
-            :value="count"
-            :aria-label="`How many: ${name(classId)}`"
-            @change="amount(classId, $event)"
-          />
-          {{ name(classId) }}
-          <button
-            type="button"
-            class="button button-bare"
-            :aria-label="`Take ${name(classId)} out of the parcel`"
-            @click="without('parcel', classId, 'a smaller parcel')"
-          >
-            <X :size="14" aria-hidden="true" />
+      <div class="flex flex-wrap items-center gap-2 text-sm">
+        <template v-if="kind?.takesParcels">
+          <span v-for="(count, classId) in service.parcel" :key="classId" class="flex items-center gap-1">
+            <input
+              class="field figures w-14! text-right"
+              inputmode="numeric"
+              :value="count"
+              :aria-label="`How many: ${name(classId)}`"
+              @change="amount(classId, $event)"
+            />
+            {{ name(classId) }}
+            <button
+              type="button"
+              class="button button-bare"
+              :aria-label="`Take ${name(classId)} out of the parcel`"
+              @click="without('parcel', classId, 'a smaller parcel')"
+            >
+              <X :size="14" aria-hidden="true" />
+            </button>
+          </span>
+          <select v-model="posting" class="field w-52!" :aria-label="`Post to ${stop.name}`">
+            <option value="">your parcel holds …</option>
+            <option v-for="option in postable" :key="option.id" :value="option.id">{{ option.name }}</option>
+          </select>
+          <button type="button" class="button" :disabled="!posting" @click="post">
+            <PackagePlus :size="15" aria-hidden="true" />Post it
           </button>
-        </span>
-        <select v-model="posting" class="field w-52!" :aria-label="`Post to ${stop.name}`">
-          <option value="">your parcel holds …</option>
-          <option v-for="option in postable" :key="option.id" :value="option.id">{{ option.name }}</option>
-        </select>
-        <button type="button" class="button" :disabled="!posting" @click="post">
-          <PackagePlus :size="15" aria-hidden="true" />Post it
-        </button>
-      </div>
-      <div class="flex flex-wrap gap-2">
+        </template>
         <button v-if="trades.length" type="button" class="button" @click="asking = true">
           <MessageCircleQuestion :size="15" aria-hidden="true" />Ask them
         </button>

@@ -42,7 +42,7 @@ function begin(event: Event) {
     <PopoverAnchor :reference="mark" />
     <PopoverPortal>
       <PopoverContent
-        class="card z-40 w-[min(34rem,calc(100vw-1.5rem))] space-y-2 p-3 shadow-xl"
+        class="card z-40 max-h-(--reka-popover-content-available-height) w-[min(34rem,calc(100vw-1.5rem))] space-y-2 overflow-y-auto p-3 shadow-xl"
         :aria-label="`${kind.name} at ${stop.name}`"
         :side-offset="6"
         :collision-padding="12"

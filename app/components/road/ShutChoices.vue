@@ -77,5 +77,8 @@ function choose(option: WeighedOption) {
       Opening hours are as they were typed in: ask there.
     </p>
   </RadioGroup>
-  <p v-else-if="!options && isAnythingShut" class="text-sm text-soft">Weighing what waiting here is worth …</p>
+  <!-- About as high as what comes, so that nothing jumps then. -->
+  <p v-else-if="!options && isAnythingShut" class="min-h-60 rounded border border-line p-3 text-sm text-soft">
+    Weighing what waiting here is worth …
+  </p>
 </template>

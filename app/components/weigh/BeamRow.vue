@@ -3,10 +3,12 @@ import { Pin } from '@lucide/vue'
 import { hoursInWords } from '#wording'
 import { computed } from 'vue'
 import type { WeighedThing } from '../../stores/verdicts'
+import type { BeamScale } from '../../drawing/beam-scale'
 import { useView } from '../../stores/view'
+import BeamBars from './BeamBars.vue'
 
 /** One thing as a beam: the grams it costs to the left, the hours it spares to the right. */
-const props = defineProps<{ row: WeighedThing; scale: (hours: number) => number; selected: boolean }>()
+const props = defineProps<{ row: WeighedThing; scale: BeamScale; selected: boolean }>()
 defineEmits<{ select: []; pin: [] }>()
 const { grams } = useView()
 
@@ -16,9 +18,6 @@ const words = computed(() => {
   if (verdict.verdict === 'leave') return 'leave'
   return verdict.n > 1 ? `take ${verdict.n}` : 'take'
 })
-/** The fulcrum stands nearer the grams; both sides keep one scale, so each is drawn as a share of its own width. */
-const [leftShare, rightShare] = [0.3, 0.7]
-const percent = (hours: number, share: number) => `${(props.scale(hours) * rightShare) / share}%`
 </script>
 
 <template>
@@ -40,22 +39,7 @@ const percent = (hours: number, share: number) => `${(props.scale(hours) * right
         <Pin v-if="row.verdict.pinned" :size="13" class="shrink-0 text-brass" aria-label="pinned" />
       </span>
       <span class="cost figures text-right text-xs text-soft">{{ grams(row.verdict.carriedG) }}</span>
-      <span class="beam" aria-hidden="true">
-        <span class="flex h-3.5 justify-end overflow-hidden">
-          <span
-            class="h-full shrink-0 rounded-l-[2px] bg-sand"
-            :style="{ width: percent(row.verdict.priceH, leftShare) }"
-          />
-        </span>
-        <span class="h-5 bg-ink" />
-        <span class="h-3.5">
-          <span
-            class="block h-full rounded-r-[2px]"
-            :class="taken ? 'bg-petrol' : 'hatched'"
-            :style="{ width: percent(row.hours, rightShare) }"
-          />
-        </span>
-      </span>
+      <BeamBars class="beam" :price-h="row.verdict.priceH" :hours="row.hours" :taken="taken" :scale="scale" />
       <span class="spared figures text-xs" :class="taken ? 'font-semibold' : 'text-soft'">{{
         hoursInWords(row.hours)
       }}</span>
@@ -105,12 +89,5 @@ const percent = (hours: number, share: number) => `${(props.scale(hours) * right
 }
 .beam {
   grid-area: beam;
-  display: grid;
-  grid-template-columns: 3fr 2px 7fr;
-  align-items: center;
-}
-.hatched {
-  border: 1px solid var(--petrol);
-  background: repeating-linear-gradient(135deg, var(--petrol) 0 1px, transparent 1px 4px);
 }
 </style>

@@ -5,7 +5,6 @@ import { classInWords } from '#wording'
 import { catalogue } from '#catalogue'
 import { NuxtLink } from '#components'
 import { navigateTo, useRoute } from '#imports'
-import { scalePow } from 'd3-scale'
 import { computed, onMounted, onUnmounted, useTemplateRef, watch } from 'vue'
 import TermHint from '../../../components/common/TermHint.vue'
 import DrawnTrips from '../../../components/weigh/DrawnTrips.vue'
@@ -16,6 +15,7 @@ import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
 import LeftToLuck from '../../../components/weigh/LeftToLuck.vue'
 import BeamRow from '../../../components/weigh/BeamRow.vue'
 import { useWide } from '../../../composables/useWide'
+import { beamScale } from '../../../drawing/beam-scale'
 import { useVerdicts } from '../../../stores/verdicts'
 import { useView } from '../../../stores/view'
 import { useKitStore } from '../../../stores/kit'
@@ -44,11 +44,7 @@ watch(
 )
 
 const all = computed(() => [...taken.value, ...left.value])
-/** Both sides of every beam are drawn on this one scale, so the longer side is the heavier. */
-const scale = computed(() => {
-  const most = Math.max(0.1, ...all.value.flatMap(({ verdict, hours }) => [verdict.priceH, hours]))
-  return scalePow().exponent(0.4).domain([0, most]).range([0, 100])
-})
+const scale = computed(() => beamScale(all.value.map(({ verdict, hours }) => ({ priceH: verdict.priceH, hours }))))
 
 function select(id: string) {
   selection.thingId = selection.thingId === id ? '' : id
@@ -113,7 +109,9 @@ function walk(event: KeyboardEvent) {
         class="head mt-2 grid gap-2 text-xs text-soft max-md:hidden"
         aria-hidden="true"
       >
-        <span>on the bench</span><span /><span class="beam-head"
+        <span>on the bench</span><span /><span
+          class="grid gap-2"
+          :style="{ gridTemplateColumns: `${scale.left}fr ${1 - scale.left}fr` }"
           ><span class="text-right">{{ massWord }} it costs</span><span>hours it spares</span></span
         ><span /><span class="text-right">verdict</span>
       </div>
@@ -179,11 +177,6 @@ function walk(event: KeyboardEvent) {
 <style scoped>
 .head {
   grid-template-columns: minmax(0, 15rem) 4rem minmax(0, 1fr) 4.2rem 4.8rem;
-}
-.beam-head {
-  display: grid;
-  grid-template-columns: 3fr 7fr;
-  gap: 0.75rem;
 }
 .waterline::after {
   content: '';
