@@ -1,5 +1,6 @@
 import type { Proof } from '#core/bound'
 import type { KitChoice } from '#core/search'
+import type { Kit } from '#core/verdicts'
 import type { Lacking, Piece } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { RoadPoint } from '#core/road'
@@ -25,8 +26,13 @@ import type {
 import type { Choice, KitAtPrice, KitChooserService, Outcome } from '../workers/kit-chooser'
 
 /** A kit, and the ledger it was chosen for. */
-export interface Weighed extends Choice {
+export interface Chosen extends Choice {
   readonly built: NumberedLedger
+}
+
+/** The same with its why. */
+export interface Weighed extends Chosen {
+  readonly kit: Kit | null
 }
 
 /** A way to deal with what is shut at a stop, and what comes of it. */
@@ -69,7 +75,9 @@ const calmMs = 700
 /** The analysis of the trip on the bench, done in workers so that the page never waits. */
 export const useKitStore = defineStore('kit', () => {
   const analysis = shallowRef<Analysis>()
-  /** The kit, and the ledger it was chosen for: while a trip is weighed anew, as it was before. */
+  /** The kit that was chosen last, which is there a moment before its why. */
+  const chosen = shallowRef<Chosen | null>(null)
+  /** The kit with its why, and the ledger it was chosen for: while a trip is weighed anew, as it was before. */
   const weighed = shallowRef<Weighed | null>(null)
   const kit = computed(() => weighed.value?.kit ?? null)
   const busy = ref(false)
@@ -114,6 +122,8 @@ export const useKitStore = defineStore('kit', () => {
     waiting = trip
     stopProof()
     if (!busy.value) analysed = analyseWaiting()
+    // It gets ready while the trip is being analysed.
+    kitService()
     return analysed
   }
 
@@ -139,9 +149,13 @@ export const useKitStore = defineStore('kit', () => {
   /** Chooses the kit for a ledger; while one is being chosen, only the newest ledger waits. */
   function weigh(built: NumberedLedger | null): void {
     toWeigh = built
-    if (!built) weighed.value = null
+    if (!built) chosen.value = weighed.value = null
     if (!weighing.value) void weighWaiting()
   }
+
+  /** The road may be taken away while a kit is chosen for it, and a newer ledger may come. */
+  const hasLedger = () => Boolean(analysis.value?.built)
+  const isOlder = () => toWeigh !== null
 
   async function weighWaiting(): Promise<void> {
     weighing.value = true
@@ -149,9 +163,14 @@ export const useKitStore = defineStore('kit', () => {
       const built: NumberedLedger = toWeigh
       toWeigh = null
       try {
-        const choice = await chosen(built)
+        const choice = await choose(built)
+        if (!hasLedger()) break
         // What has changed meanwhile is weighed in its turn; till then this is nearer to it than what was shown before.
-        weighed.value = { ...choice, built }
+        chosen.value = { ...choice, built }
+        // The why of the newest alone is worked out.
+        if (isOlder()) continue
+        const kit = choice.kit && (await kitService().explain())
+        if (hasLedger()) weighed.value = { ...choice, kit, built }
       } catch (error) {
         failure.value = error instanceof Error ? error.message : String(error)
       }
@@ -162,7 +181,7 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   /** Sends the ledger only when the worker does not have it. */
-  async function chosen({ number, ledger }: NumberedLedger): Promise<Choice> {
+  async function choose({ number, ledger }: NumberedLedger): Promise<Choice> {
     const { gramsPerHour, budgetG, pins } = ledger
     const prices = { gramsPerHour, budgetG, pins }
     const answer =
@@ -173,18 +192,28 @@ export const useKitStore = defineStore('kit', () => {
 
   const kitService = (): Remote<KitChooserService> => (chooser ??= kitWorker()).service
 
-  /** Compares plans beside the kit that is chosen, which never waits for that; whoever compares others gives up the last. */
+  /**
+   * Compares plans beside the kit that is chosen, which never waits for that; whoever compares others gives up the last. A
+   * worker that has compared before is much quicker: it is kept, unless it is given up.
+   */
   function comparer() {
-    let comparing: KitWorker | undefined
+    let mine: KitWorker | undefined
+    let isComparing = false
+    function stop(): void {
+      mine?.worker.terminate()
+      mine = undefined
+      isComparing = false
+    }
     return {
       async compare(...question: Parameters<KitChooserService['compare']>): Promise<Outcome[]> {
-        comparing?.worker.terminate()
-        const mine = (comparing = kitWorker())
-        const outcomes = await mine.service.compare(...question)
-        mine.worker.terminate()
+        if (isComparing) stop()
+        const asked = (mine ??= kitWorker())
+        isComparing = true
+        const outcomes = await asked.service.compare(...question)
+        isComparing = false
         return outcomes
       },
-      stop: () => comparing?.worker.terminate(),
+      stop,
     }
   }
   const [shutWays, lackingSteps] = [comparer(), comparer()]
@@ -386,11 +415,12 @@ export const useKitStore = defineStore('kit', () => {
     analysed = asked = Promise.resolve()
     busy.value = false
     analysis.value = undefined
-    weighed.value = null
+    chosen.value = weighed.value = null
   }
 
   return {
     analysis,
+    chosen,
     weighed,
     kit,
     busy,

@@ -1,5 +1,5 @@
 import { indexLedger, type Ledger } from '#core/ledger'
-import { KitSearch, usualGramsPerHour } from '#core/search'
+import { KitSearch, usualGramsPerHour, type KitChoice } from '#core/search'
 import { faultLines } from '#core/trip'
 import { whatIsLacking, type Lacking, type LaidOut } from '#core/unlock'
 import { nth } from '#core/validation'
@@ -10,7 +10,7 @@ export type Prices = Pick<Ledger, 'gramsPerHour' | 'budgetG' | 'pins'>
 
 /** The kit for a ledger; none where the trip asks for what cannot be, with the reasons. */
 export interface Choice {
-  readonly kit: Kit | null
+  readonly kit: KitChoice | null
   readonly problems: readonly string[]
 }
 
@@ -32,6 +32,8 @@ export interface KitAtPrice {
 /** Chooses kits, and keeps what has been worked out of a ledger while only its prices change. */
 export function createKitChooser() {
   let known: { number: number; ledger: Ledger; search: KitSearch } | undefined
+  /** The kit that was chosen last. */
+  let best: KitChoice | undefined
 
   /**
    * @param number tells ledgers apart
@@ -45,12 +47,19 @@ export function createKitChooser() {
         known = { number, ledger, search: known.search.under(indexLedger(ledger)) }
       } else if (given) known = { number, ledger: given, search: KitSearch.forLedger(indexLedger(given)) }
       else return undefined
-      return { kit: explainKit(known.ledger, known.search), problems: [] }
+      best = known.search.best()
+      return { kit: best, problems: [] }
     } catch (error) {
       const lines = faultLines(error)
       if (!lines) throw error
+      best = undefined
       return { kit: null, problems: lines }
     }
+  }
+
+  /** The kit that was chosen last, with its why, which takes longer than the choice; null where there is none. */
+  function explain(): Kit | null {
+    return known && best ? explainKit(known.ledger, known.search, best) : null
   }
 
   const lacking = (laid: LaidOut, gramsPerHour: number | null, carried: Readonly<Record<string, number>>): Lacking[] =>
@@ -85,6 +94,6 @@ export function createKitChooser() {
     }
   }
 
-  return { choose, lacking, compare, asTheRoadSetsIt }
+  return { choose, explain, lacking, compare, asTheRoadSetsIt }
 }
 export type KitChooserService = ReturnType<typeof createKitChooser>

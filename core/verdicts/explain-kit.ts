@@ -11,13 +11,13 @@ export interface Kit extends KitChoice {
 }
 
 /**
- * Chooses the kit and explains it: every item with its verdict, and how the hours come about.
+ * Explains a kit: every item with its verdict, and how the hours come about.
  *
  * @param search of the ledger
+ * @param kit the best that it finds, where it is not at hand
  * @throws Fault where what is pinned weighs more than the budget
  */
-export function explainKit(ledger: Ledger, search: KitSearch): Kit {
-  const kit = search.best()
+export function explainKit(ledger: Ledger, search: KitSearch, kit: KitChoice = search.best()): Kit {
   const weighing = new Weighing(search, kit)
   const free = search.under(indexLedger({ ...ledger, pins: {} })).problem
   return {

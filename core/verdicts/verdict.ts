@@ -92,20 +92,30 @@ function flipOf({ ledger }: Weighing, lostH: number, carriedG: number, n: number
   return { gramsPerHour: carriedG / lostH, massG: ownG > 0 && Number.isFinite(ownG) ? ownG / n : null }
 }
 
-/** An item left at home, alone or with what it would need: whatever saves most for its grams. */
+/**
+ * An item left at home, alone or with what it would need: whatever saves most for its grams. At first sight what comes along
+ * saves a little more than once all is worked out, so those that cannot save most are not worked out.
+ */
 function whatWouldCome(weighing: Weighing, free: KitProblem, item: number): Change[] {
   const alone = [{ item, by: 1 }]
+  const seen = [alone, ...bundlesWith(weighing, free, item)]
+    .map((changes) => {
+      const massG = changes.reduce((sum, change) => sum + change.by * nth(weighing.ledger.items, change.item).massG, 0)
+      const perGram = (savedH: number) => savedH / (massG + 1)
+      return { changes, perGram, atSight: perGram(weighing.savedAtSight(changes)) }
+    })
+    .sort((a, b) => b.atSight - a.atSight)
   let [best, most] = [alone, 0]
-  for (const changes of [alone, ...bundlesWith(weighing, free, item)]) {
-    const massG = changes.reduce((sum, change) => sum + change.by * nth(weighing.ledger.items, change.item).massG, 0)
-    const perGram = savedBy(weighing, changes) / (massG + 1)
-    if (perGram > most) [best, most] = [changes, perGram]
+  for (const { changes, perGram, atSight } of seen) {
+    if (atSight * (1 + sightErrs) <= most) break
+    const saved = perGram(weighing.saved(changes))
+    if (saved > most) [best, most] = [changes, saved]
   }
   return best
 }
 
-const savedBy = (weighing: Weighing, changes: readonly Change[]) =>
-  weighing.promise.promiseH - weighing.tryOut(changes, () => weighing.promise.promiseH)
+/** By so much of it what is seen at first may be too little. */
+const sightErrs = 0.1
 
 /** What a way to mend lacks besides an item, for each way that the item has a part in. */
 function bundlesWith({ kit }: Weighing, free: KitProblem, item: number): Change[][] {

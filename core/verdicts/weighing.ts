@@ -32,6 +32,18 @@ export class Weighing {
     })
   }
 
+  /** Hours that a change saves. */
+  saved(changes: readonly Change[]): number {
+    const { promise } = this
+    return promise.promiseH - this.tryOut(changes, () => promise.promiseH)
+  }
+
+  /** The same at first sight. */
+  savedAtSight(changes: readonly Change[]): number {
+    const { promise } = this
+    return promise.promiseH - promise.tryAtSight(changes, () => promise.promiseH)
+  }
+
   /** Carried items that give some functions or stocks: what a fix rests on. */
   restsOn(needs: readonly number[], stocks: readonly number[]): number[] {
     const { providers, demand } = this.problem

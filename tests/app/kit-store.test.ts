@@ -45,6 +45,7 @@ vi.mock('comlink', () => ({
       if (ledger) numberKnown = number
       return Promise.resolve(numberKnown === number ? choice : undefined)
     },
+    explain: () => (holdsWhy ? new Promise((answer) => whys.push(answer)) : Promise.resolve(choice.kit)),
     cutRoad: () => new Promise<RoadReshaping>((answer) => cuts.push(answer)),
     proveKit: (_ledger: unknown, _shown: unknown, onBound: (boundNetH: number, seconds: number) => void) =>
       new Promise((answer, fail) => proofs.push({ answer, fail, onBound })),
@@ -59,6 +60,9 @@ const kit = explainKit(built.ledger, KitSearch.forLedger(indexLedger(built.ledge
 let choice: Choice
 let chosen: { number: number; prices: Prices; hasLedger: boolean }[]
 let numberKnown: number | undefined
+/** Whether the why is answered by hand, and those that were asked for. */
+let holdsWhy: boolean
+const whys: ((kit: unknown) => void)[] = []
 const analysis = (change: Partial<Analysis> = {}): Analysis => ({
   lengthKm: survey.lengthKm,
   climbM: survey.climbM,
@@ -81,7 +85,8 @@ beforeEach(async () => {
   choice = { kit, problems: [] }
   chosen = []
   numberKnown = undefined
-  for (const list of [workers, analyses, cuts, proofs]) list.length = 0
+  holdsWhy = false
+  for (const list of [whys, workers, analyses, cuts, proofs]) list.length = 0
   vi.stubGlobal('Worker', function Worker(this: object, url: URL) {
     const worker: FakeWorker = { file: defined(url.pathname.split('/').at(-1)), terminated: false }
     workers.push(worker)
@@ -251,6 +256,44 @@ describe('the kit', () => {
     nth(analyses, 2).answer(analysis({ built: { ...built, number: 1 } }))
     await pass(0)
     expect(chosen.slice(3).map(({ hasLedger }) => hasLedger)).toEqual([false, true])
+  })
+
+  it('is there before its why, which is worked out of the newest alone', async () => {
+    holdsWhy = true
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    expect(store.chosen?.kit?.massG).toBe(kit.massG)
+    expect(store.kit).toBeNull()
+    expect(store.weighing).toBe(true)
+    for (const gramsPerHour of [50, 60]) {
+      void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour } })
+      defined(analyses.at(-1)).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour } } }))
+      await pass(0)
+    }
+    nth(whys, 0)(kit)
+    await pass(0)
+    expect(store.weighed?.built.ledger.gramsPerHour).toBe(built.ledger.gramsPerHour)
+    expect(store.chosen?.built.ledger.gramsPerHour).toBe(60)
+    expect(whys).toHaveLength(2)
+    nth(whys, 1)(kit)
+    await pass(0)
+    expect(store.weighed?.built.ledger.gramsPerHour).toBe(60)
+    expect(store.weighing).toBe(false)
+  })
+
+  it('goes with the road, though its why is still being worked out', async () => {
+    holdsWhy = true
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    void store.analyse({ ...trip, stops: [] })
+    nth(analyses, 1).answer(analysis({ built: null }))
+    await pass(0)
+    expect(store.chosen).toBeNull()
+    nth(whys, 0)(kit)
+    await pass(0)
+    expect(store.weighed).toBeNull()
   })
 
   it('goes with the road', async () => {

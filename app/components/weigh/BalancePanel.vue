@@ -20,10 +20,10 @@ const kitStore = useKitStore()
 const selection = useSelection()
 const { grams } = useView()
 
-const kit = computed(() => kitStore.kit)
+const kit = computed(() => kitStore.chosen?.kit)
 const dials = computed(() => store.trip?.dials)
 /** The price in force: the trip's own, or the usual one of the road while it has none. */
-const gramsPerHour = computed(() => dials.value?.gramsPerHour ?? kitStore.weighed?.built.ledger.gramsPerHour ?? null)
+const gramsPerHour = computed(() => dials.value?.gramsPerHour ?? kitStore.chosen?.built.ledger.gramsPerHour ?? null)
 function turn(to: number | null) {
   store.edit(
     to === null ? 'set the dial by the road' : 'turn the dial',
@@ -83,6 +83,6 @@ const showsSum = ref(false)
           : 'The balance moves as soon as there is a road and something on the bench.')
       }}
     </p>
-    <FaultLines v-if="kitStore.weighed?.problems.length" class="mt-2" :lines="kitStore.weighed.problems" />
+    <FaultLines v-if="kitStore.chosen?.problems.length" class="mt-2" :lines="kitStore.chosen.problems" />
   </section>
 </template>
