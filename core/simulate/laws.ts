@@ -35,3 +35,28 @@ export function gammaDraw(shape: number, stream: Stream): number {
     if (u < 1 - 0.0331 * x * x * x * x || Math.log(u) < 0.5 * x * x + d - d * v + d * Math.log(v)) return d * v
   }
 }
+
+/**
+ * A number of the same law, of those above a limit. Numbers of the law are drawn until one lies above a limit that many do;
+ * above a higher one, numbers of an exponential law are, that touches the Gamma law at the limit and nowhere lies below it,
+ * and each is kept as often as the Gamma law has it. Source: the rejection method, L. Devroye, "Non-Uniform Random Variate
+ * Generation" (1986), II.3.
+ *
+ * @param limit 0 or more
+ */
+export function gammaDrawAbove(shape: number, limit: number, stream: Stream): number {
+  if (limit <= shape) {
+    for (;;) {
+      const drawn = gammaDraw(shape, stream)
+      if (drawn > limit) return drawn
+    }
+  }
+  const bend = shape - 1
+  // Below a shape of 1 the law falls more steeply than the exponential of rate 1.
+  const rate = 1 - Math.max(0, bend) / limit
+  for (;;) {
+    const above = -Math.log(1 - stream.next()) / rate
+    const kept = Math.exp(bend * Math.log1p(above / limit) - (1 - rate) * above)
+    if (above > 0 && stream.next() < kept) return limit + above
+  }
+}

@@ -2,7 +2,7 @@ import type { LedgerWear } from '../ledger'
 import { wornOutAtLeast } from '../maths'
 import { nth } from '../validation'
 import type { Stream } from './keyed-random'
-import { gammaDraw } from './laws'
+import { gammaDraw, gammaDrawAbove } from './laws'
 
 /** A new part, or the one at departure, until the next new one is fitted. */
 interface Stretch {
@@ -57,9 +57,7 @@ export class WearDraws {
     let worn: readonly number[] = lives
     const scale = this.spread ** 2
     if (scale > 0) {
-      let sum: number
-      do sum = gammaDraw(inAll / scale, stream) * scale
-      while (sum <= left + rounding)
+      const sum = gammaDrawAbove(inAll / scale, (left + rounding) / scale, stream) * scale
       const shares = lives.map((each) => gammaDraw(each / scale, stream))
       const all = shares.reduce((total, share) => total + share, 0)
       worn = shares.map((share) => (share / all) * sum)

@@ -2,7 +2,7 @@ import { indexLedger, ledgerFormat, readLedger, type LedgerWear } from '#core/le
 import { gammaP } from '#core/maths'
 import { Simulation } from '#core/simulate'
 import { nth } from '#core/validation'
-import { gammaDraw, poissonDraw } from '../../core/simulate/laws'
+import { gammaDraw, gammaDrawAbove, poissonDraw } from '../../core/simulate/laws'
 import { Stream } from '../../core/simulate/keyed-random'
 import { WearDraws } from '../../core/simulate/wear'
 import { describe, expect, it } from 'vitest'
@@ -201,6 +201,34 @@ describe('a law', () => {
     expect(Math.abs(mean - shape)).toBeLessThan(4 * se)
     expect(variance / shape).toBeGreaterThan(0.96)
     expect(variance / shape).toBeLessThan(1.04)
+  })
+  // From far below its mean to where one in a thousand million lies.
+  it.each([
+    [8.44, 2],
+    [8.44, 6.25],
+    [8.44, 8.5],
+    [8.44, 14],
+    [1, 3],
+    [2.02, 6.25],
+    [0.3, 0.31],
+    [0.3, 4],
+    [0.8, 16],
+    [0.07, 16],
+  ])('of Gamma with shape %d above %d is as the law is there', (shape, limit) => {
+    const stream = new Stream(Math.round(shape * 1000 + limit))
+    const beyond = 1 - gammaP(shape, limit)
+    const count = 20_000
+    // What share of the law above the limit lies above each number drawn: evenly from 0 to 1.
+    const shares = Array.from({ length: count }, () => {
+      const value = gammaDrawAbove(shape, limit, stream)
+      expect(value).toBeGreaterThan(limit)
+      return (1 - gammaP(shape, value)) / beyond
+    }).sort((a, b) => a - b)
+    const apart = Math.max(
+      ...shares.map((share, i) => Math.max(Math.abs(share - i / count), Math.abs((i + 1) / count - share))),
+    )
+    // Kolmogorov's distance of so many lies below this with 99.9 per cent (tables, from memory).
+    expect(apart).toBeLessThan(1.95 / Math.sqrt(count))
   })
   it('of a stream is even: each of a hundred shares holds a hundredth', () => {
     const stream = new Stream(1)
