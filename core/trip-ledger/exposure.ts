@@ -46,33 +46,28 @@ export function exposureOf(
   const { km } = costs.grid
   const factors = costs.conditions.factorsOn(hazard)
   const passersBy = costs.conditions.passersBy()
+  const weights = factors.map((factor, step) => (numberAt(km, step + 1) - numberAt(km, step)) * factor)
   const legs = Array.from({ length: costs.legs }, (_, leg) => {
-    const steps: { step: number; weight: number }[] = []
-    const to = nth(costs.edges, leg + 1)
-    for (
-      let step = pointBefore(km, nth(costs.edges, leg));
-      step < factors.length && numberAt(km, step + 1) <= to;
-      step++
-    ) {
-      steps.push({ step, weight: (numberAt(km, step + 1) - numberAt(km, step)) * numberAt(factors, step) })
-    }
-    const weightedKm = steps.reduce((sum, { weight }) => sum + weight, 0)
-    return { steps, weightedKm }
+    const from = pointBefore(km, nth(costs.edges, leg))
+    const end = nth(costs.edges, leg + 1)
+    let [to, weightedKm] = [from, 0]
+    for (; to < weights.length && numberAt(km, to + 1) <= end; to++) weightedKm += numberAt(weights, to)
+    return { from, to, weightedKm }
   })
   const meanOn = (values: Float64Array) =>
-    legs.map(({ steps, weightedKm }) => {
+    legs.map(({ from, to, weightedKm }) => {
       if (weightedKm === 0) return 0
-      const sum = steps.reduce(
-        (total, { step, weight }) => total + (weight * (numberAt(values, step) + numberAt(values, step + 1))) / 2,
-        0,
-      )
+      let sum = 0
+      for (let step = from; step < to; step++) {
+        sum += (numberAt(weights, step) * (numberAt(values, step) + numberAt(values, step + 1))) / 2
+      }
       return sum / weightedKm
     })
-  const inAll = legs.reduce((sum, { weightedKm }) => sum + weightedKm, 0)
-  const passing = legs.reduce(
-    (sum, { steps }) => sum + steps.reduce((total, { step, weight }) => total + weight * numberAt(passersBy, step), 0),
-    0,
-  )
+  let [inAll, passing] = [0, 0]
+  for (const { from, to, weightedKm } of legs) {
+    inAll += weightedKm
+    for (let step = from; step < to; step++) passing += numberAt(weights, step) * numberAt(passersBy, step)
+  }
   return {
     weightedKm: legs.map(({ weightedKm }) => weightedKm),
     walkH: meanOn(failing.walkH),
