@@ -6,7 +6,7 @@ import type { PlaceReport, Remedy } from '#core/availability'
 import type { RoadPoint } from '#core/road'
 import { type Trip, type TripCard, partNames } from '#core/trip'
 import { hoursHangingOn, type Lack } from '#core/next-steps'
-import { defined, nth } from '#core/validation'
+import { nth } from '#core/validation'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
@@ -344,30 +344,41 @@ export const useKitStore = defineStore('kit', () => {
     return analysisService().remedies(classId)
   }
 
-  /** What can be done about what is shut at a stop, and what comes of each. */
+  /** What can be done about what is shut at a stop, and what comes of each; what is planned so far comes to the kit as it is. */
   async function shutOptionsAt(stopId: string): Promise<WeighedOption[]> {
     const options = await analysisService().shutOptionsAt(stopId)
-    const made = options.findIndex(({ isMade }) => isMade)
-    if (made < 0) return []
+    const now = weighed.value
+    if (!now?.kit || !options.some(({ isMade }) => isMade)) return []
+    const { massG, promiseH } = now.kit
+    const others = options.filter(({ isMade }) => !isMade)
     const outcomes = await shutWays.compare(
-      options.map(({ ledger }) => ledger),
-      made,
+      others.map(({ ledger }) => ledger),
+      now.built.ledger.gramsPerHour,
     )
-    return options.map(({ choice, isMade, parts, days }, i) => ({ choice, isMade, parts, days, ...nth(outcomes, i) }))
+    return options.map(({ choice, isMade, parts, days, ledger }) => {
+      const outcome = isMade
+        ? { massG, promiseH }
+        : nth(
+            outcomes,
+            others.findIndex((other) => other.ledger === ledger),
+          )
+      return { choice, isMade, parts, days, ...outcome }
+    })
   }
 
   /** What the plan lacks, with the hours that hang on each; the most first. */
   async function nextSteps(): Promise<WeighedStep[]> {
-    const now = weighed.value?.built.ledger
+    const now = weighed.value
     const steps = await analysisService().nextStepsOf()
-    if (!now || steps.length === 0) return []
-    const [first, ...others] = await lackingSteps.compare([now, ...steps.flatMap(({ ledgers }) => ledgers)], 0)
-    const nowH = defined(first).promiseH
-    const plansH = others.map(({ promiseH }) => promiseH)
+    if (!now?.kit || steps.length === 0) return []
+    const { promiseH } = now.kit
+    const plans = steps.flatMap(({ ledgers }) => ledgers)
+    const outcomes = await lackingSteps.compare(plans, now.built.ledger.gramsPerHour)
+    const plansH = outcomes.map((outcome) => outcome.promiseH)
     return steps
       .map(({ lack, ledgers }) => ({
         lack,
-        hours: hoursHangingOn({ lack }, nowH, plansH.splice(0, ledgers.length)),
+        hours: hoursHangingOn({ lack }, promiseH, plansH.splice(0, ledgers.length)),
       }))
       .sort((a, b) => b.hours - a.hours)
   }

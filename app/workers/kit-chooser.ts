@@ -65,13 +65,8 @@ export function createKitChooser() {
   const lacking = (laid: LaidOut, gramsPerHour: number | null, carried: Readonly<Record<string, number>>): Lacking[] =>
     whatIsLacking(laid, gramsPerHour, carried)
 
-  /**
-   * The best kit of each ledger, under one price of a gram: that of one of them.
-   *
-   * @param which the number of the ledger whose price holds
-   */
-  function compare(ledgers: readonly Ledger[], which: number): Outcome[] {
-    const { gramsPerHour } = nth(ledgers, which)
+  /** The best kit of each ledger, under one price of a gram. */
+  function compare(ledgers: readonly Ledger[], gramsPerHour: number | null): Outcome[] {
     return ledgers.map((ledger) => {
       const { massG, promiseH } = KitSearch.forLedger(indexLedger({ ...ledger, gramsPerHour })).best()
       return { massG, promiseH }

@@ -11,7 +11,7 @@ import { demoTrip } from '#catalogue/demo'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { packLine, type LineId, type PackedLine } from '../../app/workers/packed-line'
 import type { Analysis, ChangedParts, RoadReshaping } from '../../app/workers/analyser'
-import type { Choice, Prices } from '../../app/workers/kit-chooser'
+import type { Choice, Outcome, Prices } from '../../app/workers/kit-chooser'
 
 /** Workers that answer when the test says so; Comlink hands their service over as it would a real one's. */
 interface FakeWorker {
@@ -28,6 +28,14 @@ const analyses: {
   fail: (error: Error) => void
 }[] = []
 const cuts: ((value: RoadReshaping) => void)[] = []
+/** Plans that were given for comparing, and what is answered. */
+const comparisons: {
+  ledgers: readonly unknown[]
+  gramsPerHour: number | null
+  answer: (outcomes: readonly Outcome[]) => void
+}[] = []
+/** Ledgers of ways on, and of what is lacking: they are told apart and nothing else. */
+const ways = [{ id: 'wait' }, { id: 'ride on' }, { id: 'sleep' }]
 const proofs: {
   answer: (value: unknown) => void
   fail: (error: Error) => void
@@ -47,6 +55,23 @@ vi.mock('comlink', () => ({
     },
     explain: () => (holdsWhy ? new Promise((answer) => whys.push(answer)) : Promise.resolve(choice.kit)),
     cutRoad: () => new Promise<RoadReshaping>((answer) => cuts.push(answer)),
+    compare: (ledgers: readonly unknown[], gramsPerHour: number | null) =>
+      new Promise((answer) => comparisons.push({ ledgers, gramsPerHour, answer })),
+    shutOptionsAt: () =>
+      Promise.resolve(
+        ways.map((ledger) => ({
+          choice: { kind: ledger.id },
+          isMade: ledger.id === 'ride on',
+          parts: {},
+          days: 9,
+          ledger,
+        })),
+      ),
+    nextStepsOf: () =>
+      Promise.resolve([
+        { lack: { kind: 'no hours', stops: ['quillby'] }, ledgers: [ways[0]] },
+        { lack: { kind: 'no start' }, ledgers: [ways[1], ways[2]] },
+      ]),
     proveKit: (_ledger: unknown, _shown: unknown, onBound: (boundNetH: number, seconds: number) => void) =>
       new Promise((answer, fail) => proofs.push({ answer, fail, onBound })),
   }),
@@ -86,7 +111,7 @@ beforeEach(async () => {
   chosen = []
   numberKnown = undefined
   holdsWhy = false
-  for (const list of [whys, workers, analyses, cuts, proofs]) list.length = 0
+  for (const list of [whys, comparisons, workers, analyses, cuts, proofs]) list.length = 0
   vi.stubGlobal('Worker', function Worker(this: object, url: URL) {
     const worker: FakeWorker = { file: defined(url.pathname.split('/').at(-1)), terminated: false }
     workers.push(worker)
@@ -305,6 +330,62 @@ describe('the kit', () => {
     await pass(0)
     expect(store.weighed).toBeNull()
     expect(store.kit).toBeNull()
+  })
+})
+
+describe('plans beside the one that is made', () => {
+  beforeEach(async () => {
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+  })
+  const [sooner, later] = [
+    { massG: 500, promiseH: kit.promiseH - 2 },
+    { massG: 900, promiseH: kit.promiseH + 1 },
+  ]
+
+  it('are compared under its price; it is what it is, and not worked out again', async () => {
+    const asked = store.shutOptionsAt('ferrow')
+    await pass(0)
+    expect(nth(comparisons, 0).gramsPerHour).toBe(built.ledger.gramsPerHour)
+    expect(nth(comparisons, 0).ledgers).toEqual([ways[0], ways[2]])
+    nth(comparisons, 0).answer([sooner, later])
+    const { massG, promiseH } = kit
+    expect((await asked).map(({ massG, promiseH }) => ({ massG, promiseH }))).toEqual([
+      sooner,
+      { massG, promiseH },
+      later,
+    ])
+  })
+
+  it('have hours that hang on each, the most first', async () => {
+    const asked = store.nextSteps()
+    await pass(0)
+    nth(comparisons, 0).answer([later, sooner, later])
+    const found = await asked
+    expect(found.map(({ lack }) => lack.kind)).toEqual(['no start', 'no hours'])
+    expect(nth(found, 0).hours).toBeCloseTo(2, 9)
+    expect(nth(found, 1).hours).toBeCloseTo(1, 9)
+  })
+
+  it('are compared where others were before; others that are still being compared are given up', async () => {
+    const kitWorkers = () => workers.filter(({ file }) => file === 'kit.worker.ts').map(({ terminated }) => terminated)
+    void store.shutOptionsAt('ferrow')
+    await pass(0)
+    nth(comparisons, 0).answer([sooner, later])
+    await pass(0)
+    void store.shutOptionsAt('ferrow')
+    await pass(0)
+    expect(kitWorkers()).toEqual([false, false])
+    void store.shutOptionsAt('quillby')
+    await pass(0)
+    expect(kitWorkers()).toEqual([false, true, false])
+    // What matters next is compared beside them.
+    void store.nextSteps()
+    await pass(0)
+    expect(kitWorkers()).toEqual([false, true, false, false])
+    store.clear()
+    expect(kitWorkers()).toEqual([true, true, true, true])
   })
 })
 

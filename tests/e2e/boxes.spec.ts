@@ -174,7 +174,7 @@ Object.entries(trips).forEach(([what, { change, isWeighed }], offset) => {
     }
     expect(found).toEqual([])
     const kinds = new Set(dialogs.map(kindOf)).size
-    expect(kinds, 'dialogs were found').toBeGreaterThan(isFull ? (isWeighed ? 5 : 1) : 0)
+    if (isFull) expect(kinds, 'dialogs were found').toBeGreaterThan(isWeighed ? 5 : 1)
     judged(`boxes ${offset + 1}`, [
       `${addresses.length} screens and rooms at ${sizes.length} sizes and on paper, ${dialogs.length} dialogs and menus at ${sizes.length} sizes: nothing cut, nothing over another, nothing beyond the edge.`,
     ])

@@ -2,7 +2,7 @@ import { expect, test } from './rig'
 import { openOwnDemo, rowOf, saved } from './steps'
 
 /** Where the work is done; how long it keeps the page waiting is measured by npm run bench:page. */
-test('the dial turns and the stages change while kits are analysed and proved', async ({ page }) => {
+test('the dial turns and the stages change while kits are analysed and proved', { tag: '@proof' }, async ({ page }) => {
   const workers: string[] = []
   page.on('worker', (worker) => workers.push(worker.url()))
   await openOwnDemo(page, 'weigh')

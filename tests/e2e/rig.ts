@@ -7,6 +7,14 @@ interface Rig {
   newDevice: (options?: BrowserContextOptions) => Promise<BrowserContext>
 }
 
+/** Of a test that waits for the proof of a kit. */
+const proof = '@proof'
+
+/** A proof takes a core for ten seconds wherever somebody weighs: in tests that do not wait for one, it never comes. */
+async function leaveUnproved(context: BrowserContext): Promise<void> {
+  await context.route(/\/proof\.worker/, (route) => route.fulfill({ contentType: 'text/javascript', body: '' }))
+}
+
 /** What throws in a page of the test, and is caught by nobody there, fails the test. */
 export const test = base.extend<Rig & { failures: string[] }>({
   // eslint-disable-next-line no-empty-pattern -- Playwright reads from the pattern which fixtures are needed.
@@ -15,14 +23,16 @@ export const test = base.extend<Rig & { failures: string[] }>({
     await use(failures)
     expect(failures, 'nothing fails in the page').toEqual([])
   },
-  context: async ({ context, failures }, use) => {
+  context: async ({ context, failures }, use, { tags }) => {
     watch(context, failures)
+    if (!tags.includes(proof)) await leaveUnproved(context)
     await use(context)
   },
-  newDevice: async ({ browser, failures }, use) => {
+  newDevice: async ({ browser, failures }, use, { tags }) => {
     const devices: BrowserContext[] = []
     await use(async (options) => {
       const device = await browser.newContext(options)
+      if (!tags.includes(proof)) await leaveUnproved(device)
       devices.push(device)
       watch(device, failures)
       return device
