@@ -344,11 +344,19 @@ export const useKitStore = defineStore('kit', () => {
     return analysisService().remedies(classId)
   }
 
-  /** What can be done about what is shut at a stop, and what comes of each; what is planned so far comes to the kit as it is. */
-  async function shutOptionsAt(stopId: string): Promise<WeighedOption[]> {
+  /** The kit that was chosen for the trip as it stands; none while a change is on its way. */
+  const chosenNow = () => (!busy.value && chosen.value?.built === analysis.value?.built ? chosen.value : null)
+
+  /**
+   * What can be done about what is shut at a stop, and what comes of each; what is planned so far comes to the kit as it is.
+   *
+   * @returns nothing while a change is on its way: it is to be asked again once a kit has been chosen
+   */
+  async function shutOptionsAt(stopId: string): Promise<WeighedOption[] | undefined> {
+    const now = chosenNow()
+    if (!now) return undefined
     const options = await analysisService().shutOptionsAt(stopId)
-    const now = weighed.value
-    if (!now?.kit || !options.some(({ isMade }) => isMade)) return []
+    if (!now.kit || !options.some(({ isMade }) => isMade)) return []
     const { massG, promiseH } = now.kit
     const others = options.filter(({ isMade }) => !isMade)
     const outcomes = await shutWays.compare(
@@ -366,11 +374,12 @@ export const useKitStore = defineStore('kit', () => {
     })
   }
 
-  /** What the plan lacks, with the hours that hang on each; the most first. */
-  async function nextSteps(): Promise<WeighedStep[]> {
-    const now = weighed.value
+  /** What the plan lacks, with the hours that hang on each; the most first. @returns nothing, as above */
+  async function nextSteps(): Promise<WeighedStep[] | undefined> {
+    const now = chosenNow()
+    if (!now) return undefined
     const steps = await analysisService().nextStepsOf()
-    if (!now?.kit || steps.length === 0) return []
+    if (!now.kit || steps.length === 0) return []
     const { promiseH } = now.kit
     const plans = steps.flatMap(({ ledgers }) => ledgers)
     const outcomes = await lackingSteps.compare(plans, now.built.ledger.gramsPerHour)

@@ -351,18 +351,29 @@ describe('plans beside the one that is made', () => {
     expect(nth(comparisons, 0).ledgers).toEqual([ways[0], ways[2]])
     nth(comparisons, 0).answer([sooner, later])
     const { massG, promiseH } = kit
-    expect((await asked).map(({ massG, promiseH }) => ({ massG, promiseH }))).toEqual([
+    expect((await asked)?.map((option) => ({ massG: option.massG, promiseH: option.promiseH }))).toEqual([
       sooner,
       { massG, promiseH },
       later,
     ])
   })
 
+  it('are compared once a kit is chosen for the trip as it stands, and not before', async () => {
+    void store.analyse({ ...trip, stops: [] })
+    expect(await store.shutOptionsAt('ferrow')).toBeUndefined()
+    expect(await store.nextSteps()).toBeUndefined()
+    nth(analyses, 1).answer(analysis({ built: { ...built, number: 1 } }))
+    await pass(0)
+    void store.nextSteps()
+    await pass(0)
+    expect(comparisons).toHaveLength(1)
+  })
+
   it('have hours that hang on each, the most first', async () => {
     const asked = store.nextSteps()
     await pass(0)
     nth(comparisons, 0).answer([later, sooner, later])
-    const found = await asked
+    const found = defined(await asked)
     expect(found.map(({ lack }) => lack.kind)).toEqual(['no start', 'no hours'])
     expect(nth(found, 0).hours).toBeCloseTo(2, 9)
     expect(nth(found, 1).hours).toBeCloseTo(1, 9)

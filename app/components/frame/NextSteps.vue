@@ -31,11 +31,11 @@ const putAwayHere = () => (putAway.value = [...putAway.value, store.id].slice(-m
 
 const steps = shallowRef<readonly WeighedStep[]>([])
 watchDebounced(
-  [() => kit.weighed, isPutAway],
-  async ([weighed]) => {
-    if (!weighed || isPutAway.value) return void (steps.value = [])
+  [() => kit.chosen, isPutAway],
+  async ([chosen]) => {
+    if (!chosen || isPutAway.value) return void (steps.value = [])
     const found = await kit.nextSteps()
-    if (kit.weighed === weighed) steps.value = found
+    if (found && kit.chosen === chosen) steps.value = found
   },
   { debounce: calmMs, immediate: true },
 )

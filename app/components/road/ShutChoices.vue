@@ -16,10 +16,10 @@ const { grams } = useView()
 
 const options = shallowRef<readonly WeighedOption[]>()
 watch(
-  () => [props.stop.id, kit.weighed] as const,
+  () => [props.stop.id, kit.chosen] as const,
   async ([stopId]) => {
     const found = await kit.shutOptionsAt(stopId)
-    if (props.stop.id === stopId) options.value = found
+    if (found && props.stop.id === stopId) options.value = found
   },
   { immediate: true },
 )
