@@ -1,6 +1,5 @@
 import { catalogue } from '#catalogue'
 import {
-  doublesOf,
   laidOutG,
   mostOfAThing,
   pinSchema,
@@ -15,36 +14,6 @@ import { describe, expect, it } from 'vitest'
 
 describe('things on the bench', () => {
   const thing = (id: string, provides: string[], massG = 50) => thingSchema.parse({ id, name: id, massG, provides })
-  it('double one another when one does all the other does', () => {
-    const keys = thing('keys', ['hex-4', 'hex-5'])
-    const folding = thing('folding', ['hex-4', 'hex-5', 'slot'])
-    const driver = thing('driver', ['slot'])
-    expect(doublesOf(keys, [keys, folding, driver]).map(({ id }) => id)).toEqual(['folding'])
-    expect(doublesOf(folding, [keys, folding, driver])).toEqual([])
-    expect(doublesOf(thing('rag', []), [keys])).toEqual([])
-  })
-  it('double one another by their ends, too, each of its own size', () => {
-    const ended = (id: string, heads: object[], provides: string[] = []) =>
-      thingSchema.parse({ id, name: id, massG: 50, heads, provides })
-    const five = ended('five', [{ profile: 'hex', size: 5 }])
-    const both = ended('both', [{ profile: 'hex', size: 5 }, { profile: 'chain-pin' }])
-    const pin = ended('pin', [{ profile: 'chain-pin' }])
-    const six = ended('six', [{ profile: 'hex', size: 6 }], ['cut'])
-    expect(doublesOf(five, [five, both, pin, six]).map(({ id }) => id)).toEqual(['both'])
-    expect(doublesOf(pin, [five, both, pin, six]).map(({ id }) => id)).toEqual(['both'])
-    expect(doublesOf(six, [five, both, pin, six])).toEqual([])
-    // As many functions as ends are not none at all.
-    const even = ended('even', [{ profile: 'hex', size: 5 }], ['cut'])
-    const more = ended(
-      'more',
-      [
-        { profile: 'hex', size: 5 },
-        { profile: 'hex', size: 6 },
-      ],
-      ['cut'],
-    )
-    expect(doublesOf(even, [even, more]).map(({ id }) => id)).toEqual(['more'])
-  })
   it('weigh what all their pieces weigh', () => {
     expect(laidOutG([{ ...thing('a', []), count: 3 }, thing('b', [], 7)])).toBe(157)
     expect(laidOutG([])).toBe(0)

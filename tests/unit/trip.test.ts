@@ -1,6 +1,6 @@
 import { surveyRoad } from '#core/road'
 import { defined, Fault, Faults } from '#core/validation'
-import { doublesOf } from '#core/bench'
+import { doublesOf } from '#core/fit'
 import { expandTemplate, traitsOf, wheelGroups } from '#core/bike'
 import { bestHands } from '#core/crew'
 import { appliesTo } from '#core/hazard'
@@ -298,7 +298,7 @@ describe('words', () => {
     const bench = demoTrip().bench
     const lever = defined(bench.find(({ id }) => id === 'lever-strong'))
     expect(capabilitiesInWords(lever, catalogue)).toEqual(['lever a tyre'])
-    expect(doublesOf(lever, bench).map(({ id }) => id)).toEqual(['levers-two'])
+    expect(doublesOf(lever, bench, []).map(({ id }) => id)).toEqual(['levers-two'])
   })
   it('give amounts as people read them', () => {
     expect([0.001, 0.2, 0.999, 5.21, 123.4].map(hoursInWords)).toEqual(['4 s', '12 min', '1.0 h', '5.2 h', '123 h'])

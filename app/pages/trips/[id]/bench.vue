@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
-import { doublesOf, laidOutG, thingSchema, withCount, type Thing } from '#core/bench'
+import { laidOutG, thingSchema, withCount, type Thing } from '#core/bench'
+import { doublesOf } from '#core/fit'
 import { headInWords, capabilitiesInWords } from '#wording'
 import { Pencil, Plus, Trash2 } from '@lucide/vue'
 import { catalogue } from '#catalogue'
@@ -87,7 +88,7 @@ function misfit(thing: Thing): string {
     : `turns nothing here: ${idle.map(headInWords).join(', ')}`
 }
 function doubles(thing: Thing): string {
-  const names = doublesOf(thing, bench.value).map((other) => other.name)
+  const names = doublesOf(thing, bench.value, kit.analysis?.fit.fasteners ?? []).map((other) => other.name)
   return names.length ? `all of it also done by ${names.slice(0, 2).join(' and ')}` : ''
 }
 </script>
