@@ -9,6 +9,7 @@ import { hoursHangingOn, type Lack } from '#core/next-steps'
 import { nth } from '#core/validation'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
+import { until } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { asPlain } from '../session/plain-data'
 import { nextTask } from '../timing/next-task'
@@ -72,6 +73,9 @@ async function unpackedBitByBit(line: PackedLine): Promise<RoadPoint[]> {
 /** The proof starts once nothing has changed for this long, where somebody weighs. */
 const calmMs = 700
 
+/** A dial that nobody has turned for so long is at rest. */
+const dialAtRestMs = 150
+
 /** The analysis of the trip on the bench, done in workers so that the page never waits. */
 export const useKitStore = defineStore('kit', () => {
   const analysis = shallowRef<Analysis>()
@@ -91,7 +95,8 @@ export const useKitStore = defineStore('kit', () => {
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
   let chooser: KitWorker | undefined
-  let toWeigh: NumberedLedger | null = null
+  const toWeigh = shallowRef<NumberedLedger | null>(null)
+  let tripsLeft = 0
   let sent: Partial<Trip> = {}
   let waiting: Trip | undefined
   let analysed: Promise<void> = Promise.resolve()
@@ -148,27 +153,32 @@ export const useKitStore = defineStore('kit', () => {
 
   /** Chooses the kit for a ledger; while one is being chosen, only the newest ledger waits. */
   function weigh(built: NumberedLedger | null): void {
-    toWeigh = built
+    toWeigh.value = built
     if (!built) chosen.value = weighed.value = null
     if (!weighing.value) void weighWaiting()
   }
 
-  /** The road may be taken away while a kit is chosen for it, and a newer ledger may come. */
+  /** While a kit is chosen, its road may be taken away, a newer ledger may come, and the trip may be left. */
   const hasLedger = () => Boolean(analysis.value?.built)
-  const isOlder = () => toWeigh !== null
+  const isOlder = () => toWeigh.value !== null
 
   async function weighWaiting(): Promise<void> {
+    const mine = tripsLeft
     weighing.value = true
-    while (toWeigh) {
-      const built: NumberedLedger = toWeigh
-      toWeigh = null
+    while (toWeigh.value) {
+      const built: NumberedLedger = toWeigh.value
+      toWeigh.value = null
       try {
         const choice = await choose(built)
         if (!hasLedger()) break
+        const isTurned = chosen.value?.built.number === built.number
         // What has changed meanwhile is weighed in its turn; till then this is nearer to it than what was shown before.
         chosen.value = { ...choice, built }
-        // The why of the newest alone is worked out.
+        // The why of the newest alone is worked out, and not while the dial may still be turned: the next turn would wait for it.
+        if (isTurned) await until(isOlder).toBe(true, { timeout: dialAtRestMs })
+        if (mine !== tripsLeft) return
         if (isOlder()) continue
+        if (!hasLedger()) break
         const kit = choice.kit && (await kitService().explain())
         if (hasLedger()) weighed.value = { ...choice, kit, built }
       } catch (error) {
@@ -419,6 +429,7 @@ export const useKitStore = defineStore('kit', () => {
 
   /** Lets go of a trip. */
   function clear(): void {
+    tripsLeft++
     stopProof()
     analysisWorker?.terminate()
     analysisWorker = undefined
@@ -426,7 +437,7 @@ export const useKitStore = defineStore('kit', () => {
     shutWays.stop()
     lackingSteps.stop()
     chooser = undefined
-    toWeigh = null
+    toWeigh.value = null
     weighing.value = false
     analyser = undefined
     sent = {}

@@ -129,6 +129,7 @@ afterEach(() => vi.useRealTimers())
 /** The page's own turns, which long work waits for, pass with the milliseconds. */
 const pass = (ms: number) => vi.advanceTimersByTimeAsync(ms)
 const calm = 800
+const dialAtRest = 200
 
 describe('the analysis', () => {
   it('sends everything first, and then only what changed', async () => {
@@ -274,7 +275,7 @@ describe('the kit', () => {
     expect(store.weighed).toMatchObject({ problems: [], built: { number: 0 } })
     void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
     nth(analyses, 1).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour: 50 } } }))
-    await pass(0)
+    await pass(dialAtRest)
     expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([false, true, false])
     expect(defined(chosen.at(-1)).prices.gramsPerHour).toBe(50)
     void store.analyse({ ...trip, bench: [] })
@@ -291,14 +292,19 @@ describe('the kit', () => {
     expect(store.chosen?.kit?.massG).toBe(kit.massG)
     expect(store.kit).toBeNull()
     expect(store.weighing).toBe(true)
-    for (const gramsPerHour of [50, 60]) {
-      void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour } })
-      defined(analyses.at(-1)).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour } } }))
-      await pass(0)
-    }
     nth(whys, 0)(kit)
     await pass(0)
     expect(store.weighed?.built.ledger.gramsPerHour).toBe(built.ledger.gramsPerHour)
+    // The dial is turned, and turned again before it has been at rest.
+    for (const gramsPerHour of [50, 60]) {
+      void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour } })
+      defined(analyses.at(-1)).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour } } }))
+      await pass(100)
+      expect(store.chosen?.built.ledger.gramsPerHour, 'nobody waits').toBe(gramsPerHour)
+    }
+    expect(store.weighed?.built.ledger.gramsPerHour).toBe(built.ledger.gramsPerHour)
+    expect(store.weighing).toBe(true)
+    await pass(dialAtRest)
     expect(store.chosen?.built.ledger.gramsPerHour).toBe(60)
     expect(whys).toHaveLength(2)
     nth(whys, 1)(kit)
@@ -318,6 +324,23 @@ describe('the kit', () => {
     expect(store.chosen).toBeNull()
     nth(whys, 0)(kit)
     await pass(0)
+    expect(store.weighed).toBeNull()
+  })
+
+  it('asks for no why of a trip that was left before the dial was at rest', async () => {
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
+    nth(analyses, 1).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour: 50 } } }))
+    await pass(10)
+    store.clear()
+    holdsWhy = true
+    void store.analyse(trip)
+    nth(analyses, 2).answer(analysis({ built: { ...built, number: 1 } }))
+    await pass(dialAtRest)
+    expect(whys).toHaveLength(1)
+    expect(store.weighing).toBe(true)
     expect(store.weighed).toBeNull()
   })
 

@@ -5,11 +5,11 @@ import { boxFaults } from './boxes'
 import { expect, test } from './rig'
 import { analysed, newAccount, newTrip } from './steps'
 
-/** A laptop, a page at twice its size, a phone. */
+/** A laptop, a page at twice its size, by night, and a phone. */
 const sizes = [
-  { width: 1280, height: 800 },
-  { width: 640, height: 400 },
-  { width: 390, height: 844 },
+  { width: 1280, height: 800, colorScheme: 'light' },
+  { width: 640, height: 400, colorScheme: 'dark' },
+  { width: 390, height: 844, colorScheme: 'light' },
 ] as const
 
 const wordy = (name: string) =>
@@ -61,7 +61,8 @@ async function measureOnPaper(page: Page, where: string, found: string[]): Promi
 /** What is wrong with a page, or the dialog over it, at every size, once all that it says is there. */
 async function measure(page: Page, where: string, found: string[]): Promise<void> {
   await expect(page.getByText(/^(Weighing|Working it out)\b/).filter({ visible: true })).toHaveCount(0)
-  for (const size of sizes) {
+  for (const { colorScheme, ...size } of sizes) {
+    await page.emulateMedia({ colorScheme })
     await page.setViewportSize(size)
     await page.evaluate(() => new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn, 60))))
     found.push(...(await boxFaults(page)).map((fault) => `${where}, ${size.width} × ${size.height}: ${fault}`))
