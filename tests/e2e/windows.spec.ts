@@ -181,6 +181,7 @@ test.describe('a sign-in', () => {
     await page.goto('/trips')
     await expect(page.getByText('What lies on this device can be read.')).toBeVisible()
     await page.getByRole('link', { name: /Across the Quern/ }).click()
+    await expect(page.getByRole('navigation', { name: 'Stages' })).toBeVisible()
 
     await page.getByRole('link', { name: 'Sign in again' }).click()
     await expect(page.getByLabel('E-mail address')).toHaveValue(account.email)
