@@ -17,6 +17,7 @@ export class TripSessions {
   private readonly until = new AbortController()
   private readonly deafen: () => void
   private isOwner = false
+  private readonly listeners = new Set<() => void>()
 
   /** @param signedOut called when another window has signed the person out */
   constructor(
@@ -67,6 +68,16 @@ export class TripSessions {
     ]
   }
 
+  /** Tells whenever what waits may be other than it was, in this window or another. @returns stops telling */
+  subscribe(listener: () => void): () => void {
+    this.listeners.add(listener)
+    return () => this.listeners.delete(listener)
+  }
+
+  private notify(): void {
+    for (const listener of this.listeners) listener()
+  }
+
   kept(): Promise<{ readonly trip: string; readonly name: string }[]> {
     return this.tools.outbox.kept()
   }
@@ -96,6 +107,7 @@ export class TripSessions {
   end(): void {
     for (const session of this.sessions.values()) session.end()
     this.sessions.clear()
+    this.listeners.clear()
     this.until.abort()
     this.deafen()
     this.tools.windows.close()
@@ -108,7 +120,10 @@ export class TripSessions {
     const session = new TripSession(trip, { ...this.tools, isOwner: () => this.isOwner })
     this.sessions.set(trip, session)
     // A session that nobody shows goes when it has nothing more to do.
-    session.subscribe(() => this.letGo(trip))
+    session.subscribe(() => {
+      this.letGo(trip)
+      this.notify()
+    })
     return session
   }
 
@@ -142,6 +157,7 @@ export class TripSessions {
       void this.carryOn()
     } else {
       const session = this.sessions.get(message.trip)
+      this.notify()
       if (session) session.hear(message)
       else if (message.kind === 'deliver' && this.isOwner) void this.carry(message.trip)
     }

@@ -190,6 +190,25 @@ test.describe('a sign-in', () => {
     await reaches(page, id, 2)
   })
 
+  test('that has ended is taken up again among the trips: what waits is brought there, and the list says so no more', async ({
+    page,
+    context,
+  }) => {
+    const account = await newAccount(page.request, 'Lister')
+    const id = await newTrip(page.request, small())
+    await openBench(page, id)
+    await saved(page)
+    await context.clearCookies()
+    await more(page).click()
+    await expect(page.getByText('Your sign-in has ended.')).toBeVisible()
+    await page.goto('/trips')
+    await page.getByRole('link', { name: 'Sign in again' }).click()
+    await signIn(page, account)
+    await expect(page.getByRole('link', { name: /Across the Quern/ })).toBeVisible()
+    await reaches(page, id, 2)
+    await expect(page.getByText('on this device only')).toHaveCount(0)
+  })
+
   test('that is ended by hand leaves nothing on the device, in no window', async ({ page, context }) => {
     await newAccount(page.request, 'Wiper')
     const id = await newTrip(page.request, small())

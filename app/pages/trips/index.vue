@@ -3,8 +3,9 @@ import { Trash2 } from '@lucide/vue'
 import { bikeStarts } from '#catalogue'
 import { NuxtLink } from '#components'
 import { skillWords } from '#core/crew'
+import { useDebounceFn } from '@vueuse/core'
 import { definePageMeta, useHead } from '#imports'
-import { ref, shallowRef, useTemplateRef } from 'vue'
+import { onUnmounted, ref, shallowRef, useTemplateRef } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
 import { localeOfApp } from '../../components/common/locale-of-app'
 import FilePicker from '../../components/common/FilePicker.vue'
@@ -49,6 +50,16 @@ async function list() {
   }
 }
 void list()
+
+/** What waits may be brought to the server while one looks on, and what is listed then is other than it was. */
+const lookAgain = useDebounceFn(async () => {
+  const left = await (await useTripSessions()).waiting()
+  const isLess = left.length < waiting.value.length
+  waiting.value = left
+  if (isLess) await list()
+}, 300)
+const telling = useTripSessions().then((sessions) => sessions.subscribe(() => void lookAgain()))
+onUnmounted(() => void telling.then((stop) => stop()))
 const onlyHere = (id: string) =>
   `${unsavedOf(id) === 1 ? 'One change is' : `${unsavedOf(id)} changes are`} on this device only`
 /** What it was last called here, though the server may not have heard of it. */

@@ -639,6 +639,32 @@ describe('a device that keeps nothing', () => {
   })
 })
 
+describe('whoever looks on at what waits', () => {
+  it('is told when it is brought to the server, by this window or another of the device, until they look away', async () => {
+    const beside = new FakeWindow(device, server, timers)
+    await settle()
+    const seen: number[][] = [[], []]
+    const lookOn = ({ sessions }: FakeWindow, into: number[]) =>
+      sessions.subscribe(() => void sessions.waiting().then((waiting) => into.push(waiting.length)))
+    const lookAway = lookOn(window, nth(seen, 0))
+    lookOn(beside, nth(seen, 1))
+    server.mood = 'unreachable'
+    dial(100)
+    await timers.pass(500)
+    expect(seen.map((list) => list.at(-1))).toEqual([1, 1])
+    server.mood = 'well'
+    await timers.pass(60_000)
+    expect(at().dials.gramsPerHour).toBe(100)
+    expect(seen.map((list) => list.at(-1))).toEqual([0, 0])
+    lookAway()
+    const before = nth(seen, 0).length
+    dial(200)
+    await timers.pass(500)
+    expect(nth(seen, 0)).toHaveLength(before)
+    expect(nth(seen, 1).length).toBeGreaterThan(0)
+  })
+})
+
 it('parts are named as people say them', () => {
   expect(partsInWords(['bench'])).toBe('the bench')
   expect(partsInWords(['bench', 'dials', 'name'])).toBe('the bench, the assumptions and the name of the trip')
