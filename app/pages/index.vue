@@ -14,6 +14,7 @@ import { useRequest } from '../composables/useRequest'
 import { useFileDrop } from '../composables/useFileDrop'
 import { tripFiles, useNewTrip } from '../composables/useNewTrip'
 import { usePerson } from '../stores/person'
+import { useTripSessions } from '../stores/trip-sessions'
 import { laySampleInAccount, laySampleOnDevice, settleOwnTrips, takeOverOwnTrips } from '../stores/trips'
 
 useHead({ title: 'Rag Tin' })
@@ -29,6 +30,8 @@ const { busy, lines, attempt } = useRequest()
 
 async function goOn() {
   await ask()
+  // What waits on this device since a sign-in ended is brought to the server, whichever page comes next.
+  if (signInState.value === 'signed in') void useTripSessions().then((sessions) => sessions.tryAgain())
   const next = route.query.next
   await navigateTo(typeof next === 'string' && /^\/(trips|account)(\/|$)/.test(next) ? next : '/trips')
 }
