@@ -170,15 +170,14 @@ export const useKitStore = defineStore('kit', () => {
       toWeigh.value = null
       try {
         const choice = await choose(built)
-        if (!hasLedger()) break
+        if (!hasLedger()) continue
         const isTurned = chosen.value?.built.number === built.number
         // What has changed meanwhile is weighed in its turn; till then this is nearer to it than what was shown before.
         chosen.value = { ...choice, built }
         // The why of the newest alone is worked out, and not while the dial may still be turned: the next turn would wait for it.
         if (isTurned) await until(isOlder).toBe(true, { timeout: dialAtRestMs })
         if (mine !== tripsLeft) return
-        if (isOlder()) continue
-        if (!hasLedger()) break
+        if (isOlder() || !hasLedger()) continue
         const kit = choice.kit && (await kitService().explain())
         if (hasLedger()) weighed.value = { ...choice, kit, built }
       } catch (error) {

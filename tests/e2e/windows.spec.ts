@@ -165,14 +165,20 @@ test.describe('a server that is away', () => {
 })
 
 test.describe('a sign-in', () => {
-  test('that has ended keeps reading and changing, says so, and goes on after', async ({ page, context }) => {
-    const account = await newAccount(page.request, 'Ended')
+  /** Somebody’s sign-in has ended, and what they change then stays on the device. */
+  async function changeAfterTheEnd(page: Page, context: BrowserContext, name: string) {
+    const account = await newAccount(page.request, name)
     const id = await newTrip(page.request, small())
     await openBench(page, id)
     await saved(page)
     await context.clearCookies()
     await more(page).click()
     await expect(page.getByText('Your sign-in has ended.')).toBeVisible()
+    return { account, id }
+  }
+
+  test('that has ended keeps reading and changing, says so, and goes on after', async ({ page, context }) => {
+    const { account, id } = await changeAfterTheEnd(page, context, 'Ended')
     await expectNoAxeViolations(page)
     await page.getByRole('link', { name: /Weigh/ }).click()
     await expect(page.getByRole('heading', { name: 'Weigh', exact: true })).toBeVisible()
@@ -194,13 +200,7 @@ test.describe('a sign-in', () => {
     page,
     context,
   }) => {
-    const account = await newAccount(page.request, 'Lister')
-    const id = await newTrip(page.request, small())
-    await openBench(page, id)
-    await saved(page)
-    await context.clearCookies()
-    await more(page).click()
-    await expect(page.getByText('Your sign-in has ended.')).toBeVisible()
+    const { account, id } = await changeAfterTheEnd(page, context, 'Lister')
     await page.goto('/trips')
     await page.getByRole('link', { name: 'Sign in again' }).click()
     await signIn(page, account)

@@ -53,9 +53,9 @@ void list()
 
 /** What waits may be brought to the server while one looks on, and what is listed then is other than it was. */
 const lookAgain = useDebounceFn(async () => {
-  const left = await (await useTripSessions()).waiting()
-  const isLess = left.length < waiting.value.length
-  waiting.value = left
+  const stillWaiting = await (await useTripSessions()).waiting()
+  const isLess = stillWaiting.length < waiting.value.length
+  waiting.value = stillWaiting
   if (isLess) await list()
 }, 300)
 const telling = useTripSessions().then((sessions) => sessions.subscribe(() => void lookAgain()))
