@@ -15,6 +15,8 @@ async function demo(page: Page, key: 'r' | 'k' | 'b' | 'w'): Promise<void> {
   await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
   await page.getByRole('link', { name: /Across the Quern, June/ }).click()
   await page.getByText('stranded').filter({ visible: true }).waitFor()
+  // The kit stands before its why.
+  await page.locator('[data-balance][aria-busy=false]').filter({ visible: true }).first().waitFor()
   await page.keyboard.press(key)
 }
 
