@@ -84,7 +84,7 @@ export const cartridges: Calculator = {
   name: 'Gas cartridges',
   asks: 'How many cartridges does a tyre take, and what does each give?',
   formula: 'p = (m / 44.0095 g/mol) · R · T / V,  V = 2π² · (d/2 + w/2) · (w/2)²',
-  source: 'ideal gas, R of CODATA 2018; the tyre as a torus on its bead seat (ISO 5775-1)',
+  source: 'ideal gas, R of CODATA 2018; the tyre as a round ring on its bead seat (ISO 5775-1)',
   inputs: [
     tyre,
     volumeTrue,
@@ -174,7 +174,7 @@ export const strokes: Calculator = {
   name: 'Pump strokes',
   asks: 'How long does one pump?',
   formula: 'strokes = V · p / (stroke volume · pressure outside)',
-  source: 'isothermal, without the dead volume of the pump; pressure outside by ISO 2533',
+  source: 'work at one temperature, without the dead volume of the pump; pressure outside by ISO 2533',
   inputs: [
     tyre,
     volumeTrue,
