@@ -38,6 +38,8 @@ async function goOn() {
 await ask()
 if (signInState.value === 'signed in') await goOn()
 else if (person.value && !isGuest.value) email.value = person.value.email
+/** Whoever is not known here, and was not sent here to sign in or up, looks round first. */
+const inviting = !person.value && !('up' in route.query) && !('next' in route.query)
 
 function submit() {
   const secret = { email: email.value, password: password.value }
@@ -76,7 +78,7 @@ const stepIn = () =>
 </script>
 
 <template>
-  <DoorFrame :class="over ? 'outline-4 outline-dashed -outline-offset-8 outline-petrol' : ''">
+  <DoorFrame :inviting="inviting" :class="over ? 'outline-4 outline-dashed -outline-offset-8 outline-petrol' : ''">
     <template #weighed><DoorBeam /></template>
     <section v-if="!person" aria-labelledby="try" class="mb-6">
       <h2 id="try" class="mb-1 text-xl">Try it on your road</h2>
@@ -87,14 +89,9 @@ const stepIn = () =>
       <button type="button" class="button mt-2 w-full" @click="goOnAsGuest">Begin without a file</button>
     </section>
     <FaultLines class="mb-4" :lines="refused" title="Not taken." />
-    <template v-if="demo">
-      <button type="button" class="button w-full" :disabled="busy" @click="stepIn">Step in as the demo rider</button>
-      <p
-        class="my-4 flex items-center gap-3 text-sm text-soft before:h-px before:flex-1 before:bg-line after:h-px after:flex-1 after:bg-line"
-      >
-        or with an account
-      </p>
-    </template>
+    <button v-if="demo" type="button" class="button w-full" :disabled="busy" @click="stepIn">
+      Step in as the demo rider
+    </button>
     <template v-if="person && signInState !== 'signed in'">
       <NuxtLink to="/trips" class="button button-main w-full"
         >Go on with what is on this device{{ isGuest ? '' : `, ${person.name}` }}</NuxtLink
@@ -107,34 +104,43 @@ const stepIn = () =>
         }}
       </p>
     </template>
-    <h2 id="door" class="mb-3 text-xl">{{ mode === 'in' ? 'Sign in' : 'Sign up' }}</h2>
-    <form class="space-y-3" @submit.prevent="submit">
-      <label v-if="mode === 'up'" class="block text-sm text-soft"
-        >Name<input v-model="name" class="field mt-1 text-ink" autocomplete="name" required maxlength="120"
-      /></label>
-      <EmailField v-model="email" />
-      <NewPasswordField v-if="mode === 'up'" v-model="password" label="Password" />
-      <PasswordProof v-else v-model="password" label="Password" />
-      <FaultLines :lines="lines" />
-      <button type="submit" class="button w-full" :class="demo ? '' : 'button-main'" :disabled="busy">
-        {{ mode === 'in' ? 'Sign in' : 'Sign up' }}
-      </button>
-    </form>
-    <p class="mt-4 text-sm text-soft">
-      {{ mode === 'in' ? 'No account yet?' : 'An account already?' }}
-      <button
-        type="button"
-        class="font-semibold text-ink underline"
-        @click="((mode = mode === 'in' ? 'up' : 'in'), (lines = []))"
+    <template #account>
+      <p
+        v-if="demo"
+        class="my-4 flex items-center gap-3 text-sm text-soft before:h-px before:flex-1 before:bg-line after:h-px after:flex-1 after:bg-line"
+        :class="{ 'max-lg:hidden': inviting }"
       >
-        {{ mode === 'in' ? 'Sign up' : 'Sign in' }}
-      </button>
-    </p>
-    <p v-if="mode === 'in' && sendsLetters" class="mt-2 text-sm text-soft">
-      Password forgotten?
-      <NuxtLink :to="{ path: '/forgotten', state: { email } }" class="font-semibold text-ink underline"
-        >Have a letter sent</NuxtLink
-      >
-    </p>
+        or with an account
+      </p>
+      <h2 id="door" class="mb-3 text-xl">{{ mode === 'in' ? 'Sign in' : 'Sign up' }}</h2>
+      <form class="space-y-3" @submit.prevent="submit">
+        <label v-if="mode === 'up'" class="block text-sm text-soft"
+          >Name<input v-model="name" class="field mt-1 text-ink" autocomplete="name" required maxlength="120"
+        /></label>
+        <EmailField v-model="email" />
+        <NewPasswordField v-if="mode === 'up'" v-model="password" label="Password" />
+        <PasswordProof v-else v-model="password" label="Password" />
+        <FaultLines :lines="lines" />
+        <button type="submit" class="button w-full" :class="demo ? '' : 'button-main'" :disabled="busy">
+          {{ mode === 'in' ? 'Sign in' : 'Sign up' }}
+        </button>
+      </form>
+      <p class="mt-4 text-sm text-soft">
+        {{ mode === 'in' ? 'No account yet?' : 'An account already?' }}
+        <button
+          type="button"
+          class="font-semibold text-ink underline"
+          @click="((mode = mode === 'in' ? 'up' : 'in'), (lines = []))"
+        >
+          {{ mode === 'in' ? 'Sign up' : 'Sign in' }}
+        </button>
+      </p>
+      <p v-if="mode === 'in' && sendsLetters" class="mt-2 text-sm text-soft">
+        Password forgotten?
+        <NuxtLink :to="{ path: '/forgotten', state: { email } }" class="font-semibold text-ink underline"
+          >Have a letter sent</NuxtLink
+        >
+      </p>
+    </template>
   </DoorFrame>
 </template>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useMediaQuery } from '@vueuse/core'
 
-/** The door's two halves: what this is, and what is to be done here. Brief: whoever is here knows what this is. */
-defineProps<{ brief?: boolean }>()
-/** Where there is room for one half only, what is to be done here comes before what is weighed. */
+/**
+ * The door's two halves: what this is, and what is to be done here. Where there is room for one half only, what is weighed
+ * comes last; before the account where `inviting`. Brief: whoever is here knows what this is.
+ */
+defineProps<{ brief?: boolean; inviting?: boolean }>()
 const wide = useMediaQuery('(min-width: 64rem)')
 </script>
 
@@ -40,9 +42,15 @@ const wide = useMediaQuery('(min-width: 64rem)')
         </svg>
       </slot>
     </section>
-    <section class="flex items-center justify-center p-8" aria-labelledby="door">
-      <div class="w-full max-w-sm"><slot /></div>
+    <section class="flex items-center justify-center p-8" aria-label="Begin">
+      <div class="w-full max-w-sm">
+        <slot />
+        <slot v-if="wide || !inviting" name="account" />
+      </div>
     </section>
     <section v-if="!wide && !brief" class="bg-tin p-8 text-tin-ink sm:p-12"><slot name="weighed" /></section>
+    <section v-if="!wide && inviting" class="flex justify-center p-8" aria-labelledby="door">
+      <div class="w-full max-w-sm"><slot name="account" /></div>
+    </section>
   </main>
 </template>

@@ -69,11 +69,12 @@ function setBackInAll() {
     <p v-if="!rows.length" class="p-4 text-soft">
       {{ kit.weighing ? 'Reckoning …' : 'Nothing yet: there must be a road, and a bike to ride it.' }}
     </p>
-    <div v-if="rows.length" class="row mt-3 grid gap-x-3 px-4 pb-1 text-xs text-soft max-md:hidden" aria-hidden="true">
-      <span class="name">what</span><span class="often">how often</span><span class="where">where most is at stake</span
-      ><span class="bare text-right">bare-handed</span><span class="kept text-right">with the kit</span>
+    <div v-if="rows.length" class="row mt-3 grid items-end gap-x-3 px-4 pb-1 text-xs text-soft" aria-hidden="true">
+      <span class="name">what</span><span class="often max-md:hidden">how often</span
+      ><span class="where max-md:hidden">where most is at stake</span><span class="bare text-right">bare-handed</span
+      ><span class="kept text-right">with the kit</span>
     </div>
-    <ul v-if="rows.length" class="border-t border-line max-md:mt-3" aria-label="What can fail">
+    <ul v-if="rows.length" class="border-t border-line" aria-label="What can fail">
       <li
         v-for="{ account, failure } in rows"
         :id="`failure-${account.event}`"

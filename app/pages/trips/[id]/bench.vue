@@ -96,7 +96,7 @@ function doubles(thing: Thing): string {
 <template>
   <div class="pb-10">
     <header
-      class="tall:sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
+      class="md:tall:sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
     >
       <div>
         <h1 class="text-2xl">Bench</h1>

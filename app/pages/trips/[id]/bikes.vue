@@ -41,7 +41,7 @@ function rename(text: string) {
 
 <template>
   <div class="pb-4">
-    <header class="tall:sticky top-0 z-20 border-b border-line bg-paper px-4 pt-3">
+    <header class="md:tall:sticky top-0 z-20 border-b border-line bg-paper px-4 pt-3">
       <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
         <h1 class="text-2xl">Bikes</h1>
         <div

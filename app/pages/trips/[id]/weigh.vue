@@ -84,7 +84,7 @@ function walk(event: KeyboardEvent) {
 <template>
   <div class="pb-10">
     <header
-      class="tall:sticky top-0 z-10 border-b border-line bg-paper px-4 pt-3"
+      class="md:tall:sticky top-0 z-10 border-b border-line bg-paper px-4 pt-3"
       :class="room === 'things' ? 'pb-2' : ''"
     >
       <div class="flex flex-wrap items-baseline gap-x-4">
