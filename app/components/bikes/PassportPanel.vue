@@ -63,7 +63,7 @@ const pick = (picked: BikePart | '') => (part.value = picked)
         <button v-if="part" type="button" class="button min-h-7! text-sm" @click="part = ''">
           <X :size="14" aria-hidden="true" />The whole bike
         </button>
-        <label v-else class="ml-auto flex items-center gap-2 text-sm text-soft"
+        <label v-else class="ml-auto flex items-center gap-2 text-sm text-soft print:hidden"
           >start anew from
           <select
             class="field w-52!"

@@ -74,7 +74,7 @@ function add() {
       >
     </summary>
     <div class="border-t border-line p-4">
-      <p id="brush-title" class="text-sm text-soft">
+      <p id="brush-title" class="text-sm text-soft print:hidden">
         <Brush :size="14" class="inline" aria-hidden="true" /> Pick a brush, then drag along the band under the strip;
         the band’s edges can be dragged without one.
       </p>
