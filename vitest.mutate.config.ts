@@ -1,4 +1,5 @@
 import { statSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 import { BaseSequencer, type Reporter, type TestModule, type TestSpecification, type Vitest } from 'vitest/node'
 
@@ -38,6 +39,9 @@ class EndsWhereNothingCanBeRead implements Reporter {
 
 /** The tests that hold the core, in one project: what a changed core is tried against by `npm run mutate`. */
 export default defineConfig({
+  resolve: {
+    alias: [{ find: /^\.\.?\/once$/, replacement: fileURLToPath(new URL('tests/every-time.ts', import.meta.url)) }],
+  },
   test: {
     include: ['tests/unit/**/*.test.ts', 'tests/reference/**/*.test.ts'],
     exclude: [...leftOut, ...['knapsack', 'endless-hours'].map((name) => `tests/reference/${name}.test.ts`)],

@@ -40,7 +40,7 @@ export async function exportAccount(
   for (const { id: tripId, file, updatedAt } of trips) {
     zip.addReadStreamLazy(file, { mtime: updatedAt }, (take) => {
       readAnyDocument(db, id, tripId).then(
-        (document) => take(null, Readable.from([Buffer.from(document)])),
+        (document) => take(null, Readable.from([document])),
         (error: unknown) => take(error, Readable.from([])),
       )
     })

@@ -6,7 +6,7 @@ import { readPart } from './trip-rows'
 
 interface ReadPart {
   readonly value: StoredPart
-  readonly json: string
+  readonly json: Buffer
 }
 
 /**
@@ -23,7 +23,7 @@ const keyOf = (tripId: string, part: PartName, { number, save }: Revision) => `$
 /** A trip with the JSON of each part, as it is handed out. */
 export interface ReadTrip {
   readonly parts: StoredParts
-  readonly json: Readonly<Record<PartName, string>>
+  readonly json: Readonly<Record<PartName, Buffer>>
 }
 
 /** A trip whose every part was read lately; undefined where one was not. */
@@ -51,6 +51,6 @@ export async function readTrip(db: Connection, tripId: string, revisions: Revisi
 function together(read: readonly (readonly [PartName, ReadPart])[]): ReadTrip {
   return {
     parts: Object.fromEntries(read.map(([part, { value }]) => [part, value])) as unknown as StoredParts,
-    json: Object.fromEntries(read.map(([part, { json }]) => [part, json])) as Record<PartName, string>,
+    json: Object.fromEntries(read.map(([part, { json }]) => [part, json])) as Record<PartName, Buffer>,
   }
 }

@@ -49,14 +49,18 @@ export function tripWithoutLine({ road, ...parts }: StoredParts): Trip {
   return { format: tripFormat, ...parts, road: { name: road.name, points: [], stretches: road.stretches } }
 }
 
-/** A part as it stands in a trip document. */
-export function jsonOfPart(value: StoredPart): string {
-  if (typeof value !== 'object' || !('lengthKm' in value)) return JSON.stringify(value)
+/**
+ * A part as it stands in a trip document. It is kept as bytes: to make them of a long text takes as long as all else that
+ * handing out a trip takes.
+ */
+export function jsonOfPart(value: StoredPart): Buffer {
+  if (typeof value !== 'object' || !('lengthKm' in value)) return Buffer.from(JSON.stringify(value))
   const { name, points, stretches } = value
-  return `{"name":${JSON.stringify(name)},"points":${points},"stretches":${JSON.stringify(stretches)}}`
+  return Buffer.from(`{"name":${JSON.stringify(name)},"points":${points},"stretches":${JSON.stringify(stretches)}}`)
 }
 
 /** A trip document of the JSON of its parts. */
-export function tripJson(json: Readonly<Record<PartName, string>>): string {
-  return `{"format":"${tripFormat}",${partNames.map((part) => `"${part}":${json[part]}`).join(',')}}`
+export function tripJson(json: Readonly<Record<PartName, Buffer>>): Buffer {
+  const parts = partNames.flatMap((part, i) => [Buffer.from(`${i > 0 ? ',' : ''}"${part}":`), json[part]])
+  return Buffer.concat([Buffer.from(`{"format":"${tripFormat}",`), ...parts, Buffer.from('}')])
 }

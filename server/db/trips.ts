@@ -173,7 +173,7 @@ export async function emptyBin(db: Database, ownerId: string, tripId?: string): 
 }
 
 /** A trip's document, whether it lies in the bin or not. @throws NoSuchTrip */
-export function readAnyDocument(db: Database, ownerId: string, tripId: string): Promise<string> {
+export function readAnyDocument(db: Database, ownerId: string, tripId: string): Promise<Buffer> {
   return db.transaction(
     async (tx) => {
       const revisions = await revisionsOf(tx, ownerId, tripId, 'also in the bin')

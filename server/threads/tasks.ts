@@ -48,7 +48,7 @@ export interface AtCounter {
 
 /** What is asked over the counter of a stop, where and when. @throws Fault where the trip has no such stop */
 export function counterQuestion(asked: {
-  document: string
+  document: Uint8Array
   stop: string
   kind: string
   classId: string
@@ -70,7 +70,7 @@ export function counterQuestion(asked: {
 }
 
 /** The days and places of a ride whose weather is to be asked for. @throws Fault where it has no road or no start */
-export function weatherQuestions(document: string): WeatherQuestion[] {
+export function weatherQuestions(document: Uint8Array): WeatherQuestion[] {
   const trip = keptTrip(document)
   const survey = surveyRoad(trip.road.points)
   if (survey.lengthKm <= 0) throw new Fault('road.points', 'no road', 'a road; import a GPX file first')
@@ -91,7 +91,7 @@ function highest({ km, eleM }: Survey, fromKm: number, toKm: number): number {
 }
 
 /** What the server keeps was checked when it was saved, and again when it was read from the tables. */
-const keptTrip = (document: string) => JSON.parse(document) as Trip
+const keptTrip = (document: Uint8Array) => JSON.parse(textOf(document)) as Trip
 
 const textOf = (bytes: Uint8Array) => new TextDecoder().decode(bytes)
 

@@ -28,7 +28,7 @@ afterAll(async () => {
 /** A trip as it is handed out. */
 async function readDocument(db: Database, ownerId: string, tripId: string) {
   const { json, revisions } = await readWholeTrip(db, ownerId, tripId)
-  return { trip: tripSchema.parse(JSON.parse(tripJson(json))), revisions }
+  return { trip: tripSchema.parse(JSON.parse(tripJson(json).toString())), revisions }
 }
 
 it('a trip saved before rides had dates and bikes had fasteners is there afterwards, and can be saved', async () => {

@@ -9,5 +9,9 @@ import { personOf } from '../../../http/session'
 export default answering(async (event) => {
   const { json, revisions } = await readWholeTrip(database(), await personOf(event), tripIdOf(event))
   setHeader(event, 'content-type', 'application/json; charset=utf-8')
-  return `{"trip":${tripJson(json)},"revisions":${JSON.stringify(revisions)}}`
+  return Buffer.concat([
+    Buffer.from('{"trip":'),
+    tripJson(json),
+    Buffer.from(`,"revisions":${JSON.stringify(revisions)}}`),
+  ])
 })
