@@ -80,6 +80,80 @@ describe('drawn trips', () => {
     const { meanH, seH } = drawn(ledger, [1, 1], 40_000).report()
     expect(Math.abs(meanH - 8 * (1 - 0.5 ** 3))).toBeLessThan(4 * seH)
   })
+  /** Something fails once, for sure, on each of so many legs; 8 h are lost where nothing mends it. */
+  const failing = (legs: number, event: object, more: object = {}) =>
+    readLedger({
+      format: ledgerFormat,
+      legs,
+      items: [],
+      events: [
+        {
+          id: 'failing',
+          perLeg: Array.from({ length: legs }, () => 0),
+          wear: { left: 0.5, spread: 0, lives: Array.from({ length: legs }, () => 1) },
+          lossH: 8,
+          ...event,
+        },
+      ],
+      ...more,
+    })
+  it('try each fix twice while there is stock, each try by itself, and strand by themselves', () => {
+    const ledger = failing(
+      1,
+      {
+        strands: 0.5,
+        fixes: [
+          { id: 'patch', uses: { patch: 1 }, hands: 1, holds: 0.5 },
+          { id: 'plug', uses: { plug: 1 }, hands: 1, holds: 0.5 },
+        ],
+      },
+      {
+        items: [
+          { id: 'patches', massG: 10, max: 1, units: { patch: 9 } },
+          { id: 'plugs', massG: 10, max: 1, units: { plug: 9 } },
+        ],
+        stocks: [{ id: 'patch' }, { id: 'plug' }],
+      },
+    )
+    const { meanH, seH, stranded, strandedSe } = drawn(ledger, [1, 1], 40_000).report()
+    // Four tries, each of which does not hold half the time; and half of what is left strands.
+    expect(Math.abs(meanH - 8 / 2 ** 4)).toBeLessThan(4 * seH)
+    expect(Math.abs(stranded - 1 / 2 ** 5)).toBeLessThan(4 * strandedSe)
+  })
+  it('draw for each tool whether it works', () => {
+    const tools = [
+      { id: 'one', massG: 10, max: 2, provides: ['one'], condition: 0.8 },
+      { id: 'other', massG: 10, max: 2, provides: ['other'], condition: 0.8 },
+    ]
+    const ledger = failing(1, { fixes: [{ id: 'both', needs: ['one', 'other'], hands: 1 }] }, { items: tools })
+    for (const [counts, works] of [
+      [[1, 1], 0.8 ** 2],
+      [[2, 1], (1 - 0.2 ** 2) * 0.8],
+      [[2, 2], (1 - 0.2 ** 2) ** 2],
+    ] as const) {
+      const { meanH, seH } = drawn(ledger, [...counts], 40_000).report()
+      expect(Math.abs(meanH - 8 * (1 - works))).toBeLessThan(4 * seH)
+    }
+  })
+  it('use the first of two tools that do the same', () => {
+    const items = ['first', 'second'].map((id) => ({ id, massG: 10, max: 1, provides: ['turn'] }))
+    const ledger = failing(1, { fixes: [{ id: 'turn', needs: ['turn'], hands: 1 }] }, { items })
+    expect(drawn(ledger, [1, 1], 10).report().neverUsed).toEqual({ second: 1 })
+  })
+  it('count what is left on foot where a fix holds, and what its tries take', () => {
+    const fix = { id: 'limp', hands: 1, workH: 0.5, residualH: 3, residualWalkH: 2 }
+    expect(drawn(failing(2, { fixes: [fix] }), [], 10).report()).toMatchObject({ meanH: 7, walkH: 4, stranded: 0 })
+  })
+  it('say where one was stranded first', () => {
+    expect(drawn(failing(3, { strands: [0, 1, 1] }), [], 10).report().strandedOn).toEqual([0, 1, 0])
+    expect(drawn(failing(2, { strands: [1, 1] }), [], 10).report().strandedOn).toEqual([1, 0])
+  })
+  it('try nothing more by a technique that has proved beyond these hands', () => {
+    const fixes = ['one', 'other'].map((id) => ({ id, technique: 'lace', hands: 0.5, workH: 1 }))
+    const { meanH, seH } = drawn(failing(1, { fixes }), [], 40_000).report()
+    // An hour and done, or an hour and all is lost.
+    expect(Math.abs(meanH - (1 + 0.5 * 8))).toBeLessThan(4 * seH)
+  })
   it.each([1, 2, 3, 4, 5, 6])('remember a second tool that once stood in for the first (seed %i)', (seed) => {
     const ledger = readLedger({
       format: ledgerFormat,
