@@ -18,7 +18,7 @@ describe('what the road and the weather are like along a grid', () => {
     climbM: 0,
   })
   const days = [day(0, 15, '2026-06-12T08:00'), day(15, 20, '2026-06-13T08:00')]
-  const weather = { highC: 20, windKmh: 0 }
+  const weather = { highC: 20, windKmH: 0 }
   const forecast = {
     from: 'a test',
     days: [
