@@ -321,6 +321,41 @@ describe('leaving something off', () => {
   })
 })
 
+it('what is left off may make something else idle, which is left off in its turn', () => {
+  // The key turns the spare in; what is stuffed in its place leaves 50 of 10 000 hours.
+  const problem = problemOf(
+    readLedger({
+      format: ledgerFormat,
+      legs: 1,
+      items: [
+        { id: 'spare', massG: 100, max: 1, units: { spare: 1 } },
+        { id: 'key', massG: 10, max: 1, provides: ['turn'] },
+        { id: 'rag', massG: 1, max: 1, units: { rag: 1 } },
+      ],
+      stocks: [{ id: 'spare' }, { id: 'rag' }],
+      events: [
+        {
+          id: 'hole',
+          perLeg: [0.001],
+          lossH: 10_000,
+          fixes: [
+            { id: 'fit', needs: ['turn'], uses: { spare: 1 }, hands: 1 },
+            { id: 'stuff', uses: { rag: 1 }, hands: 1, residualH: 50 },
+          ],
+        },
+      ],
+      gramsPerHour: 1000,
+    }),
+  )
+  const state = new KitState(problem, [1, 1, 0])
+  // Without the rag the spare is worth ten hours: that is what was seen of it last, so that the key is looked at first.
+  expect(state.gain([{ item: 0, by: -1 }])).toBeLessThan(-9)
+  state.set([{ item: 2, by: 1 }])
+  expect(pays(state.gain([{ item: 1, by: -1 }]))).toBe(false)
+  expect(dropAll(state, [0, 1]).map(({ item }) => item)).toEqual([0, 1])
+  expect([...state.counts]).toEqual([0, 0, 1])
+})
+
 describe('making a kit fit a budget', () => {
   /** Spares of so many grams, each for a failure of its own that costs so much; an hour is worth 1000 g. */
   const sparesOf = (...spares: (readonly [massG: number, lostH: number])[]) =>

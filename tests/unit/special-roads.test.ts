@@ -73,6 +73,17 @@ describe('a road across the 180° meridian', () => {
   })
 })
 
+it('the clock of a road is held against the sun over its middle', () => {
+  // A third of the way round the pole: 60° east in its middle, and 120° at its end.
+  const points: RoadPoint[] = Array.from({ length: 121 }, (_, i) => [89, i, 0])
+  const trip = tripOn(points, [], { start: '2026-06-15T09:00', utcOffsetH: -4 })
+  const { survey, landscape } = seen(trip)
+  expect(defined(rideView(landscape, trip, survey)).clockDoubt).toEqual({
+    noonH: expect.closeTo(4, 1) as number,
+    fittingH: 4,
+  })
+})
+
 describe('a road at 78° north in June', () => {
   const points: RoadPoint[] = Array.from({ length: 301 }, (_, i) => [78 + i / 1000, 15 + i / 100, 40])
   const trip = tripOn(points, [], { start: '2026-06-15T09:00', utcOffsetH: 2 })
