@@ -22,7 +22,7 @@ test.describe('axe finds nothing, by day or by night,', () => {
 
   test('on Weigh, its panels and the dialogs of the frame', { tag: '@proof' }, async ({ page }) => {
     await openDemo(page, 'weigh')
-    await expect(page.getByText(/short of the best kit at most, proved/)).toBeVisible({ timeout: 60_000 })
+    await expect(page.getByText(/short of the best kit at most, proved/)).toBeVisible({ timeout: 120_000 })
     await expectNoAxeViolations(page)
     await rowOf(page, 'Mini pump').first().click()
     await page.getByText('Limits and assumptions').click()

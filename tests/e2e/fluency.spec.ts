@@ -18,7 +18,7 @@ test('the dial turns and the stages change while kits are analysed and proved', 
   await page.keyboard.press('r')
   await expect(page.getByRole('heading', { name: 'Road', exact: true })).toBeVisible()
   await page.keyboard.press('w')
-  await expect(page.getByText(/short of the best kit at most, proved/)).toBeVisible({ timeout: 90_000 })
+  await expect(page.getByText(/short of the best kit at most, proved/)).toBeVisible({ timeout: 120_000 })
   // The demo is left as it was found.
   await page.keyboard.press('Control+z')
   expect(await dial.getAttribute('aria-valuetext')).toBe(before)
