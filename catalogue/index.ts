@@ -1,5 +1,6 @@
 import { usualConditions } from '#core/bench'
 import { successBySkill } from '#core/crew'
+import { usualErrands } from '#core/jobs'
 import type { Reference } from '#core/reference'
 import { bikes } from './bikes'
 import { families } from './families'
@@ -7,6 +8,7 @@ import { fixes } from './fixes'
 import { functions } from './functions'
 import { hazards } from './hazards'
 import { items } from './items'
+import { jobs } from './jobs'
 import { services } from './services'
 import { techniques } from './techniques'
 
@@ -20,6 +22,8 @@ export const catalogue: Reference = {
   fixes,
   hands: successBySkill,
   works: usualConditions,
+  jobs,
+  errands: usualErrands,
   items,
   bikes,
 }

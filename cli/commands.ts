@@ -1,16 +1,24 @@
 import { faultLines } from '#core/trip'
 import { calc, calcUsage } from './calc'
+import { candidates } from './candidates'
+import { compare } from './compare'
 import { demo } from './demo'
 import { fit, fits } from './fit'
+import { frontier } from './frontier'
 import { gaps } from './gaps'
 import { gpx } from './gpx'
+import { jobs } from './jobs'
 import { kit } from './kit'
 import { ledger } from './ledger'
+import { practice } from './practice'
 import { promise } from './promise'
 import { road } from './road'
 import { schema } from './schema'
+import { shed } from './shed'
 import { simulate } from './simulate'
 import { solve } from './solve'
+import { stances } from './stances'
+import { start } from './start'
 import { UsageError } from './usage'
 
 /** A command takes its arguments and answers with what is to be printed as JSON, or with plain text. */
@@ -25,7 +33,18 @@ const commands: Record<string, { run: Command; usage: string }> = {
   solve: { run: solve, usage: 'solve LEDGER [--proof] [--exact]' },
   promise: { run: promise, usage: 'promise LEDGER --kit FILE' },
   simulate: { run: simulate, usage: 'simulate LEDGER|TRIP [--kit FILE] [--trips 20000] [--seed 1]' },
+  compare: {
+    run: compare,
+    usage: 'compare TRIP --kit FILE --kit FILE [--trips 20000] [--seed 1] [--text]',
+  },
   kit: { run: kit, usage: 'kit TRIP' },
+  frontier: { run: frontier, usage: 'frontier TRIP [--steps 20] [--text]' },
+  practice: { run: practice, usage: 'practice TRIP [--text]' },
+  jobs: { run: jobs, usage: 'jobs TRIP [--text]' },
+  stances: { run: stances, usage: 'stances TRIP [--text]' },
+  candidates: { run: candidates, usage: 'candidates TRIP --tools A,B+C [--text]' },
+  start: { run: start, usage: 'start TRIP [--shed FILE] [--text]' },
+  shed: { run: shed, usage: 'shed --csv FILE [--on 2026-05-30] [--text]' },
   fits: { run: fits, usage: 'fits TRIP [--text]' },
   fit: {
     run: fit,

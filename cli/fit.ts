@@ -1,4 +1,5 @@
 import { catalogue } from '#catalogue'
+import { strongestHandN } from '#core/crew'
 import {
   crewFit,
   readDrive,
@@ -19,10 +20,11 @@ import { numberOption, UsageError, parsedArgs } from './usage'
 export function fits(args: string[]): unknown {
   const { trip, text } = tripDocument(args)
   const tools = toolsOn(trip.bench)
-  const { fasteners, idle } = crewFit(trip.bikes, tools, trip.dials.handMostN)
+  const handMostN = strongestHandN(trip)
+  const { fasteners, idle } = crewFit(trip.bikes, tools, handMostN)
   const nameOf = (end: ToolHead) => trip.bench.find(({ id }) => id === end.tool.id)?.name ?? end.tool.id
   const cover = (fit: FastenerFit) =>
-    fit.coverage === 'turned' ? undefined : itemsThatTurn(fit.fastener, tools, catalogue.items, trip.dials.handMostN)[0]
+    fit.coverage === 'turned' ? undefined : itemsThatTurn(fit.fastener, tools, catalogue.items, handMostN)[0]
   if (text) {
     const rows = fasteners.map((fit) => {
       const { bike, fastener, best, coverage } = fit

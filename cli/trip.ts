@@ -23,7 +23,17 @@ export function tripDocument(args: string[]): AskedTrip {
 /** The same, with its road measured. */
 export function tripFrom(args: string[]): SurveyedTrip {
   const { trip, text } = tripDocument(args)
-  const survey = surveyRoad(trip.road.points)
+  return { trip, survey: surveyOf(trip), text }
+}
+
+/** A trip with its road measured, for a command that has options of its own. */
+export function tripOfArgs(positionals: string[]): Omit<SurveyedTrip, 'text'> {
+  const trip = readTripText(fileText(positionals), catalogue)
+  return { trip, survey: surveyOf(trip) }
+}
+
+function surveyOf({ road }: Trip): Survey {
+  const survey = surveyRoad(road.points)
   if (survey.lengthKm <= 0) throw new Fault('road.points', 'no road', 'a road of some length; import a GPX file first')
-  return { trip, survey, text }
+  return survey
 }

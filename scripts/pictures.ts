@@ -11,7 +11,7 @@ interface Picture {
   readonly arrange: (page: Page) => Promise<void>
 }
 
-async function demo(page: Page, key: 'r' | 'k' | 'b' | 'w'): Promise<void> {
+async function demo(page: Page, key: 'r' | 'k' | 'c' | 'b' | 'w'): Promise<void> {
   await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
   await page.getByRole('link', { name: /Across the Quern, June/ }).click()
   await page.getByText('stranded').filter({ visible: true }).waitFor()
@@ -33,13 +33,6 @@ async function toTop(wanted: Locator): Promise<void> {
 const pictures: Picture[] = [
   { name: 'door', arrange: (page) => page.getByText('All that comes along weighs').waitFor() },
   {
-    name: 'trips',
-    arrange: async (page) => {
-      await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
-      await page.getByRole('link', { name: /Across the Quern, June/ }).waitFor()
-    },
-  },
-  {
     name: 'road',
     arrange: async (page) => {
       await demo(page, 'r')
@@ -55,14 +48,6 @@ const pictures: Picture[] = [
       await toTop(page.getByRole('row').filter({ has: page.getByLabel('Place of Low Stannet') }))
       await mark.click()
       await page.getByText('as it is: a kit of').waitFor()
-    },
-  },
-  {
-    name: 'road-marks',
-    arrange: async (page) => {
-      await demo(page, 'r')
-      await page.getByText('Surfaces').click()
-      await toTop(page.locator('summary').filter({ hasText: 'Surfaces' }))
     },
   },
   {
@@ -84,15 +69,6 @@ const pictures: Picture[] = [
     },
   },
   {
-    name: 'bikes-spares',
-    night: true,
-    arrange: async (page) => {
-      await demo(page, 'k')
-      await page.getByRole('button', { name: 'Which spares fit' }).click()
-      await page.getByRole('heading', { name: 'No spare on the bench for' }).waitFor()
-    },
-  },
-  {
     name: 'bikes-calculators',
     arrange: async (page) => {
       await demo(page, 'k')
@@ -109,14 +85,43 @@ const pictures: Picture[] = [
     },
   },
   {
+    name: 'crew',
+    arrange: async (page) => {
+      await demo(page, 'c')
+      await page.getByRole('button', { name: 'Hands and practice' }).click()
+      await page.getByRole('list', { name: 'Practice that spares most' }).waitFor()
+    },
+  },
+  {
+    name: 'weigh-frontier',
+    arrange: async (page) => {
+      await demo(page, 'w')
+      await page.getByRole('button', { name: 'Light to heavy' }).click()
+      await page.getByRole('list', { name: 'The best kits by mass' }).waitFor()
+      await page.getByText(/Looking for the best kit/).waitFor({ state: 'detached' })
+      await proved(page)
+    },
+  },
+  {
     name: 'bench',
     arrange: (page) => demo(page, 'b'),
   },
   {
-    name: 'catalogue',
+    name: 'bench-tools',
     arrange: async (page) => {
       await demo(page, 'b')
-      await page.getByRole('button', { name: 'Take from the catalogue' }).click()
+      await page.getByRole('button', { name: 'Tools side by side' }).click()
+      await page.getByRole('button', { name: /^A folding tool, a ratchet/ }).click()
+      await page.getByRole('heading', { name: 'Bolt by bolt' }).waitFor({ timeout: 60_000 })
+    },
+  },
+  {
+    name: 'shed',
+    night: true,
+    arrange: async (page) => {
+      await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
+      await page.getByRole('link', { name: /^Shed/ }).click()
+      await page.getByText('Saved with your account.').waitFor()
     },
   },
   {
@@ -129,14 +134,14 @@ const pictures: Picture[] = [
     },
   },
   {
-    name: 'weigh-night',
+    name: 'weigh-stances',
     night: true,
     arrange: async (page) => {
       await demo(page, 'w')
-      await page.locator('section select').first().selectOption({ label: 'without tube, 622' })
-      await page.locator('[data-row]').filter({ hasText: 'CO2 head' }).click()
-      await page.locator('.waterline').scrollIntoViewIfNeeded()
       await proved(page)
+      await page.getByRole('button', { name: 'Stances' }).click()
+      await page.getByText(/Weighing what each would pack/).waitFor()
+      await page.getByText(/Weighing what each would pack/).waitFor({ state: 'detached', timeout: 90_000 })
     },
   },
   {
@@ -149,21 +154,26 @@ const pictures: Picture[] = [
     },
   },
   {
-    name: 'weigh-trips',
+    name: 'weigh-ways',
     arrange: async (page) => {
       await demo(page, 'w')
-      await page.getByRole('button', { name: 'Drawn trips' }).click()
-      await page.getByRole('button', { name: 'Draw the trips' }).click()
-      await page.getByText('What ran out').waitFor()
       await proved(page)
+      await page.getByRole('button', { name: 'Every way' }).click()
+      await page.getByText(/Weighing what weighs nothing/).waitFor()
+      await page.getByText(/Weighing what weighs nothing/).waitFor({ state: 'detached', timeout: 150_000 })
     },
   },
   {
-    name: 'road-night',
+    name: 'suppose',
     night: true,
     arrange: async (page) => {
       await demo(page, 'r')
+      await page.keyboard.press('i')
       await toTop(page.getByRole('heading', { name: 'When' }))
+      await page.getByRole('spinbutton', { name: /^day/ }).first().focus()
+      await page.keyboard.press('ArrowUp')
+      await page.getByText('comes along').waitFor()
+      await page.locator('[data-balance][aria-busy=false]').filter({ visible: true }).first().waitFor()
     },
   },
   { name: 'road-small', small: true, arrange: (page) => demo(page, 'r') },

@@ -28,6 +28,7 @@ export const glossary = {
   'planning value':
     'A number that nobody has measured for you: a rate, a life, a chance. Each is shown, and can be changed.',
   proof: 'A calculation by another way that shows how much better any kit could be at most.',
+  shed: 'What you own, whatever trips it goes on. Benches are laid from there first.',
   'short of the best': 'How far this kit can be from the best one there is, in hours spared.',
   stretch: 'A part of the road with one surface, and with thorns, water, signal and company alike.',
   trust: 'How you know of a place. What is hearsay counts for less than what was asked there.',

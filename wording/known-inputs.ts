@@ -86,12 +86,12 @@ function fromWear({ part, left, lifeKm, times }: WearOnRoad, say: Say): void {
   const rounded = (value: number) => Number(value.toPrecision(3))
   switch (part) {
     case 'pads':
-      say('padLeft', left, 'the passport')
+      say('padLeft', left, 'the bike as it sets out')
       say('padLifeKm', lifeKm, 'planning value of the hazard')
       say('hard', rounded(times), here)
       return
     case 'chain':
-      say('chainLeft', left, 'the passport')
+      say('chainLeft', left, 'the bike as it sets out')
       say('chainLifeKm', rounded(lifeKm / times), here)
       return
     case 'lube':

@@ -6,8 +6,20 @@ export const tradeWords = [
   ...['calliper', 'chainring', 'chainrings', 'chainstay', 'derailleur', 'dropper', 'flange', 'freewheel', 'handlepost'],
   ...['headset', 'hookless', 'lockring', 'mudguard', 'mudguards', 'shifter', 'sidewall', 'sprockets', 'tensioned'],
   ...['tensioner', 'tensioners', 'tourer', 'tubeless', 'tyred', 'wheelbase'],
-  ...['breaker', 'compressor', 'hex', 'hexalobular', 'phillips', 'pozidriv', 'preload', 'presta', 'schrader', 'spline'],
-  ...['decanted', 'lube', 'lubed', 'sealant', 'sintered', 'torques', 'waypoint', 'waypoints'],
+  ...[
+    'breaker',
+    'compressor',
+    'hex',
+    'hexalobular',
+    'phillips',
+    'pozidriv',
+    'preload',
+    'presta',
+    'ratchet',
+    'schrader',
+    'spline',
+  ],
+  ...['decanted', 'lube', 'lubed', 'sealant', 'sintered', 'tare', 'torques', 'waypoint', 'waypoints'],
 ] as const
 
 /** Short for something: units, winds, days, keys, kinds of file, and bodies that publish standards. */
@@ -15,7 +27,7 @@ export const shortWords = [
   ...['cm', 'fl', 'ft', 'km', 'lb', 'max', 'mb', 'mi', 'min', 'mm', 'mol', 'mph', 'oz', 'utc', 'wh', 'co', 'cos', 'ln'],
   ...['ene', 'ese', 'ne', 'nne', 'nnw', 'nw', 'se', 'sse', 'ssw', 'sw', 'wnw', 'wsw'],
   ...['fr', 'fri', 'mo', 'mon', 'sa', 'su', 'th', 'thu', 'tu', 'tue'],
-  ...['ctrl', 'esc', 'ph', 'doctype', 'ele', 'gpx', 'json', 'trkseg', 'xml', 'cfr', 'codata', 'iso'],
+  ...['ctrl', 'esc', 'ph', 'doctype', 'ele', 'gpx', 'csv', 'json', 'trkseg', 'xml', 'cfr', 'codata', 'iso', 'eur'],
 ] as const
 
 /** Plain, and yet missing in lists of everyday words. */

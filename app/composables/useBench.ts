@@ -1,4 +1,4 @@
-import { thingFrom, withOneFewer, withOneMore, type CatalogueItem } from '#core/bench'
+import { thingFrom, withOneFewer, withOneMore, type CatalogueItem, type Thing } from '#core/bench'
 import { useTripStore } from '../stores/trip'
 
 const newId = () => crypto.randomUUID().slice(0, 8)
@@ -18,10 +18,14 @@ export function useBench() {
     store.edit(`put ${item.name} back`, { bench: withOneFewer(store.openTrip.bench, item) })
   }
 
-  /** Lays so many of some things of the catalogue down, where nothing of them lies there. */
-  function lay(pieces: readonly { readonly item: CatalogueItem; readonly count: number }[], label: string) {
+  /** Lays so many of some things of the catalogue down, where nothing of them lies there, behind what comes from a shed. */
+  function lay(
+    pieces: readonly { readonly item: CatalogueItem; readonly count: number }[],
+    label: string,
+    owned: readonly Thing[] = [],
+  ) {
     const laid = pieces.map(({ item, count }) => thingFrom(item, newId(), count))
-    store.edit(label, { bench: [...store.openTrip.bench, ...laid] })
+    store.edit(label, { bench: [...store.openTrip.bench, ...owned, ...laid] })
   }
   return { take, putBack, lay }
 }

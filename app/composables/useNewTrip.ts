@@ -2,7 +2,7 @@ import { bikeFrom } from '#catalogue'
 import { navigateTo } from '#imports'
 import type { BikeKind } from '#core/bike'
 import type { Skill } from '#core/crew'
-import { tripFormat, tripSchema, type Trip } from '#core/trip'
+import { takenAlong, tripFormat, tripSchema, type Trip } from '#core/trip'
 import { incomingFile } from '../stores/incoming-file'
 import { useTrips } from '../stores/trips'
 import { useRequest } from './useRequest'
@@ -33,12 +33,20 @@ export function useNewTrip() {
     })
   }
 
-  async function written(name: string, riders: readonly NewRider[]): Promise<Trip> {
-    return tripSchema.parse({
-      // What somebody knows better of all their trips holds for this one, too.
-      dials: { planning: await useTrips().planning() },
+  /** A trip of riders who are named, or of the riders and bikes of an earlier one. */
+  async function written(name: string, riders: readonly NewRider[] | string): Promise<Trip> {
+    const begun = {
       format: tripFormat,
       name: name.trim() || 'A trip without a name',
+    }
+    // What somebody knows better of all their trips holds for this one, too.
+    const planning = await useTrips().planning()
+    if (typeof riders === 'string') {
+      return tripSchema.parse({ ...begun, ...takenAlong(await useTrips().read(riders), planning) })
+    }
+    return tripSchema.parse({
+      ...begun,
+      dials: { planning },
       bikes: riders.map((rider, i) => bikeFrom(rider.bike, `bike-${i + 1}`)),
       crew: riders.map((rider, i) => ({
         id: `rider-${i + 1}`,
@@ -50,22 +58,27 @@ export function useNewTrip() {
     })
   }
 
-  /** A trip of what was typed. */
-  const begin = (name: string, riders: readonly NewRider[]) => create(() => written(name, riders))
+  /** A trip of what was typed. @param riders or the id of an earlier trip, whose riders and bikes come along */
+  const begin = (name: string, riders: readonly NewRider[] | string) => create(() => written(name, riders))
 
   /**
    * A trip of a file: a GPX file becomes the road of a new one, a trip document is one.
    *
+   * @param riders who rides the road of a GPX file, or the id of an earlier trip
    * @param before is done once it is known that the file may be either
    */
-  async function beginWith(file: File, before: () => Promise<void> = () => Promise.resolve()): Promise<boolean> {
+  async function beginWith(
+    file: File,
+    riders: readonly NewRider[] | string = [firstRider()],
+    before: () => Promise<void> = () => Promise.resolve(),
+  ): Promise<boolean> {
     const text = await file.text()
     const isRoad = looksLikeXml(text)
     const isBegun = await create(async () => {
       const document = isRoad ? undefined : documentIn(text, file.name)
       await before()
       if (isRoad) incomingFile.value = file
-      return document ?? written(nameOf(file).slice(0, 120), [firstRider()])
+      return document ?? written(nameOf(file).slice(0, 120), riders)
     })
     if (!isBegun) incomingFile.value = undefined
     return isBegun

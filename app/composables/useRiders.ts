@@ -1,18 +1,22 @@
 import { bikeFrom } from '#catalogue'
-import { riderSchema, type Rider, type Skill } from '#core/crew'
+import { practised, riderSchema, unpractised, type Rider, type Skill } from '#core/crew'
 import { computed } from 'vue'
 import { useTripStore } from '../stores/trip'
 
 /** So many ride together at most. */
 const mostRiders = 12
 
+/** What may be said of a rider beside name, bike and hands. */
+type Load = Pick<Rider, 'handMostN' | 'loadG' | 'carriesMostG' | 'carriesMostMl' | 'share'>
+
 /** The riders of the trip, and what may be done to them: each a step that can be taken back. */
 export function useRiders() {
   const store = useTripStore()
   const crew = computed(() => store.openTrip.crew)
 
+  const replaced = (rider: Rider) => crew.value.map((other) => (other.id === rider.id ? rider : other))
   function change(rider: Rider, part: Partial<Rider>, label: string) {
-    store.edit(label, { crew: crew.value.map((other) => (other.id === rider.id ? { ...other, ...part } : other)) })
+    store.edit(label, { crew: replaced({ ...rider, ...part }) })
   }
 
   function rename(rider: Rider, text: string) {
@@ -25,16 +29,34 @@ export function useRiders() {
     if (rider.bikeId !== bike.id) change(rider, { bikeId: bike.id }, `${rider.name} rides ${bike.name}`)
   }
 
+  const carry = (rider: Rider, part: Partial<Load>) => change(rider, part, `what ${rider.name} carries`)
+
   /** How often a rider has done repairs. What was said of one kind of work goes where the same is said of all. */
   function setHands(rider: Rider, hands: Skill) {
-    const skills = Object.fromEntries(Object.entries(rider.skills).filter(([, level]) => level !== hands))
-    change(rider, { hands, skills }, `hands of ${rider.name}`)
+    change(rider, { hands, skills: differing(rider.skills, hands) }, `hands of ${rider.name}`)
   }
 
-  /** @param level null for what holds for all work of this rider */
-  function setSkill(rider: Rider, techniqueId: string, level: Skill | null) {
-    const { [techniqueId]: _, ...others } = rider.skills
-    change(rider, { skills: level === null ? others : { ...others, [techniqueId]: level } }, `hands of ${rider.name}`)
+  /** How often a rider has done some kinds of work. */
+  function setSkills(rider: Rider, levels: Readonly<Record<string, Skill>>) {
+    const skills = differing({ ...rider.skills, ...levels }, rider.hands)
+    change(rider, { skills }, `hands of ${rider.name}`)
+  }
+
+  /** What is said of one rider is said of another as well. */
+  function copyHands(rider: Rider, from: Rider) {
+    change(rider, { hands: from.hands, skills: from.skills }, `hands of ${rider.name} as of ${from.name}`)
+  }
+
+  /** @param on the day; null while that is open */
+  function practise(rider: Rider, techniqueId: string, on: string | null = null) {
+    store.edit(`${rider.name} practises`, { crew: replaced(practised(rider, techniqueId, on)) })
+  }
+  function practiseOn(rider: Rider, techniqueId: string, on: string | null) {
+    const practice = rider.practice.map((each) => (each.technique === techniqueId ? { ...each, on } : each))
+    change(rider, { practice }, `the day on which ${rider.name} practises`)
+  }
+  function leaveUnpractised(rider: Rider, techniqueId: string) {
+    store.edit(`${rider.name} practises no more`, { crew: replaced(unpractised(rider, techniqueId)) })
   }
 
   /** One more rider, on a bike that nobody rides or on one more. */
@@ -57,5 +79,23 @@ export function useRiders() {
       store.edit(`${rider.name} stays at home`, { crew: crew.value.filter(({ id }) => id !== rider.id) })
   }
 
-  return { crew, mostRiders, rename, ride, setHands, setSkill, add, remove }
+  return {
+    crew,
+    mostRiders,
+    rename,
+    ride,
+    carry,
+    setHands,
+    setSkills,
+    copyHands,
+    practise,
+    practiseOn,
+    leaveUnpractised,
+    add,
+    remove,
+  }
 }
+
+/** What is said of kinds of work that differ from what holds for all. */
+const differing = (skills: Rider['skills'], hands: Skill) =>
+  Object.fromEntries(Object.entries(skills).filter(([, level]) => level !== hands))

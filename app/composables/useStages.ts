@@ -8,6 +8,7 @@ import { useTripStore } from '../stores/trip'
 export const stages = [
   { id: 'road', name: 'Road', key: 'r' },
   { id: 'bikes', name: 'Bikes', key: 'k' },
+  { id: 'crew', name: 'Crew', key: 'c' },
   { id: 'bench', name: 'Bench', key: 'b' },
   { id: 'weigh', name: 'Weigh', key: 'w' },
 ] as const
@@ -23,6 +24,7 @@ export function useStageNeeds() {
       road: !trip || trip.road.points.length === 0 ? 'no road yet' : trip.stops.length === 0 ? 'no stops yet' : '',
       // What nothing turns is worth a word once something was laid to turn it with.
       bikes: bikesNeed(trip, trip?.bench.length ? kit.analysis?.fit : undefined),
+      crew: trip && trip.crew.length === 0 ? 'nobody yet' : '',
       bench: !trip || trip.bench.length === 0 ? 'nothing on it' : '',
       weigh: '',
     }

@@ -12,7 +12,7 @@ import PasswordProof from '../components/door/PasswordProof.vue'
 import { api } from '../http/api'
 import { useRequest } from '../composables/useRequest'
 import { useFileDrop } from '../composables/useFileDrop'
-import { tripFiles, useNewTrip } from '../composables/useNewTrip'
+import { firstRider, tripFiles, useNewTrip } from '../composables/useNewTrip'
 import { usePerson } from '../stores/person'
 import { useTripSessions } from '../stores/trip-sessions'
 import { laySampleInAccount, laySampleOnDevice, settleOwnTrips, takeOverOwnTrips } from '../stores/trips'
@@ -33,7 +33,7 @@ async function goOn() {
   // What waits on this device since a sign-in ended is brought to the server, whichever page comes next.
   if (signInState.value === 'signed in') void useTripSessions().then((sessions) => sessions.tryAgain())
   const next = route.query.next
-  await navigateTo(typeof next === 'string' && /^\/(trips|account)(\/|$)/.test(next) ? next : '/trips')
+  await navigateTo(typeof next === 'string' && /^\/(trips|shed|account)(\/|$)/.test(next) ? next : '/trips')
 }
 await ask()
 if (signInState.value === 'signed in') await goOn()
@@ -59,7 +59,7 @@ function submit() {
 
 /** A road without an account: whoever has none yet goes on as a guest of this device. */
 const tryWith = (file: File) =>
-  beginWith(file, async () => {
+  beginWith(file, [firstRider()], async () => {
     if (!person.value) await stayGuest()
   })
 const { lines: refused, beginWith } = useNewTrip()

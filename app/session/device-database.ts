@@ -1,3 +1,4 @@
+import type { OwnedThing } from '#core/shed'
 import type { PartName, Revisions } from '#core/trip'
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { Sending, Step } from './outbox'
@@ -53,6 +54,16 @@ export interface OwnTripRow {
 
 export type OwnPartRow = Omit<PartRow, 'person'>
 
+/** A thing of somebody's shed as this device has it. */
+export interface ShedRow {
+  readonly id: string
+  /** What the server has, and in which version; null and empty where it has none. */
+  readonly saved: OwnedThing | null
+  readonly version: string
+  /** What it shall be; null where it shall not be there. */
+  readonly thing: OwnedThing | null
+}
+
 export interface DeviceDatabase extends DBSchema {
   trips: { key: [string, string]; value: TripRow }
   parts: { key: [string, string, string]; value: PartRow }
@@ -60,6 +71,7 @@ export interface DeviceDatabase extends DBSchema {
   person: { key: string; value: Person }
   own: { key: string; value: OwnTripRow }
   ownParts: { key: [string, string]; value: OwnPartRow }
+  shed: { key: [string, string]; value: ShedRow & { readonly person: string } }
   steps: { key: number; value: StepRow; indexes: { trip: [string, string] } }
 }
 
@@ -68,7 +80,7 @@ export const onDisk = { durability: 'strict' } as const
 
 /** Opens this browser's own database. */
 export function openDeviceDatabase(name = 'rag-tin'): Promise<IDBPDatabase<DeviceDatabase>> {
-  return openDB<DeviceDatabase>(name, 3, {
+  return openDB<DeviceDatabase>(name, 4, {
     upgrade(database, before) {
       if (before < 1) {
         database.createObjectStore('trips', { keyPath: ['person', 'trip'] })
@@ -81,6 +93,7 @@ export function openDeviceDatabase(name = 'rag-tin'): Promise<IDBPDatabase<Devic
         database.createObjectStore('own', { keyPath: 'trip' })
         database.createObjectStore('ownParts', { keyPath: ['trip', 'part'] })
       }
+      if (before < 4) database.createObjectStore('shed', { keyPath: ['person', 'id'] })
       // Since 3, long lists are kept packed: nothing is rewritten for that, but an older Rag Tin could not read them.
     },
     // Another window brings a newer Rag Tin: this one lets go, and says at its next edit that it keeps nothing here.

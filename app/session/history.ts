@@ -1,4 +1,7 @@
-import { inverse, type Change } from './changes'
+import { applied, changesBetween, inverse, stillFits, type Change } from './changes'
+
+/** So long an edit of the same mark goes on with the one before. */
+const mergeMs = 5000
 
 /** One step that can be taken back. */
 interface Entry {
@@ -14,6 +17,7 @@ const mostUndo = 200
 export class History {
   private done: readonly Entry[] = []
   private undone: readonly Entry[] = []
+  private lastAt = 0
 
   get undoLabel(): string | undefined {
     return this.done.at(-1)?.label
@@ -23,8 +27,26 @@ export class History {
     return this.undone.at(-1)?.label
   }
 
+  /**
+   * Writes down an edit: as an entry of its own, or as the last one going on, where that is of the same mark and not long ago.
+   *
+   * @param now ms on any clock
+   * @returns what it changes; nothing is written down where that is nothing
+   */
+  record(label: string, before: unknown, after: unknown, merge: string | undefined, now: number): Change[] {
+    const changes = changesBetween(before, after)
+    if (changes.length === 0) return changes
+    const last = now - this.lastAt <= mergeMs ? this.mergeable(merge) : undefined
+    this.lastAt = now
+    const goesOn = last !== undefined && stillFits(before, inverse(last))
+    const both = goesOn ? changesBetween(applied(before, inverse(last)), after) : changes
+    if (goesOn) this.dropBack()
+    this.add(label, both, merge)
+    return changes
+  }
+
   /** The changes that the next edit goes on from, where it is of the same mark as the last one. */
-  mergeable(merge: string | undefined): readonly Change[] | undefined {
+  private mergeable(merge: string | undefined): readonly Change[] | undefined {
     const last = this.done.at(-1)
     return merge !== undefined && last?.merge === merge ? last.changes : undefined
   }

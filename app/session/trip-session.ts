@@ -1,5 +1,5 @@
 import type { PartName, Trip } from '#core/trip'
-import { applied, changesBetween, inverse, stillFits, type Change } from './changes'
+import { applied, stillFits, type Change } from './changes'
 import type { Choices } from './conflicts'
 import { Delivery } from './delivery'
 import { History } from './history'
@@ -24,8 +24,6 @@ export type Opened = { readonly kind: 'opened' } | Unreached
 
 /** What does not pass by itself, whichever window has found it. */
 const needsSomebody: ReadonlySet<SavingState['kind']> = new Set(['conflict', 'signed out', 'gone'])
-/** So long an edit of the same mark goes on with the one before. */
-const mergeMs = 5000
 /** So long one waits for another window to bring things to the server. */
 const patienceMs = 8000
 
@@ -41,7 +39,6 @@ export class TripSession {
   private readonly listeners = new Set<() => void>()
   /** What the window that brings things to the server says. */
   private heard: SavingState = { kind: 'clean' }
-  private lastEditAt = 0
   private words = ''
   private taken: readonly PartName[] = []
 
@@ -142,16 +139,8 @@ export class TripSession {
     const { document } = this
     if (!document) return
     const next = { ...document, ...parts }
-    const changes = changesBetween(document, next)
-    if (changes.length === 0) return
-    const now = this.tools.timers.now()
-    const last = now - this.lastEditAt <= mergeMs ? this.history.mergeable(merge) : undefined
-    this.lastEditAt = now
-    const goesOn = last !== undefined && stillFits(document, inverse(last))
-    const both = goesOn ? changesBetween(applied(document, inverse(last)), next) : changes
-    if (goesOn) this.history.dropBack()
-    this.history.add(label, both, merge)
-    this.offer(changes, next)
+    const changes = this.history.record(label, document, next, merge, this.tools.timers.now())
+    if (changes.length > 0) this.offer(changes, next)
   }
 
   undo(): void {

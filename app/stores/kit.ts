@@ -3,10 +3,19 @@ import type { KitChoice } from '#core/search'
 import type { Kit } from '#core/verdicts'
 import type { Lacking, Piece } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
+import type { Thing } from '#core/bench'
+import type { Candidate, CandidateReport } from '#core/candidates'
+import type { PracticeWorth } from '#core/practice'
+import { withPlanning } from '#core/reference'
 import type { RoadPoint } from '#core/road'
 import { type Trip, type TripCard, partNames } from '#core/trip'
 import { hoursHangingOn, type Lack } from '#core/next-steps'
+import type { FrontierKit } from '#core/frontier'
+import type { Ledger } from '#core/ledger'
 import { nth } from '#core/validation'
+import type { Standing } from '#core/stances'
+import type { Way } from '#core/ways'
+import { catalogue } from '#catalogue'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { until } from '@vueuse/core'
@@ -25,6 +34,7 @@ import type {
   ShutOptionWritten,
 } from '../workers/analyser'
 import type { Choice, KitAtPrice, KitChooserService, Outcome } from '../workers/kit-chooser'
+import type { TripWithoutLine, WayfinderService } from '../workers/wayfinder'
 
 /** A kit, and the ledger it was chosen for. */
 export interface Chosen extends Choice {
@@ -45,10 +55,10 @@ export interface WeighedStep {
   readonly hours: number
 }
 
-/** A worker that chooses kits. */
-interface KitWorker {
+/** A worker, and what it does. */
+interface Working<Service> {
   readonly worker: Worker
-  readonly service: Remote<KitChooserService>
+  readonly service: Remote<Service>
 }
 
 /** How the proof stands. */
@@ -94,7 +104,7 @@ export const useKitStore = defineStore('kit', () => {
   let analysisWorker: Worker | undefined
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
-  let chooser: KitWorker | undefined
+  let chooser: Working<KitChooserService> | undefined
   const toWeigh = shallowRef<NumberedLedger | null>(null)
   let tripsLeft = 0
   let sent: Partial<Trip> = {}
@@ -202,35 +212,47 @@ export const useKitStore = defineStore('kit', () => {
   const kitService = (): Remote<KitChooserService> => (chooser ??= kitWorker()).service
 
   /**
-   * Compares plans beside the kit that is chosen, which never waits for that; whoever compares others gives up the last. A
-   * worker that has compared before is much quicker: it is kept, unless it is given up.
+   * Asks beside the kit that is chosen, which never waits for that; whoever asks anew gives up what was asked last. A worker
+   * that has answered before is much quicker: it is kept, unless it is given up.
    */
-  function comparer() {
-    let mine: KitWorker | undefined
-    let isComparing = false
+  function adviser<Service>(begin: () => Working<Service>) {
+    let mine: Working<Service> | undefined
+    let isAsked = false
     function stop(): void {
       mine?.worker.terminate()
       mine = undefined
-      isComparing = false
+      isAsked = false
     }
     return {
-      async compare(...question: Parameters<KitChooserService['compare']>): Promise<Outcome[]> {
-        if (isComparing) stop()
-        const asked = (mine ??= kitWorker())
-        isComparing = true
-        const outcomes = await asked.service.compare(...question)
-        isComparing = false
-        return outcomes
+      async ask<T>(question: (service: Remote<Service>) => Promise<T>): Promise<T> {
+        if (isAsked) stop()
+        const asked = (mine ??= begin())
+        isAsked = true
+        const answer = await question(asked.service)
+        isAsked = false
+        return answer
       },
       stop,
     }
   }
-  const [shutWays, lackingSteps] = [comparer(), comparer()]
+  const shutWays = adviser(kitWorker)
+  const lackingSteps = adviser(kitWorker)
+  const practising = adviser(kitWorker)
+  const trading = adviser(kitWorker)
+  const wayfinding = adviser(waysWorker)
+  const schooling = adviser(waysWorker)
+  const trying = adviser(waysWorker)
 
-  function kitWorker(): KitWorker {
+  function kitWorker(): Working<KitChooserService> {
     const worker = new Worker(new URL('../workers/kit.worker.ts', import.meta.url), { type: 'module' })
     worker.onerror = (event) => (failure.value = event.message || 'The kit could not be chosen.')
     return { worker, service: wrap<KitChooserService>(worker) }
+  }
+
+  function waysWorker(): Working<WayfinderService> {
+    const worker = new Worker(new URL('../workers/ways.worker.ts', import.meta.url), { type: 'module' })
+    worker.onerror = (event) => (failure.value = event.message || 'The ways could not be weighed.')
+    return { worker, service: wrap<WayfinderService>(worker) }
   }
 
   /** Sends what changed, and the line of the road only when the worker does not have it. */
@@ -344,9 +366,9 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   /** What to lay on the bench while nothing lies there, once the trip has been looked at. */
-  async function startOfBench(): Promise<Piece[]> {
+  async function startOfBench(owned: readonly Thing[]): Promise<Piece[]> {
     await analysed
-    return analysisService().startOfBench()
+    return analysisService().startOfBench(owned)
   }
 
   function remedies(classId: string): Promise<Remedy[]> {
@@ -368,10 +390,9 @@ export const useKitStore = defineStore('kit', () => {
     if (!now.kit || !options.some(({ isMade }) => isMade)) return []
     const { massG, promiseH } = now.kit
     const others = options.filter(({ isMade }) => !isMade)
-    const outcomes = await shutWays.compare(
-      others.map(({ ledger }) => ledger),
-      now.built.ledger.gramsPerHour,
-    )
+    const { gramsPerHour } = now.built.ledger
+    const ledgers = others.map(({ ledger }) => ledger)
+    const outcomes = await shutWays.ask((service) => service.compare(ledgers, gramsPerHour))
     return options.map(({ choice, isMade, parts, days, ledger }) => {
       const outcome = isMade
         ? { massG, promiseH }
@@ -391,7 +412,8 @@ export const useKitStore = defineStore('kit', () => {
     if (!now.kit || steps.length === 0) return []
     const { promiseH } = now.kit
     const plans = steps.flatMap(({ ledgers }) => ledgers)
-    const outcomes = await lackingSteps.compare(plans, now.built.ledger.gramsPerHour)
+    const { gramsPerHour } = now.built.ledger
+    const outcomes = await lackingSteps.ask((service) => service.compare(plans, gramsPerHour))
     const plansH = outcomes.map((outcome) => outcome.promiseH)
     return steps
       .map(({ lack, ledgers }) => ({
@@ -399,6 +421,70 @@ export const useKitStore = defineStore('kit', () => {
         hours: hoursHangingOn({ lack }, promiseH, plansH.splice(0, ledgers.length)),
       }))
       .sort((a, b) => b.hours - a.hours)
+  }
+
+  /** What each evening of practice is worth with the kit as it is, the best first. @returns nothing, as above */
+  async function practiceWorths({ crew, ride, dials }: Trip): Promise<PracticeWorth[] | undefined> {
+    const now = chosenNow()
+    if (!now?.kit) return undefined
+    const { ledger, notes, stuck, edges } = now.built
+    const { techniques, hands } = withPlanning(catalogue, dials.planning)
+    const { counts } = now.kit
+    const [{ start }, { helper }] = [ride, dials]
+    const plan = { crew, ride: { start }, dials: { helper } }
+    return practising.ask((service) =>
+      service.practiceWorths({ ledger, notes, stuck, edges }, plan, { techniques, hands }, counts),
+    )
+  }
+
+  /** The best kits for each mass, told as they are found. @returns once there are no more */
+  function findFrontier(ledger: Ledger, steps: number, onKit: (kit: FrontierKit) => void): Promise<void> {
+    return trading.ask((service) => service.findFrontier(ledger, steps, proxy(onKit)))
+  }
+
+  /** Every way that weighs nothing, with the kit as it is, told as they are found. @returns once there are no more */
+  async function findWays(trip: Trip, onWay: (way: Way) => void): Promise<void> {
+    const kit = chosen.value?.kit
+    if (!kit) return
+    await askAbout(wayfinding, trip, (service, asked, lineId, packed) =>
+      service.findWays(asked, lineId, packed, kit.counts, proxy(onWay)),
+    )
+  }
+
+  /** What each stance would pack, told as they are found. @returns once there are no more */
+  const findStandings = (trip: Trip, onStanding: (standing: Standing) => void): Promise<void> =>
+    askAbout(schooling, trip, (service, asked, lineId, packed) =>
+      service.findStandings(asked, lineId, packed, proxy(onStanding)),
+    )
+
+  /** How candidates do side by side, told as they are found. @returns once there are no more */
+  const findReports = (
+    trip: Trip,
+    candidates: readonly Candidate[],
+    onReport: (report: CandidateReport) => void,
+  ): Promise<void> =>
+    askAbout(trying, trip, (service, asked, lineId, packed) =>
+      service.findReports(asked, lineId, packed, candidates, proxy(onReport)),
+    )
+
+  /** Asks about a whole trip; the line of its road is sent only where it is not at hand. */
+  function askAbout(
+    whom: ReturnType<typeof adviser<WayfinderService>>,
+    { road: { points, ...road }, ...trip }: Trip,
+    question: (
+      service: Remote<WayfinderService>,
+      asked: TripWithoutLine,
+      lineId: LineId,
+      packed: PackedLine | undefined,
+    ) => Promise<boolean>,
+  ): Promise<void> {
+    const lineId = lineIdOf(points)
+    const asked = { ...trip, road }
+    return whom.ask(async (service) => {
+      if (await question(service, asked, lineId, undefined)) return
+      const packed = packLine(points)
+      await question(service, asked, lineId, transfer(packed, [packed.buffer]))
+    })
   }
 
   const asTheRoadSetsIt = (): Promise<KitAtPrice | null> => kitService().asTheRoadSetsIt()
@@ -435,6 +521,11 @@ export const useKitStore = defineStore('kit', () => {
     chooser?.worker.terminate()
     shutWays.stop()
     lackingSteps.stop()
+    practising.stop()
+    trading.stop()
+    wayfinding.stop()
+    schooling.stop()
+    trying.stop()
     chooser = undefined
     toWeigh.value = null
     weighing.value = false
@@ -466,6 +557,11 @@ export const useKitStore = defineStore('kit', () => {
     remedies,
     shutOptionsAt,
     nextSteps,
+    practiceWorths,
+    findFrontier,
+    findWays,
+    findStandings,
+    findReports,
     asTheRoadSetsIt,
     readPlace,
     readHours,

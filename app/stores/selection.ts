@@ -24,8 +24,6 @@ export const useSelection = defineStore('selection', () => {
 
   /** The failure that is looked at in What can fail. */
   const failureId = ref('')
-  /** Whether all riders are shown, over whatever stage. */
-  const showsRiders = ref(false)
 
   function clear() {
     cursorKm.value = 0
@@ -38,7 +36,6 @@ export const useSelection = defineStore('selection', () => {
     fastenerId.value = ''
     brush.value = undefined
     failureId.value = ''
-    showsRiders.value = false
   }
 
   function showClass(id: string, chosen?: Gap) {
@@ -57,7 +54,6 @@ export const useSelection = defineStore('selection', () => {
     fastenerId,
     brush,
     failureId,
-    showsRiders,
     clear,
     showClass,
   }

@@ -1,12 +1,14 @@
 import { fetchServer } from '../session/fetch-server'
 import { guest } from '../session/guest'
 import { IndexedDbOutbox } from '../session/indexed-db-outbox'
+import { forgetKeptTools } from '../session/kept-tools'
 import { MemoryOutbox } from '../session/memory-outbox'
 import { OwnTrips } from '../session/own-trips'
 import { browserTimers } from '../session/timers'
 import { TripSessions } from '../session/trip-sessions'
 import { BrowserWindows, loneWindow } from '../session/windows'
 import { usePerson } from './person'
+import { wipeShed } from './shed'
 
 let current: { readonly person: string; readonly sessions: Promise<TripSessions> } | undefined
 
@@ -31,6 +33,8 @@ export function useTripSessions(): Promise<TripSessions> {
 export async function wipeDevice(): Promise<void> {
   const sessions = await useTripSessions()
   current = undefined
+  await wipeShed()
+  forgetKeptTools()
   await sessions.wipe()
   await usePerson().forget()
 }

@@ -9,6 +9,7 @@ import { useTrips } from './trips'
 import type { Choices } from '../session/conflicts'
 import type { Parts } from '../session/outbox'
 import { withoutProxies } from '../session/plain-data'
+import { Supposition } from '../session/supposition'
 import type { Opened, TripSession } from '../session/trip-session'
 import type { SavingState } from '../session/windows'
 
@@ -25,18 +26,56 @@ export const useTripStore = defineStore('trip', () => {
   const takenIn = shallowRef<readonly PartName[]>([])
   const undoLabel = ref<string>()
   const redoLabel = ref<string>()
+  /** Whether the trip is shown as it would be, and nothing of that is saved. */
+  const isSupposing = ref(false)
+  /** Whether anything is supposed to be otherwise. */
+  const isOtherwise = ref(false)
   let session: TripSession | undefined
+  let supposition: Supposition | undefined
   let stopMirroring: () => void = () => undefined
   let asked = ''
 
   function mirror(from: TripSession) {
-    trip.value = from.document
+    if (from.document) supposition?.becameOtherwise(from.document)
+    trip.value = supposition?.document ?? from.document
+    isSupposing.value = supposition !== undefined
+    isOtherwise.value = supposition !== undefined && supposition.changes.length > 0
     state.value = from.state
     notice.value = from.notice
     unsaved.value = from.unsaved
     takenIn.value = from.takenIn
-    undoLabel.value = from.undoLabel
-    redoLabel.value = from.redoLabel
+    const { undoLabel: undoes, redoLabel: redoes } = supposition ?? from
+    undoLabel.value = undoes
+    redoLabel.value = redoes
+  }
+
+  /** From now on edits are supposed and not made, until they are kept or let go. */
+  function suppose() {
+    if (!session?.document || supposition) return
+    supposition = new Supposition(session.document, () => performance.now())
+    mirror(session)
+  }
+
+  /** Does something to what is supposed. @returns whether anything is */
+  function supposed(what: (supposition: Supposition) => void): boolean {
+    if (!session || !supposition) return false
+    what(supposition)
+    mirror(session)
+    return true
+  }
+
+  function letGo() {
+    supposition = undefined
+    if (session) mirror(session)
+  }
+
+  /** What is supposed becomes the plan, as one step. */
+  function keep() {
+    const kept = supposition?.document
+    supposition = undefined
+    if (!session || !kept) return
+    session.edit('keep what was supposed', kept)
+    mirror(session)
   }
 
   /** Opens a trip; the one that was open stays until then. Of two that are asked for, the later is opened. */
@@ -52,6 +91,7 @@ export const useTripStore = defineStore('trip', () => {
     }
     const left = id.value
     stopMirroring()
+    supposition = undefined
     session = next
     id.value = tripId
     mirror(next)
@@ -66,6 +106,9 @@ export const useTripStore = defineStore('trip', () => {
     if (id.value !== tripId) return
     stopMirroring()
     session = undefined
+    supposition = undefined
+    isSupposing.value = false
+    isOtherwise.value = false
     id.value = ''
     trip.value = undefined
     await (await useTripSessions()).close(tripId)
@@ -77,7 +120,14 @@ export const useTripStore = defineStore('trip', () => {
    * @param merge edits with the same mark in a row become one step: a dial being turned
    */
   function edit(label: string, parts: Parts, merge?: string) {
-    session?.edit(label, withoutProxies(parts, trip.value), merge)
+    const plain = withoutProxies(parts, trip.value)
+    if (!supposed((supposition) => supposition.edit(label, plain, merge))) session?.edit(label, plain, merge)
+  }
+  function undo() {
+    if (!supposed((supposition) => supposition.undo())) session?.undo()
+  }
+  function redo() {
+    if (!supposed((supposition) => supposition.redo())) session?.redo()
   }
 
   /** An edit for work that takes a while: it goes to the trip that is open now, or nowhere. */
@@ -119,8 +169,13 @@ export const useTripStore = defineStore('trip', () => {
     leave,
     edit,
     editLater,
-    undo: () => session?.undo(),
-    redo: () => session?.redo(),
+    isSupposing,
+    isOtherwise,
+    suppose,
+    keep,
+    letGo,
+    undo,
+    redo,
     backToSaved: () => session?.backToSaved(),
     flush,
     dismiss: () => session?.dismiss(),

@@ -1,10 +1,12 @@
 import type { Planning } from '#core/reference'
+import type { Trip } from '#core/trip'
 import { guest } from '../session/guest'
 import { IndexedDbOutbox } from '../session/indexed-db-outbox'
 import { OwnTrips } from '../session/own-trips'
 import { api } from '../http/api'
 import { jsonBlob } from '../http/json-blob'
 import { usePerson } from './person'
+import { takeOverOwnShed } from './shed'
 import { useTripSessions } from './trip-sessions'
 
 /** A trip as it is listed. */
@@ -26,6 +28,8 @@ export interface BinLine {
 /** What can be done with one's trips as a whole, with an account and without. */
 interface Trips {
   list(): Promise<TripLine[]>
+  /** A trip as it stands there. */
+  read(id: string): Promise<Trip>
   /** @param document a trip document of any format; whatever is wrong with it is said by lines */
   create(document: object): Promise<string>
   throwAway(id: string): Promise<unknown>
@@ -40,6 +44,7 @@ interface Trips {
 
 const ofAccount: Trips = {
   list: () => api<TripLine[]>('/api/trips'),
+  read: async (id) => (await api<{ trip: Trip }>(`/api/trips/${id}`)).trip,
   async create(document) {
     const { id } = await api<{ id: string }>('/api/trips', { method: 'POST', body: await jsonBlob(document) })
     return id
@@ -66,6 +71,11 @@ async function forgetOwn(id: string): Promise<void> {
 }
 
 const ofDevice: Trips = {
+  async read(id) {
+    const loaded = await own.load(id)
+    if (loaded.kind !== 'loaded') throw new Error('That trip is not there any more.')
+    return loaded.trip
+  },
   async list() {
     const trips = await own.list()
     return trips.map(({ trip, changedAt, ...rest }) => ({
@@ -99,11 +109,15 @@ export function useTrips(): Trips {
   return usePerson().isGuest.value ? ofDevice : ofAccount
 }
 
+const sampleMark = 'Sample: '
+/** Whether a trip is the sample that was laid there to look round in: its riders are nobody's own. */
+export const isSample = ({ name }: Pick<TripLine, 'name'>) => name.startsWith(sampleMark)
+
 /** Lays the sample trip among the trips of somebody who is new: to look round in, and to be thrown away. */
 async function laySample(trips: Trips): Promise<void> {
   const { demoTrip } = await import('#catalogue/demo')
   const trip = demoTrip()
-  await trips.create({ ...trip, name: `Sample: ${trip.name}` })
+  await trips.create({ ...trip, name: `${sampleMark}${trip.name}` })
 }
 export const laySampleOnDevice = () => laySample(ofDevice)
 export const laySampleInAccount = () => laySample(ofAccount)
@@ -117,7 +131,7 @@ export async function settleOwnTrips(): Promise<void> {
 export const countOwnTrips = async () => (await own.list()).length
 
 /**
- * Takes the trips that were made without an account over into the account that is signed in; each is forgotten on the device
+ * Takes the trips and the shed that were made without an account over into the account that is signed in; each is forgotten on the device
  * once the account has it. Whose trips they are only a person can say: it is done when somebody signs in from them, or asks
  * for it. Of two windows one does it.
  */
@@ -135,5 +149,6 @@ export async function takeOverOwnTrips(): Promise<void> {
     } finally {
       outbox.close()
     }
+    await takeOverOwnShed()
   })
 }

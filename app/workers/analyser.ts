@@ -1,4 +1,6 @@
 import { defined, nth, Fault } from '#core/validation'
+import type { Thing } from '#core/bench'
+import { strongestHandN } from '#core/crew'
 import { fitView, type FitView } from '#core/fit'
 import {
   classesOf,
@@ -18,6 +20,7 @@ import {
   type ShutChoice,
 } from '#core/availability'
 import {
+  bikesAtDeparture,
   hoursAtStake,
   ledgerOfTrip,
   underPrices,
@@ -215,7 +218,7 @@ export function createAnalyser() {
     const isLedgerSame =
       isLandscapeSame &&
       before?.bikes === trip.bikes &&
-      before.crew === trip.crew &&
+      areHandsSame(before.crew, trip.crew) &&
       isSameButPins(before.bench, trip.bench) &&
       isSameBut(before, trip, prices)
     if (built && isLedgerSame) {
@@ -234,9 +237,13 @@ export function createAnalyser() {
     }
   }
 
-  const wearNow = ({ bikes, dials }: Trip, landscape: Landscape) =>
+  /** With the jobs done that are planned. */
+  const wearNow = (trip: Trip, landscape: Landscape) =>
     Object.fromEntries(
-      bikes.map((bike) => [bike.id, wearOnRoad(bike, landscape, withPlanning(catalogue, dials.planning))]),
+      bikesAtDeparture(trip, catalogue).map((bike) => [
+        bike.id,
+        wearOnRoad(bike, landscape, withPlanning(catalogue, trip.dials.planning)),
+      ]),
     )
 
   let fit: FitView | undefined
@@ -244,10 +251,10 @@ export function createAnalyser() {
 
   /** The fit as it stands; it hangs on bikes, bench and hands only. */
   function fitNow(changed: ChangedParts): FitView {
-    const { handMostN } = defined(trip).dials
-    if (!fit || changed.bikes || changed.bench || handMostN !== fitOfHandN) {
-      fit = fitView(defined(trip).bikes, defined(trip).bench, catalogue.items, handMostN)
-      fitOfHandN = handMostN
+    const handN = strongestHandN(defined(trip))
+    if (!fit || changed.bikes || changed.bench || handN !== fitOfHandN) {
+      fit = fitView(defined(trip).bikes, defined(trip).bench, catalogue.items, handN)
+      fitOfHandN = handN
     }
     return fit
   }
@@ -302,9 +309,11 @@ export function createAnalyser() {
     return trip && landscape ? withCatalogue(trip, line.survey, catalogue, landscape) : null
   }
 
-  /** What to lay on the bench while nothing lies there. */
-  function startOfBench(): Piece[] {
-    return trip ? firstBench(trip, line.survey, catalogue, trip.road.points.length > 0 ? landscape : undefined) : []
+  /** What to lay on the bench beside what is owned, while nothing lies there. */
+  function startOfBench(owned: readonly Thing[]): Piece[] {
+    if (!trip) return []
+    const begun = { ...trip, bench: [...owned] }
+    return firstBench(begun, line.survey, catalogue, trip.road.points.length > 0 ? landscape : undefined)
   }
 
   /** Opening hours as they are understood at a place of the road, on the days about when one comes by. */
@@ -413,12 +422,31 @@ export function createAnalyser() {
 export type AnalysisService = ReturnType<typeof createAnalyser>
 
 /** What a ledger stands under without any of its failures being others. */
-const prices = ['gramsPerHour', 'budgetG'] as const satisfies readonly (keyof Dials)[]
+const prices = [
+  'gramsPerHour',
+  'budgetG',
+  'homeShare',
+  'currency',
+  'moneyPerHour',
+  'stances',
+] as const satisfies readonly (keyof Dials)[]
 
 /** Whether the same things lie on two benches, pinned alike or not. */
 function isSameButPins(a: Trip['bench'], b: Trip['bench']): boolean {
   const plain = (bench: Trip['bench']) => JSON.stringify(bench.map((thing) => ({ ...thing, pin: null })))
   return a === b || (a.length === b.length && plain(a) === plain(b))
+}
+
+/** Whether riders ride the same bikes with the same hands; what they are called and carry is no matter. */
+function areHandsSame(a: Trip['crew'], b: Trip['crew']): boolean {
+  const plain = (crew: Trip['crew']) =>
+    JSON.stringify(
+      crew.map(({ id, bikeId, hands, skills, practice, handMostN }) => {
+        const levels = practice.map(({ technique, level, on }) => [technique, level, on])
+        return [id, bikeId, hands, skills, levels, handMostN]
+      }),
+    )
+  return a === b || plain(a) === plain(b)
 }
 
 /** Whether the dials of two trips are alike but for some of them. */

@@ -1,4 +1,6 @@
+import { frontier, type FrontierKit } from '#core/frontier'
 import { indexLedger, type Ledger } from '#core/ledger'
+import { practiceWorths } from '#core/practice'
 import { KitSearch, usualGramsPerHour, type KitChoice } from '#core/search'
 import { faultLines } from '#core/trip'
 import { whatIsLacking, type Lacking, type LaidOut } from '#core/unlock'
@@ -89,6 +91,11 @@ export function createKitChooser() {
     }
   }
 
-  return { choose, explain, lacking, compare, asTheRoadSetsIt }
+  /** The best kits for each mass, told as they are found. */
+  function findFrontier(ledger: Ledger, steps: number, onKit: (kit: FrontierKit) => void): void {
+    for (const kit of frontier(ledger, steps)) onKit(kit)
+  }
+
+  return { choose, explain, lacking, compare, asTheRoadSetsIt, practiceWorths, findFrontier }
 }
 export type KitChooserService = ReturnType<typeof createKitChooser>

@@ -1,12 +1,16 @@
 import { thingSchema, type Thing } from '#core/bench'
 import { items } from '../items'
 
+/** Laid down to see what they would be worth. */
+const notOwned = ['pads-b2', 'spoke-288', 'needle-thread', 'torque-key', 'lube-60', 'rack-bolts']
+
 /** A thing taken from the catalogue, as it lies on the bench. */
 function taken(from: string, change: Partial<Thing> = {}): Thing {
   const item = items.find((candidate) => candidate.id === from)
   if (!item) throw new RangeError(`the catalogue has no "${from}"`)
   const { name, massG, provides, heads, comesApart, units, measures } = item
-  return thingSchema.parse({ id: from, from, name, massG, provides, heads, comesApart, units, measures, ...change })
+  const said = { id: from, from, name, massG, provides, heads, comesApart, units, measures, ...change }
+  return thingSchema.parse({ ...said, shed: notOwned.includes(said.id) ? null : said.id })
 }
 
 /** About 45 things two riders own. */

@@ -11,6 +11,7 @@ import { demoLine, demoStretches } from './terrain'
 import { demoForecast } from './weather'
 
 export * from './between-shops'
+export * from './shed'
 
 /** A bike of a kind, as somebody has filled in its passport. */
 function filledIn(kind: BikeKind, id: string, change: Partial<Bike>): Bike {
@@ -77,6 +78,7 @@ const crew: Rider[] = [
     name: 'Maren',
     bikeId: 'fox',
     hands: 2,
+    loadG: 13_500,
     skills: {
       'change-tube': 3,
       'patch-tube': 3,
@@ -91,6 +93,8 @@ const crew: Rider[] = [
     name: 'Ansel',
     bikeId: 'mule',
     hands: 1,
+    loadG: 21_000,
+    carriesMostG: 800,
     skills: { 'change-tube': 2, lash: 3, 'sew-tyre': 2, 'lube-chain': 3 },
   }),
 ]

@@ -10,6 +10,7 @@ interface Span {
   readonly traits: ReadonlySet<RoadTrait>
   readonly signal: boolean
   readonly passersBy: number
+  readonly apart: number
   readonly nightFactor: number
 }
 
@@ -30,6 +31,7 @@ export class Conditions {
    * @param km the nodes of the grid, with every edge of a stretch and every end of a day among them
    * @param downM metres descended up to each node; undefined where nobody knows, and then the road counts as usual
    * @param days the riding days; none where the start is unknown, and then the weather is left out
+   * @param usuallyApart the share of riding that riders are out of reach of one another where a stretch says nothing of it
    */
   constructor(
     private readonly km: Float64Array,
@@ -37,6 +39,7 @@ export class Conditions {
     stretches: readonly Stretch[],
     days: readonly RidingDay[],
     forecast: Forecast,
+    usuallyApart = 0,
   ) {
     const weather = new Map(forecast.days.map((day) => [day.date, day]))
     const lengthKm = numberAt(km, km.length - 1)
@@ -52,6 +55,7 @@ export class Conditions {
         traits: roadTraitsOf(piece, isWet(today)),
         signal: piece.signal,
         passersBy: passersBy[piece.traffic],
+        apart: piece.apart ?? usuallyApart,
         nightFactor: nightPriceFactor(today),
       }
     })
@@ -89,6 +93,11 @@ export class Conditions {
   /** How many come by on each step, against a quiet road. */
   passersBy(): Float64Array {
     return this.alongSteps((span) => span.passersBy)
+  }
+
+  /** The share of riding on each step that riders are out of reach of one another. */
+  apart(): Float64Array {
+    return this.alongSteps((span) => span.apart)
   }
 
   /** How much dearer a night out is at each node than a dry and mild one. */

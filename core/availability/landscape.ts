@@ -42,6 +42,7 @@ export class Landscape extends Resupply {
       trip.road.stretches,
       days,
       trip.forecast,
+      trip.ride.apart,
     )
   }
 

@@ -37,13 +37,8 @@ export function shutOptions<T extends Supplied>(
 ): ShutOption<T>[] {
   const stop = trip.stops.find(({ id }) => id === stopId)
   if (!stop || trip.ride.start === null) return []
-  const bed = { roadKm: stop.roadKm, stop: stop.id }
-  const isSleeping = nightAt(trip.ride.nights, bed) !== undefined
-  const planned = (waitH: Stop['waitH'], nights: number): T => ({
-    ...trip,
-    stops: trip.stops.map((other) => (other === stop ? { ...stop, waitH } : other)),
-    ride: { ...trip.ride, nights: setNights(trip.ride.nights, bed, nights, cutTo(`night-${stop.id}`, 60)) },
-  })
+  const isSleeping = nightAt(trip.ride.nights, bedAt(stop)) !== undefined
+  const planned = (waitH: Stop['waitH'], nights: number): T => withStayAt(trip, stop, waitH, nights)
   const passing = new Resupply(planned(null, 0), survey, reference, book)
   const shut = stop.services.flatMap((service) => {
     const visit = passing.visitTo(service)
@@ -69,3 +64,17 @@ export function shutOptions<T extends Supplied>(
     { choice: { kind: 'sleep' }, isMade: isSleeping, plan: planned(stop.waitH, 1) },
   ]
 }
+
+const bedAt = ({ id, roadKm }: Stop) => ({ roadKm, stop: id })
+
+/** A trip with so long a wait at a stop for what is shut, null for as long as anywhere, and so many nights there. */
+export const withStayAt = <T extends Pick<Supplied, 'stops' | 'ride'>>(
+  trip: T,
+  stop: Stop,
+  waitH: Stop['waitH'],
+  nights: number,
+): T => ({
+  ...trip,
+  stops: trip.stops.map((other) => (other.id === stop.id ? { ...stop, waitH } : other)),
+  ride: { ...trip.ride, nights: setNights(trip.ride.nights, bedAt(stop), nights, cutTo(`night-${stop.id}`, 60)) },
+})

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { moneySchema } from '../money'
 import { idSchema, nameSchema, text } from '../validation'
 import { headSchema } from './head'
 import { measuresSchema } from './measures'
@@ -32,6 +33,8 @@ export const thingSchema = z.object({
   pin: pinSchema.nullable().default(null),
   /** The catalogue entry it was taken from. */
   from: text(60).nullable().default(null),
+  /** The thing of somebody's shed that it is. */
+  shed: idSchema.nullable().default(null),
   note: text(1000).default(''),
 })
 export type Thing = z.infer<typeof thingSchema>
@@ -47,6 +50,8 @@ export const catalogueItemSchema = z.object({
   comesApart: z.boolean().default(false),
   units: z.record(z.string(), z.number().gt(0)).default({}),
   measures: measuresSchema.prefault({}),
+  /** What one costs, in the smallest coins of the currency of planning values. */
+  price: moneySchema,
   source: z.string().default('planning value'),
 })
 export type CatalogueItem = z.infer<typeof catalogueItemSchema>

@@ -30,6 +30,13 @@ export const storageSchema = z.object({
   longestMm: z.number().min(10).max(1000),
 })
 
+/** Work on a bike that is to be done at home. */
+export const plannedJobSchema = z.object({
+  job: text(40).min(1),
+  /** The day it is done on, by the calendar on the wall; null while that is open. */
+  on: z.iso.date().nullable().default(null),
+})
+
 /** A bike's passport: what fails on it, what fits it, what turns it. */
 export const bikeSchema = z.object({
   id: idSchema,
@@ -81,9 +88,14 @@ export const bikeSchema = z.object({
   motor: z.enum(['none', 'mid', 'front-hub', 'rear-hub']).default('none'),
   batteryWh: z.number().min(0).max(3000).default(0),
   lights: z.enum(['none', 'battery', 'dynamo']).default('battery'),
+  /** Whether every bolt has been checked, and those that come loose are locked. */
+  boltsLocked: z.boolean().default(false),
   /** Places for a bottle or a cage. */
   bottleMounts: z.number().int().min(0).max(8).default(2),
   storage: z.array(storageSchema).max(12).default([]),
+
+  /** What will have been done to it by departure. */
+  jobs: z.array(plannedJobSchema).max(30).default([]),
 
   /** How much slower than a walker one is pushing this bike loaded; planning value 1.15. */
   pushFactor: z.number().min(1).max(4).default(1.15),

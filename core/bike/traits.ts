@@ -31,6 +31,7 @@ export const bikeTraits = [
   'folds',
   'leather-saddle',
   'suspension-fork',
+  'locked-bolts',
 ] as const
 export type BikeTrait = (typeof bikeTraits)[number]
 
@@ -84,6 +85,7 @@ export function traitsOf(bike: Bike, tyre: Tyre): Set<BikeTrait> {
   add('hydraulic', bike.brakes === 'hydraulic-disc')
   add('rear-suspension', bike.suspension.rearMm > 0)
   add('suspension-fork', bike.suspension.forkMm > 0)
+  add('locked-bolts', bike.boltsLocked)
   add('rack', bike.racks.front || bike.racks.rear)
   add('cleats', bike.pedals !== 'flat')
   add('organic-pads', bike.padCompound === 'organic')

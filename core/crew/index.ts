@@ -1,2 +1,3 @@
 export * from './schema'
-export * from './success'
+export * from './hands'
+export * from './practice'

@@ -1,6 +1,8 @@
 import { z } from 'zod'
 import { skillWords } from '../crew'
 import type { Hazard } from '../hazard'
+import { mostMoney } from '../money'
+import { leastHalfLifeY, mostHalfLifeY } from '../supply'
 import type { Reference } from './schema'
 
 /** What a planning value may be, by what it is a value of. */
@@ -14,13 +16,16 @@ const ranges = {
   minutes: { least: 0.5, most: 1000 },
   hands: { least: 0, most: 1 },
   works: { least: 0.01, most: 1 },
+  price: { least: 0, most: mostMoney },
+  sealedY: { least: leastHalfLifeY, most: mostHalfLifeY },
+  openedY: { least: leastHalfLifeY, most: mostHalfLifeY },
 } as const
 export type PlanningKind = keyof typeof ranges
 
 const difficulties = ['easy', 'medium', 'hard'] as const
 const tools = ['pump', 'compressor', 'folding', 'lever', 'simple'] as const
 const shape =
-  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple))$/
+  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple))$/
 
 function kindOf(key: string): PlanningKind | undefined {
   const found = shape.exec(key)?.slice(1).find(Boolean)
@@ -101,6 +106,34 @@ export const fixValues = ({ id, holds, minutes, lastsKm }: Reference['fixes'][nu
   valueOf(`fixes.${id}.minutes`, 'minutes', minutes),
 ]
 
+/** Those of a job at home. */
+export const jobValues = ({ id, minutes, price }: Reference['jobs'][number]): PlanningValue[] => [
+  valueOf(`jobs.${id}.minutes`, 'minutes', minutes),
+  valueOf(`jobs.${id}.price`, 'price', price),
+]
+
+/** Those of what else is done before a ride. */
+export const errandValues = (
+  { errands }: Pick<Reference, 'errands'>,
+  id: keyof Reference['errands'],
+): PlanningValue[] => [
+  valueOf(`errands.${id}.minutes`, 'minutes', errands[id].minutes),
+  valueOf(`errands.${id}.price`, 'price', errands[id].price),
+]
+
+/** How long pieces of a family keep, in the packet and once opened; none where age does nothing to them. */
+export const familyValues = ({ id, halfLife }: Reference['families'][number]): PlanningValue[] =>
+  halfLife
+    ? [
+        valueOf(`families.${id}.sealedY`, 'sealedY', halfLife.sealedY),
+        valueOf(`families.${id}.openedY`, 'openedY', halfLife.openedY),
+      ]
+    : []
+
+/** What a thing of the catalogue costs. */
+export const itemPrice = ({ id, price }: Reference['items'][number]): PlanningValue =>
+  valueOf(`items.${id}.price`, 'price', price)
+
 /** How surely hands can do what is easy, medium and hard, by how often they have done it. */
 export const handValues = ({ hands }: Pick<Reference, 'hands'>) =>
   difficulties.map((difficulty) => ({
@@ -124,6 +157,18 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
     const said = (level: number, usual: number) => at(`hands.${difficulty}.${level}`, usual)
     return [said(0, never), said(1, watched), said(2, home), said(3, road)] as const
   }
+  const speaksOf = (start: string) => Object.keys(planning).some((key) => key.startsWith(start))
+  const familyWith = (family: Reference['families'][number]) => ({
+    ...family,
+    halfLife: family.halfLife && {
+      sealedY: at(`families.${family.id}.sealedY`, family.halfLife.sealedY),
+      openedY: at(`families.${family.id}.openedY`, family.halfLife.openedY),
+    },
+  })
+  const errand = (id: keyof Reference['errands']) => ({
+    minutes: at(`errands.${id}.minutes`, reference.errands[id].minutes),
+    price: at(`errands.${id}.price`, reference.errands[id].price),
+  })
   return {
     ...reference,
     hands: { easy: row('easy'), medium: row('medium'), hard: row('hard') },
@@ -133,6 +178,21 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
       folding: at('works.folding', works.folding),
       lever: at('works.lever', works.lever),
       simple: at('works.simple', works.simple),
+    },
+    jobs: reference.jobs.map((job) => ({
+      ...job,
+      minutes: at(`jobs.${job.id}.minutes`, job.minutes),
+      price: at(`jobs.${job.id}.price`, job.price),
+    })),
+    // Lists that nobody has changed stay the same ones: what was read by them once is known.
+    families: speaksOf('families.') ? reference.families.map(familyWith) : reference.families,
+    items: speaksOf('items.')
+      ? reference.items.map((item) => ({ ...item, price: at(`items.${item.id}.price`, item.price) }))
+      : reference.items,
+    errands: {
+      practice: errand('practice'),
+      parcel: errand('parcel'),
+      ask: errand('ask'),
     },
     hazards: reference.hazards.map((hazard) => {
       const { id, stops, limpShare } = hazard

@@ -4,6 +4,7 @@ import { bikeSchema } from '../bike'
 import { techniqueSchema } from '../crew'
 import { fixSchema } from '../fix'
 import { hazardSchema } from '../hazard'
+import { errandsSchema, jobSchema } from '../jobs'
 import { serviceKindSchema, supplyFamilySchema } from '../supply'
 
 /** A function of a tool, by the name people use. */
@@ -30,6 +31,9 @@ export const referenceSchema = z.object({
   hands: z.object({ easy: handRowSchema, medium: handRowSchema, hard: handRowSchema }),
   /** The chance that a tool works on a trip, by what it is. */
   works: z.object({ pump: chance, compressor: chance, folding: chance, lever: chance, simple: chance }),
+  /** What can be done to a bike at home, and what else is done before a ride. */
+  jobs: z.array(jobSchema),
+  errands: errandsSchema,
   items: z.array(catalogueItemSchema),
   /** A bike of each kind, to start a passport from. */
   bikes: z.array(bikeSchema),

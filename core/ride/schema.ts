@@ -60,6 +60,8 @@ export const rideSchema = z.object({
   /** Metres of climb that take an hour beyond the level time. */
   climbMPerH: z.number().min(100).max(3000).default(700),
   nights: z.array(nightSchema).max(200).default([]),
+  /** The share of the riding that riders are out of reach of one another; stretches of the road may say otherwise. */
+  apart: z.number().min(0).max(1).default(0),
 })
 type PaceShape = Record<Surface, z.ZodDefault<z.ZodNumber>>
 export type Ride = z.infer<typeof rideSchema>

@@ -28,6 +28,8 @@ const traits = {
   /** Whether a telephone finds a network there. */
   signal: z.boolean().default(true),
   traffic: trafficSchema.default('quiet'),
+  /** The share of the riding there that riders are out of reach of one another; null where it is as on the whole ride. */
+  apart: z.number().min(0).max(1).nullable().default(null),
 }
 export type StretchTraits = z.infer<z.ZodObject<typeof traits>>
 
@@ -38,6 +40,7 @@ export const defaultTraits: StretchTraits = {
   wet: false,
   signal: true,
   traffic: 'quiet',
+  apart: null,
 }
 
 /** A part of the road with one character. */

@@ -9,12 +9,13 @@ export interface Segment extends StretchTraits {
   readonly stretch: string | null
 }
 
-const traitsOf = ({ surface, thorns, wet, signal, traffic }: StretchTraits): StretchTraits => ({
+const traitsOf = ({ surface, thorns, wet, signal, traffic, apart }: StretchTraits): StretchTraits => ({
   surface,
   thorns,
   wet,
   signal,
   traffic,
+  apart,
 })
 
 function sameTraits(a: StretchTraits, b: StretchTraits): boolean {
@@ -23,7 +24,8 @@ function sameTraits(a: StretchTraits, b: StretchTraits): boolean {
     a.thorns === b.thorns &&
     a.wet === b.wet &&
     a.signal === b.signal &&
-    a.traffic === b.traffic
+    a.traffic === b.traffic &&
+    a.apart === b.apart
   )
 }
 
@@ -36,6 +38,22 @@ export function segmentsOf(stretches: readonly Stretch[], lengthKm: number, cuts
     const cover = stretches.findLast((stretch) => stretch.fromKm <= fromKm && stretch.toKm >= toKm)
     return { fromKm, toKm, stretch: cover?.id ?? null, ...traitsOf(cover ?? defaultTraits) }
   })
+}
+
+/** Where somebody has said one thing of the road, whatever else may change there: parts that touch and say the same are one. */
+export function runsOf<K extends keyof StretchTraits>(
+  stretches: readonly Stretch[],
+  lengthKm: number,
+  trait: K,
+): { fromKm: number; toKm: number; says: NonNullable<StretchTraits[K]> }[] {
+  const runs: { fromKm: number; toKm: number; says: NonNullable<StretchTraits[K]> }[] = []
+  for (const { fromKm, toKm, [trait]: says } of segmentsOf(stretches, lengthKm)) {
+    if (says === null) continue
+    const last = runs.at(-1)
+    if (last?.toKm === fromKm && last.says === says) last.toKm = toKm
+    else runs.push({ fromKm, toKm, says })
+  }
+  return runs
 }
 
 /**

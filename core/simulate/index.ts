@@ -1,1 +1,2 @@
 export * from './simulation'
+export * from './compare'

@@ -33,6 +33,15 @@ export interface SimulationReport {
   readonly neverUsed: Readonly<Record<string, number>>
 }
 
+/** What came of one trip. */
+export interface DrawnTrip {
+  /** Hours lost, on foot and in prices. */
+  readonly hours: number
+  /** The part on foot. */
+  readonly walkH: number
+  readonly isStranded: boolean
+}
+
 /** Numbers under a trip's key that stand for something else than a failure. */
 const [toolKey, refillKey, failureKey] = [101, 102, 103]
 /** Numbers under a failure's key: first its techniques, then whether it strands, then each try of each fix. */
@@ -100,10 +109,15 @@ export class Simulation {
 
   /** Draws so many trips more. */
   run(trips: number): void {
-    for (let i = 0; i < trips; i++) this.trip(keyUnder(this.seed, this.trips++))
+    for (let i = 0; i < trips; i++) this.next()
   }
 
-  private trip(tripKey: number): void {
+  /** Draws one trip more. */
+  next(): DrawnTrip {
+    return this.trip(keyUnder(this.seed, this.trips++))
+  }
+
+  private trip(tripKey: number): DrawnTrip {
     const { ledger } = this
     this.failures.begin(tripKey)
     this.depart(tripKey)
@@ -128,6 +142,7 @@ export class Simulation {
     }
     this.uses.endTrip()
     this.count(hours, walkH, strandedOn)
+    return { hours, walkH, isStranded: strandedOn >= 0 }
   }
 
   /** Everything is full, and some tools do not work. */

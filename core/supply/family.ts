@@ -7,6 +7,11 @@ export const variantKinds = ['none', 'bead', 'speeds', 'shape', 'length', 'kind'
 /** What decides whether a piece serves where a bike needs one of its family: the size alone, or also what is measured. */
 export const fitRules = ['size', 'tube', 'tyre', 'spoke', 'brake cable', 'shift cable', 'valve stem'] as const
 
+/** A half-life in years, from that of a cartridge that was pierced to more than anybody keeps a thing. */
+export const leastHalfLifeY = 0.01
+export const mostHalfLifeY = 1000
+const years = z.number().min(leastHalfLifeY).max(mostHalfLifeY)
+
 /** A kind of part that comes in sizes: tubes by bead diameter, quick links by number of sprockets. */
 export const supplyFamilySchema = z.object({
   id: z.string(),
@@ -22,6 +27,8 @@ export const supplyFamilySchema = z.object({
   measures: z.array(z.enum(measureNames)).default([]),
   /** Whether it may be sent in a parcel: compressed gas and people may not. */
   goesByPost: z.boolean().default(true),
+  /** Years in which half of its pieces are past it: in the packet, and once opened; null where age does nothing to them. */
+  halfLife: z.object({ sealedY: years, openedY: years }).nullable().default(null),
 })
 export type SupplyFamily = z.infer<typeof supplyFamilySchema>
 

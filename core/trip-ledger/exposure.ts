@@ -18,6 +18,8 @@ export interface Exposure {
   readonly toWrenchH: readonly number[] | null
   /** How many come by, against a quiet road; the mean over the trip. */
   readonly passersBy: number
+  /** The share of these failures that find riders out of reach of one another. */
+  readonly apart: number
 }
 
 /**
@@ -45,7 +47,7 @@ export function exposureOf(
 
   const { km } = costs.grid
   const factors = costs.conditions.factorsOn(hazard)
-  const passersBy = costs.conditions.passersBy()
+  const [passersBy, apart] = [costs.conditions.passersBy(), costs.conditions.apart()]
   const weights = factors.map((factor, step) => (numberAt(km, step + 1) - numberAt(km, step)) * factor)
   const legs = Array.from({ length: costs.legs }, (_, leg) => {
     const from = pointBefore(km, nth(costs.edges, leg))
@@ -63,10 +65,13 @@ export function exposureOf(
       }
       return sum / weightedKm
     })
-  let [inAll, passing] = [0, 0]
-  for (const { from, to, weightedKm } of legs) {
-    inAll += weightedKm
-    for (let step = from; step < to; step++) passing += numberAt(weights, step) * numberAt(passersBy, step)
+  const meanInAll = (values: Float64Array) => {
+    let [inAll, sum] = [0, 0]
+    for (const { from, to, weightedKm } of legs) {
+      inAll += weightedKm
+      for (let step = from; step < to; step++) sum += numberAt(weights, step) * numberAt(values, step)
+    }
+    return inAll > 0 ? sum / inAll : 0
   }
   return {
     weightedKm: legs.map(({ weightedKm }) => weightedKm),
@@ -76,7 +81,8 @@ export function exposureOf(
     ridingH: meanOn(riding.hours),
     ridingKm: meanOn(riding.km),
     toWrenchH: toWrench ? meanOn(toWrench) : null,
-    passersBy: inAll > 0 ? passing / inAll : 0,
+    passersBy: meanInAll(passersBy),
+    apart: meanInAll(apart),
   }
 }
 

@@ -2,18 +2,20 @@ import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre }
 import { CostsOfFailing } from '../availability'
 import { conditionOf, type Thing } from '../bench'
 import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
-import { bestHands, handSuccess } from '../crew'
+import { practisedInTime, strongestHandN } from '../crew'
 import { easyGearsLost } from '../chain'
 import { failsAgain, gradeCost, slowerByHarderGear, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
+import { atDeparture } from '../jobs'
 import { indexLedger, ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
 import { withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
 import { usualGramsPerHour } from '../search'
 import type { Trip } from '../trip'
-import { defined, nth } from '../validation'
+import { nth } from '../validation'
 import { BenchSupply, type Draw } from './bench-supply'
 import { exposureOf, type Exposure } from './exposure'
+import { Hands } from './hands'
 import { TurningNeeds } from './turning-needs'
 
 /** Where an event of a ledger comes from, for people to read. */
@@ -69,8 +71,13 @@ export function ledgerOfTrip(
   reference: Reference,
   costs = new CostsOfFailing(trip, survey, reference),
 ): LedgerOfTrip {
-  return new Writer(trip, withPlanning(reference, trip.dials.planning), costs).write()
+  const bikes = bikesAtDeparture(trip, reference)
+  return new Writer({ ...trip, bikes }, withPlanning(reference, trip.dials.planning), costs).write()
 }
+
+/** The bikes of a trip as they stand at the start, with the jobs done that are planned. */
+export const bikesAtDeparture = ({ bikes, ride }: Pick<Trip, 'bikes' | 'ride'>, { jobs }: Pick<Reference, 'jobs'>) =>
+  bikes.map((bike) => atDeparture(bike, ride.start, jobs))
 
 /** A hazard where it strikes: one bike, one of its wheels or neither, one of its fasteners or none. */
 interface Strike {
@@ -86,6 +93,7 @@ interface Strike {
 class Writer {
   private readonly supply: BenchSupply
   private readonly turning: TurningNeeds
+  private readonly hands: Hands
   private readonly events: LedgerEvent[] = []
   private readonly notes: EventNote[] = []
   private readonly stuck: StuckFix[] = []
@@ -97,7 +105,8 @@ class Writer {
     private readonly costs: CostsOfFailing,
   ) {
     this.supply = new BenchSupply(trip, reference)
-    this.turning = new TurningNeeds(trip.bench, trip.dials.handMostN)
+    this.turning = new TurningNeeds(trip.bench, strongestHandN(trip))
+    this.hands = new Hands(practisedInTime(trip.crew, trip.ride.start), trip.dials.helper, reference)
   }
 
   write(): LedgerOfTrip {
@@ -182,12 +191,6 @@ class Writer {
     const wheels: readonly ('front' | 'rear')[] = wheel ? [wheel] : ['front', 'rear']
     const { needs, withWrench, stuck } = this.turning.forFailed(fix, bike, wheels, failed)
     if (stuck.length > 0) this.stuck.push({ fix: fix.id, hazard: hazard.id, bike: bike.id, fasteners: stuck })
-    const technique = defined(
-      this.reference.techniques.find(({ id }) => id === fix.technique),
-      `the technique of "${fix.id}"`,
-    )
-    const { level } = bestHands(this.trip.crew, technique.id)
-    const helper = Math.min(1, this.trip.dials.helper * exposure.passersBy)
     const { slower } = gradeCost[fix.grade]
     const { chainrings, sprockets, frame, chainLinks } = bike
     const path = { chainrings, sprockets, chainstayMm: frame.chainstayMm }
@@ -197,8 +200,8 @@ class Writer {
       costs.map((cost, leg) => Math.min(mostLeft * cost, share(leg) + failing(leg) * cost))
     const lossH = exposure.walkH.map((walkH, leg) => walkH + nth(exposure.priceH, leg))
     const written = {
-      technique: technique.id,
-      hands: handSuccess(level, technique, helper, this.reference.hands),
+      technique: fix.technique,
+      hands: this.hands.success(fix.technique, bike.id, exposure),
       holds: fix.holds,
       residualH: residual(lossH, (leg) => (slower + harder) * nth(exposure.ridingH, leg)),
       residualWalkH: exposure.walkH.map((walkH, leg) => Math.min(mostLeft, failing(leg)) * walkH),

@@ -20,6 +20,7 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
   const services = ids(reference.services)
   const functions = ids(reference.functions)
   const techniques = ids(reference.techniques)
+  const jobs = ids(reference.jobs)
   const bikes = ids(trip.bikes)
 
   const once = (list: readonly { id: string }[], where: string) => {
@@ -65,11 +66,19 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
       for (const classId of Object.keys(service.parcel)) knownClass(classId, `${where}.parcel`)
     })
   })
+  trip.bikes.forEach((bike, i) => {
+    bike.jobs.forEach(({ job }, j) => {
+      if (!jobs.has(job)) fault(`bikes[${i}].jobs[${j}].job`, `"${job}"`, `one of ${[...jobs].join(', ')}`)
+    })
+  })
   trip.crew.forEach((rider, i) => {
     if (!bikes.has(rider.bikeId)) fault(`crew[${i}].bikeId`, `"${rider.bikeId}"`, 'the id of one of the bikes')
     for (const technique of Object.keys(rider.skills)) {
       if (!techniques.has(technique)) fault(`crew[${i}].skills`, `"${technique}"`, 'the id of a technique')
     }
+    rider.practice.forEach(({ technique }, p) => {
+      if (!techniques.has(technique)) fault(`crew[${i}].practice[${p}]`, `"${technique}"`, 'the id of a technique')
+    })
   })
   trip.bench.forEach((thing, i) => {
     for (const wanted of thing.provides) {

@@ -1,10 +1,15 @@
 import { z } from 'zod'
 import { defaultHandN } from '../fit'
+import { currencySchema, mostMoney, planningCurrency } from '../money'
 import { planningSchema } from '../reference'
 import { walkingMethods } from '../road'
+import { takenStanceSchema } from './taken-stance'
 
 /** The reckoning that kits are weighed by now: what is carried is shared by all that may fail. */
 export const reckoningNow = 2
+
+/** Hours until a lift comes where nobody has said. Planning value. */
+export const usualLiftWaitH = 3
 
 /** The settings a school of thought differs in. Every default is a planning value. */
 export const dialsSchema = z.object({
@@ -29,10 +34,29 @@ export const dialsSchema = z.object({
   liftWaitH: z.number().min(0).max(500).nullable().default(null),
   /** The most a hand of the crew gives at the end of a lever, N. */
   handMostN: z.number().min(50).max(1500).default(defaultHandN),
+  /** What an hour at home weighs against one on the road. */
+  homeShare: z.number().min(0).max(10).default(0.05),
+  /** The currency of all prices. */
+  currency: currencySchema.default(planningCurrency),
+  /** What an hour spared on the road is worth, in the smallest coins; null where money is no matter. */
+  moneyPerHour: z.number().int().min(1).max(mostMoney).nullable().default(3000),
   /** The reckoning by which the price of an hour was last seen; whoever set it under an older one is told once what is new. */
   reckoning: z.number().int().min(1).max(reckoningNow).default(1),
+  /** Schools of thought that were taken up, with what each has made other. */
+  stances: z.array(takenStanceSchema).max(20).default([]),
   /** Planning values of the reference that somebody knows better. */
   planning: planningSchema.default({}),
 })
 export type Dials = z.infer<typeof dialsSchema>
 export const dialNames = Object.keys(dialsSchema.shape) as (keyof Dials)[]
+
+/**
+ * Dials under another currency: what an hour is worth, and prices that somebody has said, were meant in the one before, and
+ * are asked for anew.
+ */
+export const inCurrency = (dials: Dials, currency: string): Dials => ({
+  ...dials,
+  currency,
+  moneyPerHour: null,
+  planning: Object.fromEntries(Object.entries(dials.planning).filter(([key]) => !key.endsWith('.price'))),
+})

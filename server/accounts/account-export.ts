@@ -1,7 +1,10 @@
 import { Readable } from 'node:stream'
 import { ZipFile } from 'yazl'
+import { catalogue } from '#catalogue'
+import { writeShedCsv } from '#core/shed'
 import type { Database } from '../db/connection'
 import { planningOf } from '../db/planning'
+import { readShed } from '../db/shed'
 import { listBin, listTrips, readAnyDocument } from '../db/trips'
 import type { Person } from './people'
 import { sessionsOf } from './sessions'
@@ -9,7 +12,7 @@ import { sessionsOf } from './sessions'
 export const accountExportFormat = 'rag-tin.account/1'
 
 /**
- * All that is kept of somebody: a ZIP file of `account.json` and of each trip as the document that can be imported
+ * All that is kept of somebody: a ZIP file of `account.json`, of the shed as a table, and of each trip as the document that can be imported
  * again, those of the bin in a folder of their own. Trips are read one after another, as the file is taken.
  *
  * @param nameFor the name of a trip as one of a file
@@ -37,6 +40,8 @@ export async function exportAccount(
     trips: trips.map(({ file, name, updatedAt, deletedAt }) => ({ file, name, updatedAt, thrownAwayAt: deletedAt })),
   }
   zip.addBuffer(Buffer.from(`${JSON.stringify(account, null, 2)}\n`), 'account.json')
+  const shed = (await readShed(db, id)).flatMap(({ thing }) => thing ?? [])
+  zip.addBuffer(Buffer.from(writeShedCsv(shed, catalogue.items)), 'shed.csv')
   for (const { id: tripId, file, updatedAt } of trips) {
     zip.addReadStreamLazy(file, { mtime: updatedAt }, (take) => {
       readAnyDocument(db, id, tripId).then(

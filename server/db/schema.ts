@@ -7,6 +7,7 @@ import {
   index,
   int,
   longtext,
+  mediumtext,
   mysqlTable,
   primaryKey,
   text,
@@ -42,6 +43,22 @@ export const sessions = mysqlTable(
     createdAt: datetime('created_at').notNull(),
   },
   (table) => [index('sessions_user').on(table.userId)],
+)
+
+/** Things that somebody owns, whatever trips they go on. */
+export const shedThings = mysqlTable(
+  'shed_things',
+  {
+    userId: char('user_id', { length: 36 })
+      .notNull()
+      .references(() => users.id, { onDelete: 'cascade' }),
+    id: partId('id'),
+    /** The save that made it what it is: what keeps two windows from overwriting each other. */
+    version: char('version', { length: 36 }).notNull(),
+    /** The thing, as JSON. */
+    thing: mediumtext('thing').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.userId, table.id] })],
 )
 
 /** Letters that let somebody choose a new password, by the hash of what stands in them. */
@@ -124,6 +141,7 @@ export const stretches = mysqlTable(
     wet: boolean('wet').notNull(),
     signal: boolean('has_signal').notNull().default(true),
     traffic: varchar('traffic', { length: 20 }).notNull().default('quiet'),
+    apart: double('apart'),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
 )
@@ -143,6 +161,7 @@ export const rides = mysqlTable('rides', {
   climbMPerH: double('climb_m_per_h').notNull(),
   /** Speed on each surface in km/h, as JSON. */
   pace: text('pace').notNull(),
+  apart: double('apart').notNull().default(0),
 })
 
 export const nights = mysqlTable(
@@ -279,6 +298,11 @@ export const riders = mysqlTable(
     name: varchar('name', { length: 120 }).notNull(),
     bikeId: partId('bike_id'),
     hands: int('hands').notNull(),
+    handMostN: double('hand_most_n'),
+    loadG: double('load_g'),
+    carriesMostG: double('carries_most_g'),
+    carriesMostMl: double('carries_most_ml'),
+    share: double('share').notNull().default(1),
   },
   (table) => [
     primaryKey({ columns: [table.tripId, table.id] }),
@@ -302,6 +326,25 @@ export const riderSkills = mysqlTable(
   ],
 )
 
+export const riderPractice = mysqlTable(
+  'rider_practice',
+  {
+    tripId: char('trip_id', { length: 36 }).notNull(),
+    riderId: partId('rider_id'),
+    position: position(),
+    technique: partId('technique'),
+    level: int('level').notNull(),
+    /** The day, such as 2026-05-30; null while that is open. */
+    on: char('on_day', { length: 10 }),
+  },
+  (table) => [
+    primaryKey({ columns: [table.tripId, table.riderId, table.position] }),
+    foreignKey({ columns: [table.tripId, table.riderId], foreignColumns: [riders.tripId, riders.id] }).onDelete(
+      'cascade',
+    ),
+  ],
+)
+
 export const things = mysqlTable(
   'things',
   {
@@ -315,6 +358,7 @@ export const things = mysqlTable(
     pinMin: int('pin_min'),
     pinMax: int('pin_max'),
     takenFrom: varchar('taken_from', { length: 60 }),
+    shed: varchar('shed_id', { length: 60 }),
     note: text('note').notNull(),
     /** Its heads and measures as JSON; null where it was laid down before they were told apart from functions. */
     build: longtext('build'),
@@ -369,7 +413,12 @@ export const dials = mysqlTable('dials', {
   helper: double('helper').notNull(),
   liftWaitH: double('lift_wait_h'),
   handMostN: double('hand_most_n').notNull().default(400),
+  homeShare: double('home_share').notNull().default(0.05),
+  currency: char('currency', { length: 3 }).notNull().default('EUR'),
+  moneyPerHour: int('money_per_hour').default(3000),
   reckoning: int('reckoning').notNull().default(1),
   /** Planning values that somebody knows better, as JSON; null where there are none. */
   planning: text('planning'),
+  /** Schools of thought that were taken up, as JSON; null where there are none. */
+  stances: mediumtext('stances'),
 })

@@ -80,10 +80,19 @@ export const readPart: Readers = {
   async crew(db, tripId) {
     const riders = await db.select().from(t.riders).where(eq(t.riders.tripId, tripId)).orderBy(asc(t.riders.position))
     const skills = await db.select().from(t.riderSkills).where(eq(t.riderSkills.tripId, tripId))
-    const skillsOf = grouped(skills, ({ riderId }) => riderId)
+    const practice = await db
+      .select()
+      .from(t.riderPractice)
+      .where(eq(t.riderPractice.tripId, tripId))
+      .orderBy(asc(t.riderPractice.position))
+    const [skillsOf, practiceOf] = [
+      grouped(skills, ({ riderId }) => riderId),
+      grouped(practice, ({ riderId }) => riderId),
+    ]
     return riders.map((rider) =>
       riderSchema.parse({
         ...rider,
+        practice: practiceOf(rider.id),
         skills: Object.fromEntries(skillsOf(rider.id).map(({ technique, level }) => [technique, level])),
       }),
     )
@@ -123,8 +132,12 @@ export const readPart: Readers = {
   async dials(db, tripId) {
     const [row] = await db.select().from(t.dials).where(eq(t.dials.tripId, tripId))
     if (!row) return dialsSchema.parse({})
-    const { planning, ...dials } = row
-    return dialsSchema.parse({ ...dials, planning: planningOf(planning) })
+    const { planning, stances, ...dials } = row
+    return dialsSchema.parse({
+      ...dials,
+      planning: planningOf(planning),
+      ...(stances !== null && { stances: JSON.parse(stances) as unknown }),
+    })
   },
 }
 
@@ -223,13 +236,20 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.riders,
-      crew.map(({ skills: _, ...rider }, position) => ({ tripId, position, ...rider })),
+      crew.map(({ skills: _, practice: __, ...rider }, position) => ({ tripId, position, ...rider })),
     )
     await insertAll(
       db,
       t.riderSkills,
       crew.flatMap((rider) =>
         Object.entries(rider.skills).map(([technique, level]) => ({ tripId, riderId: rider.id, technique, level })),
+      ),
+    )
+    await insertAll(
+      db,
+      t.riderPractice,
+      crew.flatMap(({ id: riderId, practice }) =>
+        practice.map((each, position) => ({ tripId, riderId, position, ...each })),
       ),
     )
   },
@@ -239,20 +259,23 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.things,
-      bench.map(({ id, name, massG, count, condition, pin, from, note, heads, comesApart, measures }, position) => ({
-        tripId,
-        id,
-        position,
-        name,
-        massG,
-        count,
-        condition,
-        pinMin: pin?.min ?? null,
-        pinMax: pin?.max ?? null,
-        takenFrom: from,
-        note,
-        build: JSON.stringify({ heads, comesApart, measures }),
-      })),
+      bench.map(
+        ({ id, name, massG, count, condition, pin, from, shed, note, heads, comesApart, measures }, position) => ({
+          tripId,
+          id,
+          position,
+          name,
+          massG,
+          count,
+          condition,
+          pinMin: pin?.min ?? null,
+          pinMax: pin?.max ?? null,
+          takenFrom: from,
+          shed,
+          note,
+          build: JSON.stringify({ heads, comesApart, measures }),
+        }),
+      ),
     )
     await insertAll(
       db,
@@ -275,8 +298,12 @@ export const writePart: Writers = {
     )
   },
 
-  async dials(db, tripId, { planning, ...dials }) {
-    const row = { ...dials, planning: planningColumn(planning) }
+  async dials(db, tripId, { planning, stances, ...dials }) {
+    const row = {
+      ...dials,
+      planning: planningColumn(planning),
+      stances: stances.length > 0 ? JSON.stringify(stances) : null,
+    }
     await db
       .insert(t.dials)
       .values({ tripId, ...row })

@@ -3,9 +3,11 @@ import type { z } from 'zod'
 import { checkAgainst, type FaultDetail } from '#core/validation'
 import { httpError } from './http-error'
 
-/** The most bytes that are read of a request's body: of words that somebody typed, and of a whole trip. */
+/** The most bytes that are read of a request's body: of words that somebody typed, of things of a shed, and of a whole trip. */
 export const mostBytes = {
   words: 16_384,
+  // A hundred things of a shed, each of them a folding tool with all its ends.
+  shed: 2_000_000,
   // A road of a quarter of a million points is about 10 MB of JSON.
   trip: 24_000_000,
 } as const

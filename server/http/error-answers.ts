@@ -2,6 +2,7 @@ import { isError, type H3Event, createError, defineEventHandler, getRouterParam,
 import { faultLines } from '#core/trip'
 import { TooManyHashes } from '../accounts/hashing'
 import { TooMany } from '../accounts/limits'
+import { ThingsSavedMeanwhile } from '../db/shed'
 import { NoSuchTrip, SavedMeanwhile } from '../db/trips'
 import { isAway } from '../db/within-time'
 import { Refusal } from '../refusal'
@@ -14,6 +15,10 @@ function answerTo(error: unknown, event: H3Event): Error | undefined {
   if (lines) return httpError(422, 'Unprocessable Content', ...lines)
   if (error instanceof NoSuchTrip) return httpError(404, 'Not Found', 'There is no such trip.')
   if (error instanceof SavedMeanwhile) return httpError(409, 'Conflict', error.message)
+  if (error instanceof ThingsSavedMeanwhile) {
+    const data = { lines: [error.message], stale: error.stale }
+    return createError({ statusCode: 409, statusMessage: 'Conflict', data })
+  }
   if (error instanceof TooMany) {
     setHeader(event, 'retry-after', error.seconds)
     return httpError(429, 'Too Many Requests', error.message)

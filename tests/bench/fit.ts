@@ -22,7 +22,15 @@ export async function benchFit(): Promise<void> {
   const heads = tools.reduce((sum, tool) => sum + tool.heads.length, 0)
   if (heads !== 40) throw new Error(`the bench was meant to have 40 heads, and has ${heads}`)
   say('fit of six bikes × 60 fasteners × 40 heads, median', ms(await medianMs(() => crewFit(bikes, tools))), '≤ 20 ms')
-  const laid = tools.map((tool) => ({ ...tool, count: 1, condition: 1, pin: null, from: tool.id, note: '' }))
+  const laid = tools.map((tool) => ({
+    ...tool,
+    count: 1,
+    condition: 1,
+    pin: null,
+    from: tool.id,
+    shed: null,
+    note: '',
+  }))
   say(
     'the same, with the lightest thing for each that is uncovered',
     ms(await medianMs(() => fitView(bikes, laid, catalogue.items, defaultHandN))),

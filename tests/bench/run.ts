@@ -1,10 +1,13 @@
 import { prove } from '#core/bound'
 import { CostsOfFailing } from '#core/availability'
+import { frontier } from '#core/frontier'
 import { indexLedger } from '#core/ledger'
+import { practiceWorths } from '#core/practice'
 import { KitSearch } from '#core/search'
 import { Simulation } from '#core/simulate'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { explainKit } from '#core/verdicts'
+import { asToldLast, ways } from '#core/ways'
 import { surveyRoad } from '#core/road'
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
@@ -40,6 +43,20 @@ say(
   ms(await medianMs(() => explainKit(ledger, search))),
   '≤ 1 s',
 )
+say(
+  'demo: frontier of 20 steps, the search being there, median',
+  ms(await medianMs(() => [...frontier(ledger, 20, search)].length, 4000)),
+  '≤ 2 s',
+)
+const practised = ledgerOfTrip(demo, survey, catalogue, costs)
+say(
+  'demo: every evening of practice weighed, median',
+  ms(await medianMs(() => practiceWorths(practised, demo, catalogue, kit.counts).length, 4000)),
+  '',
+)
+let told = 0
+const waysMs = await medianMs(() => (told = asToldLast(ways(demo, survey, catalogue, kit.counts)).length), 4000)
+say(`demo: every way that weighs nothing, ${told} of them told, median`, ms(waysMs), '')
 const trips = 20_000
 const simulationMs = await medianMs(() => new Simulation(indexed, kit.counts, 1).run(trips))
 say('demo: drawn trips a second', `${Math.round((1000 * trips) / simulationMs)}`, '≥ 50 000')

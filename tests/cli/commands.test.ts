@@ -17,12 +17,21 @@ const file = (name: string, text: string) => {
 const run = (...words: string[]) => answerTo(words)
 const json = async (...words: string[]) => JSON.parse((await run(...words)).stdout)
 let trip = ''
+/** One rider of it: as much again is weighed in half the time. */
+let alone = ''
 beforeAll(() => {
-  trip = file('trip.json', JSON.stringify(demoTrip()))
+  const demo = demoTrip()
+  trip = file('trip.json', JSON.stringify(demo))
+  const { bikes, crew } = demo
+  const ofMule = {
+    bikes: bikes.filter(({ id }) => id === 'mule'),
+    crew: crew.filter(({ bikeId }) => bikeId === 'mule'),
+  }
+  alone = file('alone.json', JSON.stringify({ ...demo, ...ofMule }))
 })
 afterAll(() => rmSync(folder, { recursive: true }))
 
-describe('the rag-tin command', { timeout: 60_000 }, () => {
+describe('the rag-tin command', { timeout: 120_000 }, () => {
   it('schema', async () => expect(await json('schema')).toMatchObject({ type: 'object' }))
   it('gpx', async () => {
     const answer = await json('gpx', file('demo.gpx', demoGpx()))
@@ -51,6 +60,76 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
     const road = (await run('road', trip, '--text')).stdout
     expect(road).toMatch(/Fri 12 June +0 +93 +1073 +08:30–17:15 +05:31–20:54/)
     expect(road).toMatch(/Ferrow +196 +Sun 14:01 +supermarket: shut until Mon 08:00/)
+  })
+  it('frontier', async () => {
+    const { frontier } = (await json('frontier', trip, '--steps', '6')) as {
+      frontier: { massG: number; promiseH: number; counts: Record<string, number> }[]
+    }
+    expect(frontier.length).toBeLessThanOrEqual(6)
+    expect(frontier[0]).toMatchObject({ massG: 0 })
+    for (let i = 1; i < frontier.length; i++) {
+      expect(frontier[i]?.promiseH).toBeLessThan(frontier[i - 1]?.promiseH ?? 0)
+    }
+    expect((await run('frontier', trip, '--steps', '3', '--text')).stdout).toMatch(/^ *grams +lost +stranded/)
+    expect((await run('frontier', trip, '--steps', '1')).stderr).toContain('steps')
+  })
+  it('practice', async () => {
+    const { practice } = await json('practice', trip)
+    const [best] = practice as { riderId: string; techniqueId: string; from: number; to: number; savedH: number }[]
+    expect(best).toMatchObject({ techniqueId: 'make-single-speed', from: 1, to: 2 })
+    expect(best?.savedH).toBeGreaterThan(0.05)
+    const text = (await run('practice', trip, '--text')).stdout
+    expect(text).toMatch(/^spares +who +practises +from +to/)
+    expect(text).toMatch(/min +(Maren|Ansel) +shorten the chain to a single speed +watched +done at home/)
+  })
+  it('jobs', async () => {
+    const { currency, jobs } = await json('jobs', alone)
+    expect(currency).toBe('EUR')
+    const bolts = defined((jobs as { jobId?: string }[]).find(({ jobId }) => jobId === 'bolts'))
+    expect(bolts).toMatchObject({
+      kind: 'job',
+      bikeId: 'mule',
+      isTaken: false,
+      price: { minutes: 30, money: 100, share: 1 },
+    })
+    const nets = (jobs as { netH: number }[]).map(({ netH }) => netH)
+    expect(nets).toEqual([...nets].sort((a, b) => b - a))
+    const text = (await run('jobs', alone, '--text')).stdout
+    expect(text).toMatch(/min +\d+ (?:min|s) +The Mule, tourer: bolts checked and locked +30 min at home and €1\.00/)
+  })
+  it('start', async () => {
+    const { things } = await json('start', trip)
+    expect((things as { id: string }[]).map(({ id }) => id)).toContain('mini-pump')
+    expect((await run('start', trip, '--text')).stdout).toMatch(/^pieces +each +thing\n +1 +105 g +Mini pump/)
+  })
+  it('compare', async () => {
+    const [few, more] = [
+      file('few.json', '{"mini-pump": 1}'),
+      file('more.json', '{"mini-pump": 1, "tube-622": 2, "levers-two": 1}'),
+    ]
+    const answer = await json('compare', alone, '--kit', few, '--kit', more, '--trips', '500')
+    expect(answer).toMatchObject({ trips: 500, seed: 1 })
+    const massOf = (id: string) => defined(demoTrip().bench.find((thing) => thing.id === id)).massG
+    expect(answer.difference.massG).toBeCloseTo(2 * massOf('tube-622') + massOf('levers-two'), 3)
+    expect(answer.difference.hours.mean).toBeLessThan(0)
+    expect(answer.difference.hours.se).toBeGreaterThan(0)
+    expect(answer.difference.hours.mean).toBeCloseTo(answer.second.meanH - answer.first.meanH, 9)
+    const text = (await run('compare', alone, '--kit', few, '--kit', more, '--trips', '500', '--text')).stdout
+    expect(text).toMatch(/lost +\d+\.\d{3} h +\d+\.\d{3} h +-\d+\.\d{3} h +± \d+\.\d{3} h/)
+    expect((await run('compare', alone, '--kit', few)).stderr).toMatch(/two kits are compared, not 1/)
+    expect((await run('compare', alone, '--kit', few, '--kit', file('unknown.json', '{"no-such": 1}'))).stderr).toMatch(
+      /no-such/,
+    )
+  })
+  it('stances', async () => {
+    const { stances } = await json('stances', alone)
+    expect((stances as { stance: string | null }[])[0]).toMatchObject({ stance: null, isTaken: false })
+    const massOf = (id: string) =>
+      defined((stances as { stance: string; massG: number }[]).find(({ stance }) => stance === id)).massG
+    expect(massOf('light')).toBeLessThan(massOf('belt-and-braces'))
+    const lines = (await run('stances', alone, '--text')).stdout.trimEnd().split('\n')
+    expect(lines.map((line) => line.split(/\s{2,}/).at(-1))).toContain('Belt and braces')
+    expect(lines).toHaveLength(2 + (stances as unknown[]).length - 1)
   })
   it('fits', async () => {
     const { fasteners, idle } = (await json('fits', trip)) as {
@@ -140,6 +219,42 @@ describe('the rag-tin command', { timeout: 60_000 }, () => {
     const pump = kit.verdicts.find(({ item }: { item: string }) => item === 'mini-pump')
     expect(pump).toMatchObject({ verdict: 'take', n: 1 })
     expect(pump.answers.length).toBeGreaterThan(3)
+  })
+  it('candidates', async () => {
+    const { candidates } = await json('candidates', alone, '--tools', 'folding-17,key-set+breaker')
+    expect(candidates).toMatchObject([
+      { name: 'folding-17', pieces: 1 },
+      { name: 'key-set+breaker', pieces: 2 },
+    ])
+    for (const { turned, easy, uncovered, fasteners, additions, kit } of candidates) {
+      expect(easy).toBeLessThanOrEqual(turned)
+      expect(fasteners.filter(({ coverage }: { coverage: string }) => coverage === 'uncovered')).toHaveLength(uncovered)
+      expect(additions.lightest.massG).toBeLessThanOrEqual(additions.fewest.massG)
+      expect(additions.cheapest.price).toBeLessThanOrEqual(additions.lightest.price)
+      expect(kit.promiseH).toBeGreaterThan(0)
+    }
+    expect((await run('candidates', alone, '--tools', 'anvil')).stderr).toMatch(
+      /--tools: “anvil”; expected the id of a thing/,
+    )
+  })
+  it('shed, and a first bench laid from it', async () => {
+    const csv = file(
+      'shed.csv',
+      'name,grams,count,kind,opened\nMy sealant,80,1,sealant-60,2020-01-01\nMy pump,97,1,mini-pump,\n',
+    )
+    const { things, massG } = await json('shed', '--csv', csv, '--on', '2026-05-30')
+    expect(massG).toBe(177)
+    expect(things[0].condition).toBeLessThan(0.05)
+    expect((await run('shed', '--csv', csv, '--on', '2026-05-30', '--text')).stdout).toMatch(/97 g +no +My pump/)
+    const started = await json('start', alone, '--shed', csv)
+    expect(started.owned.map(({ name }: { name: string }) => name)).toEqual(['My sealant', 'My pump'])
+    expect(started.things.some(({ id }: { id: string }) => /pump/.test(id))).toBe(false)
+    const wrong = file('wrong.csv', 'name,grams\na,x\n')
+    expect(await run('shed', '--csv', wrong)).toMatchObject({
+      status: 2,
+      stderr: expect.stringMatching(/line 2, grams: "x"/),
+    })
+    expect((await run('shed', '--csv', csv, '--on', 'tomorrow')).stderr).toMatch(/--on: “tomorrow”; expected a day/)
   })
   it('calc push-out', async () => {
     // 10 km and 300 m by Naismith: 10/4.828032 + 300/609.6 h; by Tobler at 3 %: 10/(6·e^−0.28) h.

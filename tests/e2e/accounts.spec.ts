@@ -117,6 +117,7 @@ test('everything is exported, and a deleted account leaves nothing on the device
   const account = await newAccount(page.request, 'Zakarias')
   await page.goto('/trips')
   await beginTrip(page, 'The only one')
+  await page.evaluate(() => localStorage.setItem('rag-tin.candidates', '{}'))
   await page.goto('/account')
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -142,9 +143,9 @@ test('everything is exported, and a deleted account leaves nothing on the device
       })
     const counts = await Promise.all([...db.objectStoreNames].map(count))
     db.close()
-    return { counts, person: localStorage.getItem('rag-tin.person') }
+    return { counts, person: localStorage.getItem('rag-tin.person'), tools: localStorage.getItem('rag-tin.candidates') }
   })
-  expect(left).toEqual({ counts: [0, 0, 0, 0, 0, 0], person: null })
+  expect(left).toEqual({ counts: [0, 0, 0, 0, 0, 0, 0], person: null, tools: null })
   await signIn(page, account)
   await expect(page.getByRole('alert')).toHaveText('The address or the password is wrong.')
 })

@@ -1,9 +1,10 @@
 import type { Page } from '@playwright/test'
 import { demoTrip } from '#catalogue/demo'
+import { intoShed } from '#core/shed'
 import { isFull, judged, share } from '../judge/judged'
 import { boxFaults } from './boxes'
 import { expect, test } from './rig'
-import { analysed, newAccount, newTrip } from './steps'
+import { analysed, fillShed, newAccount, newTrip } from './steps'
 
 /** A laptop, a page at twice its size, by night, and a phone. */
 const sizes = [
@@ -146,7 +147,12 @@ Object.entries(trips).forEach(([what, { change, isWeighed }], offset) => {
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
     await measure(page, '/', found)
     await newAccount(page.request, 'Boxes')
-    const id = await newTrip(page.request, change())
+    const changed = change()
+    const id = await newTrip(page.request, changed)
+    await fillShed(
+      page.request,
+      { ...demoTrip(), ...changed }.bench.map((thing) => intoShed(thing, thing.id, 'EUR')),
+    )
     await open(page, `/trips/${id}/road`, isWeighed)
     const stages = await page
       .getByRole('navigation', { name: 'Stages' })
@@ -168,7 +174,7 @@ Object.entries(trips).forEach(([what, { change, isWeighed }], offset) => {
         dialogs.push(...(await measureDialogs(page, address, isWeighed, pressed, offset, found)))
       }
     }
-    for (const address of ['/trips', '/account', '/calculators']) {
+    for (const address of ['/trips', '/shed', '/account', '/calculators']) {
       await page.goto(address)
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
       await measure(page, address, found)

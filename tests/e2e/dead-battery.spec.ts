@@ -6,7 +6,7 @@ import { chromium, type Browser, type Page } from '@playwright/test'
 import { demoTrip } from '#catalogue/demo'
 import { headlessChromium } from '../../scripts/debian'
 import { expect, test } from './rig'
-import { newAccount, newTrip } from './steps'
+import { again, newAccount, newTrip } from './steps'
 
 /** On a busy machine a browser that is just starting may leave its first visitor waiting; the next one is let in. */
 async function connect(address: string): Promise<Browser> {
@@ -33,7 +33,7 @@ async function startBrowser(folder: string, flags: readonly string[], started: C
     detached: true,
   })
   started.push(process)
-  await expect.poll(() => existsSync(note) && readFileSync(note, 'utf8').includes('\n'), { timeout: 30_000 }).toBe(true)
+  await expect.poll(() => existsSync(note) && readFileSync(note, 'utf8').includes('\n')).toBe(true)
   const [port] = readFileSync(note, 'utf8').split('\n')
   const browser = await connect(`http://127.0.0.1:${port}`)
   const [context] = browser.contexts()
@@ -83,7 +83,7 @@ test('a browser that dies in the moment after an edit has it when it is started 
   const start = () => startBrowser(folder, flags, started)
   try {
     const first = await start()
-    const signedIn = await first.request.post(`${baseURL}/api/session`, { data: account })
+    const signedIn = await first.request.post(`${baseURL}/api/session`, { ...again, data: account })
     expect(signedIn.ok()).toBe(true)
     await first.goto(`${baseURL}/trips/${id}/bench`)
     await expect(first.getByText('saved', { exact: true })).toBeVisible()

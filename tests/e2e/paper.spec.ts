@@ -56,6 +56,17 @@ test.describe('on paper stands what the stage shows, to its end', () => {
     for (const name of names) expect(text).toContain(together(name.split('\n')[0] ?? name))
   })
 
+  test('the crew: every hand in every work', async ({ page }) => {
+    await openOwnDemo(page, 'crew')
+    expect((await onPaper(page)).text).toContain('Ansel')
+    await page.getByRole('button', { name: 'Hands and practice' }).click()
+    const works = await page.getByRole('table').getByRole('rowheader').allInnerTexts()
+    expect(works.length).toBeGreaterThan(20)
+    const { text } = await onPaper(page)
+    for (const work of works) expect(text).toContain(together(work))
+    expect(text).toContain(together('on the road'))
+  })
+
   test('a passport, and what turns what', async ({ page }) => {
     await openOwnDemo(page, 'bikes')
     expect((await onPaper(page)).text).toContain(together(bikes[0]?.name ?? ''))

@@ -2,6 +2,7 @@ import { usualConditions } from '#core/bench'
 import { successBySkill } from '#core/crew'
 import { nth } from '#core/validation'
 import { availabilityOf, Landscape, placeReportAt } from '#core/availability'
+import { usualErrands } from '#core/jobs'
 import type { Reference } from '#core/reference'
 import { surveyRoad, type RoadPoint } from '#core/road'
 import { stopSchema, supplyFamilySchema } from '#core/supply'
@@ -57,6 +58,8 @@ const reference: Reference = {
   fixes: [],
   hands: successBySkill,
   works: usualConditions,
+  jobs: [],
+  errands: usualErrands,
   items: [],
   bikes: [],
 }

@@ -1,5 +1,7 @@
+import { randomUUID } from 'node:crypto'
 import { catalogue } from '#catalogue'
-import { demoTrip } from '#catalogue/demo'
+import { demoShed, demoTrip } from '#catalogue/demo'
+import { readShedCsv } from '#core/shed'
 import { readTrip } from '#core/trip'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import yauzl from 'yauzl'
@@ -71,6 +73,9 @@ it('all that is kept of somebody is handed out as one file, from which each trip
   for (const name of ['Same name', 'Same name', 'Næsten / Ørsted …', 'Thrown away'])
     ids.push(await yngve.newTrip({ ...demoTrip(), name }))
   await yngve.ask('DELETE', `/api/trips/${ids[3]}`)
+  const things = demoShed.slice(0, 20)
+  const changes = things.map((thing) => ({ id: thing.id, base: '', thing }))
+  expect((await yngve.ask('PATCH', '/api/shed', { save: randomUUID(), changes })).status).toBe(200)
   const stranger = await setting.person('zita')
   await stranger.newTrip({ ...demoTrip(), name: 'Not theirs' })
 
@@ -80,10 +85,13 @@ it('all that is kept of somebody is handed out as one file, from which each trip
   expect([...files.keys()].sort()).toEqual([
     'account.json',
     'bin/thrown-away.rag-tin.json',
+    'shed.csv',
     'trips/nsten-rsted.rag-tin.json',
     'trips/same-name-2.rag-tin.json',
     'trips/same-name.rag-tin.json',
   ])
+  const shed = readShedCsv(files.get('shed.csv') ?? '', catalogue.items, randomUUID)
+  expect(shed.things).toEqual([...things].sort((a, b) => (a.id < b.id ? -1 : 1)))
   const account = JSON.parse(files.get('account.json') ?? '')
   expect(account).toMatchObject({ format: 'rag-tin.account/1', name: 'yngve', email: 'yngve@quern.example' })
   expect(account.signedIn).toHaveLength(1)
@@ -91,7 +99,7 @@ it('all that is kept of somebody is handed out as one file, from which each trip
     ['Same name', 'Same name', 'Næsten / Ørsted …', 'Thrown away'].sort(),
   )
   for (const [name, text] of files) {
-    if (name === 'account.json') continue
+    if (name === 'account.json' || name === 'shed.csv') continue
     expect(readTrip(JSON.parse(text), catalogue).bench).toHaveLength(demoTrip().bench.length)
     expect((await yngve.ask('POST', '/api/trips', text)).status).toBe(201)
   }

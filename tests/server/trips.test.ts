@@ -151,6 +151,10 @@ describe('trips', () => {
       helper: 0.1,
       liftWaitH: 6,
       handMostN: 310,
+      homeShare: 0.2,
+      currency: 'SEK',
+      moneyPerHour: 25_000,
+      stances: [{ id: 'lift', changes: [{ kind: 'dial', name: 'liftWaitH', before: null, after: 6 }] }],
       reckoning: 2,
       planning: { 'hazards.puncture.per1000km': 0.7, 'hands.easy.2': 0.9 },
     }

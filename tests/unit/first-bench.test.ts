@@ -46,6 +46,14 @@ describe('a first bench', () => {
     for (const stock of stocked(pieces)) expect(stock).not.toMatch(/^tube-(406|559|584)$/)
   })
 
+  it('heeds a stance: who would carry more has more to choose from, who would carry less has what there was', () => {
+    const massOf = (laid: readonly Piece[]) =>
+      laid.reduce((sum, { id, count }) => sum + count * defined(itemsOf([{ id, count }])[0]).massG, 0)
+    const withDial = (gramsPerHour: number) => laidOn({ ...trip, dials: { ...trip.dials, gramsPerHour } })
+    expect(massOf(withDial(30_000))).toBeGreaterThan(massOf(pieces))
+    expect(withDial(1)).toEqual(laidOn({ ...trip, dials: { ...trip.dials, gramsPerHour: null } }))
+  })
+
   it('leaves out what these hands never do', () => {
     const novice = { ...trip, crew: trip.crew.map((rider) => ({ ...rider, hands: 0 as const })) }
     expect(laidOn(novice).length).toBeLessThan(pieces.length)

@@ -25,6 +25,7 @@ const stretch = (id: string, fromKm: number, toKm: number) => ({
   wet: false,
   signal: true,
   traffic: 'quiet' as const,
+  apart: null,
 })
 
 describe('waypoints of a file', () => {

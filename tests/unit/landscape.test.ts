@@ -1,6 +1,7 @@
 import { usualConditions } from '#core/bench'
 import { successBySkill } from '#core/crew'
 import { nth, defined, numberAt } from '#core/validation'
+import { usualErrands } from '#core/jobs'
 import { hazardSchema } from '#core/hazard'
 import { CostsOfFailing, heaviestPush, Landscape, roadView, worstPushOut } from '#core/availability'
 import type { Reference } from '#core/reference'
@@ -39,6 +40,8 @@ const reference: Reference = {
   fixes: [],
   hands: successBySkill,
   works: usualConditions,
+  jobs: [],
+  errands: usualErrands,
   items: [],
   bikes: [],
 }

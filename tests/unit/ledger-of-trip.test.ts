@@ -1,6 +1,7 @@
 import { usualConditions } from '#core/bench'
-import { successBySkill } from '#core/crew'
+import { riderSchema, successBySkill } from '#core/crew'
 import { bikeSchema, fastenerSchema } from '#core/bike'
+import { usualErrands } from '#core/jobs'
 import { fixSchema } from '#core/fix'
 import { hazardSchema, limpShareOf } from '#core/hazard'
 import { nightsOut } from '#core/availability'
@@ -39,11 +40,13 @@ const referenceWith = (hazard: object = {}, fix: object = {}): Reference => ({
     { id: 'lever', name: 'lever' },
     { id: 'inflate-presta', name: 'pump', pumps: 'presta' },
   ],
-  techniques: [{ id: 'change', name: 'change a tube', difficulty: 'easy' }],
+  techniques: [{ id: 'change', name: 'change a tube', difficulty: 'easy', family: 'tyres' }],
   hazards: [hazardSchema.parse({ ...flat, ...hazard })],
   fixes: [fixSchema.parse({ ...swap, ...fix })],
   hands: successBySkill,
   works: usualConditions,
+  jobs: [],
+  errands: usualErrands,
   items: [],
   bikes: [],
 })
@@ -124,6 +127,24 @@ describe('the ledger of a trip worked out by hand', () => {
     const stuck = eventOf()
     expect(onLeg(half.walkH, 0)).toBeCloseTo(onLeg(stuck.walkH, 0) / 2, 2)
     expect(onLeg(half.lossH, 0)).toBeCloseTo((onLeg(stuck.lossH, 0) + onLeg(limping.lossH, 0)) / 2, 2)
+  })
+
+  it('has the best hands of all while they ride together, and those on the bike while they are apart', () => {
+    const crew = [
+      riderSchema.parse({ id: 'r', name: 'r', bikeId: 'b', hands: 0 }),
+      riderSchema.parse({ id: 'm', name: 'm', bikeId: 'other', hands: 3 }),
+    ]
+    const handsWith = (change: Partial<Trip>) => nth(eventOf({ crew, ...change }).fixes, 0).hands
+    const { easy } = successBySkill
+    expect(handsWith({})).toBe(easy[3])
+    expect(handsWith({ ride: { ...base.ride, apart: 0.4 } })).toBeCloseTo(0.6 * easy[3] + 0.4 * easy[0], 12)
+    // On a fifth of the road always, elsewhere as on the whole ride: 0.2 + 0.8 · 0.25.
+    const stretches = [{ id: 's', fromKm: 60, toKm: 80, ...defaultTraits, apart: 1 }]
+    const road = { ...base.road, stretches }
+    expect(handsWith({ road, ride: { ...base.ride, apart: 0.25 } })).toBeCloseTo(0.6 * easy[3] + 0.4 * easy[0], 4)
+    // Where they say that they keep together, they do.
+    const together = { ...base.road, stretches: [{ id: 's', fromKm: 0, toKm: 100, ...defaultTraits, apart: 0 }] }
+    expect(handsWith({ road: together, ride: { ...base.ride, apart: 0.25 } })).toBeCloseTo(easy[3], 4)
   })
 
   it('is settled by any of several classes', () => {

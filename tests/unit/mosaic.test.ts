@@ -1,5 +1,6 @@
 import { defined, nth } from '#core/validation'
 import {
+  runsOf,
   segmentsOf,
   moveBoundary,
   setTraits,
@@ -23,16 +24,31 @@ const stretch = (fromKm: number, toKm: number, marks: Partial<StretchTraits>): S
   ...marks,
 })
 const traitsAt = (stretches: readonly Stretch[], km: number): StretchTraits => {
-  const { surface, thorns, wet, signal, traffic } = defined(
+  const { surface, thorns, wet, signal, traffic, apart } = defined(
     segmentsOf(stretches, lengthKm).find((piece) => piece.toKm > km),
   )
-  return { surface, thorns, wet, signal, traffic }
+  return { surface, thorns, wet, signal, traffic, apart }
 }
 const edgesOf = (stretches: readonly Stretch[]) => stretches.map(({ fromKm, toKm }) => [fromKm, toKm])
 
 describe('the road as pieces', () => {
   it('is plain where nobody has said anything', () => {
     expect(segmentsOf([], lengthKm)).toEqual([{ fromKm: 0, toKm: 100, stretch: null, ...defaultTraits }])
+  })
+  it('tells where one thing is said, whatever else changes there', () => {
+    const stretches = [
+      stretch(10, 30, { apart: 0.5, wet: true }),
+      stretch(30, 40, { apart: 0.5 }),
+      stretch(40, 50, { apart: 0 }),
+      stretch(60, 70, { wet: true }),
+      stretch(80, 90, { apart: 0 }),
+    ]
+    expect(runsOf(stretches, lengthKm, 'apart')).toEqual([
+      { fromKm: 10, toKm: 40, says: 0.5 },
+      { fromKm: 40, toKm: 50, says: 0 },
+      { fromKm: 80, toKm: 90, says: 0 },
+    ])
+    expect(runsOf([], lengthKm, 'apart')).toEqual([])
   })
   it('fills the holes, and lets the later stretch cover the earlier', () => {
     const pieces = segmentsOf([stretch(10, 40, { surface: 'sand' }), stretch(30, 50, { wet: true })], lengthKm)
@@ -84,6 +100,7 @@ describe('saying something of a part of the road', () => {
       wet: fc.boolean(),
       signal: fc.boolean(),
       traffic: fc.constantFrom(...traffics),
+      apart: fc.constantFrom(null, 0, 0.5),
     })
     const part = fc
       .tuple(fc.integer({ min: 0, max: 99 }), fc.integer({ min: 1, max: 100 }))
@@ -93,7 +110,7 @@ describe('saying something of a part of the road', () => {
         fc.array(fc.tuple(part, traits), { maxLength: 6 }),
         part,
         traits,
-        fc.subarray(['surface', 'thorns', 'wet', 'signal', 'traffic'] as const),
+        fc.subarray(['surface', 'thorns', 'wet', 'signal', 'traffic', 'apart'] as const),
         (said, [from, to], all, keys) => {
           const before = said.map(([[fromKm, toKm], marks], i): Stretch => ({ id: `s${i}`, fromKm, toKm, ...marks }))
           const change = Object.fromEntries(keys.map((key) => [key, all[key]])) as Partial<StretchTraits>

@@ -1,4 +1,13 @@
-import { fixValues, handValues, hazardValues, planningSchema, toolValues, withPlanning } from '#core/reference'
+import {
+  familyValues,
+  fixValues,
+  handValues,
+  hazardValues,
+  itemPrice,
+  planningSchema,
+  toolValues,
+  withPlanning,
+} from '#core/reference'
 import { surveyRoad } from '#core/road'
 import { readTrip } from '#core/trip'
 import { ledgerOfTrip } from '#core/trip-ledger'
@@ -12,6 +21,8 @@ const all = [
   ...catalogue.fixes.flatMap(fixValues),
   ...handValues(catalogue).flatMap(({ values }) => values),
   ...toolValues(catalogue).map(({ value }) => value),
+  ...catalogue.families.flatMap(familyValues),
+  ...catalogue.items.map(itemPrice),
 ]
 
 describe('planning values', () => {
@@ -35,6 +46,8 @@ describe('planning values', () => {
         ...changed.fixes.flatMap(fixValues),
         ...handValues(changed).flatMap(({ values }) => values),
         ...toolValues(changed).map((tool) => tool.value),
+        ...changed.families.flatMap(familyValues),
+        ...changed.items.map(itemPrice),
       ]
       expect(now.filter((each, i) => each.value !== all[i]?.value).map((each) => each.key)).toEqual([key])
     }
@@ -46,6 +59,8 @@ describe('planning values', () => {
     ['hazards.puncture.colour', 1],
     ['hands.easy.4', 0.5],
     ['works.anvil', 0.5],
+    ['families.sealant.sealedY', 0],
+    ['items.mini-pump.price', -1],
     ['', 1],
   ])('refuse %s: %f, saying where', (key, value) => {
     const trip = { ...demoTrip(), dials: { ...demoTrip().dials, planning: { [key]: value } } }

@@ -245,6 +245,7 @@ describe('a trip laid along a route card', () => {
             wet: false,
             signal: true,
             traffic: 'quiet',
+            apart: null,
           } as const,
         ],
       },

@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
-import type { CatalogueItem, Thing } from '#core/bench'
+import type { CatalogueItem } from '#core/bench'
 import { capabilitiesInWords } from '#wording'
 import { computed, ref } from 'vue'
 import { focusWhenMounted } from '../../composables/focusWhenMounted'
-import { useCatalogueFit } from '../../composables/useCatalogueFit'
 import BaseDialog from '../common/BaseDialog.vue'
 import CatalogueRow from './CatalogueRow.vue'
 
-/** Generic things to lay on the bench, by what they are for: those first that are for the bikes of this trip. */
-const props = defineProps<{ open: boolean; bench: readonly Thing[] }>()
+/** Generic things to be taken, by what they are for: those first that are for the bikes at hand. */
+const props = defineProps<{
+  open: boolean
+  /** What was taken already. */
+  taken: readonly { readonly from: string | null; readonly count: number }[]
+  /** Says why a thing is of no use on the bikes at hand; empty where it is. */
+  whyNot: (item: CatalogueItem) => string
+}>()
 defineEmits<{ close: []; take: [item: CatalogueItem]; putBack: [item: CatalogueItem] }>()
-const { whyNot } = useCatalogueFit()
 
 interface Entry {
   readonly item: CatalogueItem
@@ -20,7 +24,9 @@ interface Entry {
 }
 
 const asked = ref('')
-const entries = computed(() => (props.open ? catalogue.items.map((item): Entry => ({ item, why: whyNot(item) })) : []))
+const entries = computed(() =>
+  props.open ? catalogue.items.map((item): Entry => ({ item, why: props.whyNot(item) })) : [],
+)
 const found = computed(() => {
   const words = asked.value.trim().toLowerCase().split(/\s+/).filter(Boolean)
   return entries.value.filter(({ item }) => {
@@ -37,7 +43,7 @@ const groups = computed(() => {
     .map((name) => ({ name, entries: found.value.filter((entry) => groupOf(entry) === name) }))
     .filter(({ entries: within }) => within.length > 0)
 })
-const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from === item.id)?.count ?? 0
+const countOf = (item: CatalogueItem) => props.taken.find((thing) => thing.from === item.id)?.count ?? 0
 </script>
 
 <template>
@@ -51,7 +57,7 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
       autocomplete="off"
       @vue:mounted="focusWhenMounted"
     />
-    <p class="mt-1 text-xs text-soft">Masses are planning values: weigh your own once it lies on the bench.</p>
+    <p class="mt-1 text-xs text-soft">Masses are planning values: weigh your own once you have it.</p>
     <div class="mt-2 max-h-[60vh] overflow-y-auto" tabindex="0" role="region" aria-label="Catalogue entries">
       <section v-for="group in groups" :key="group.name">
         <h3 class="stamped sticky top-0 z-10 bg-paper py-1.5 text-soft">{{ group.name }}</h3>
@@ -68,7 +74,7 @@ const countOf = (item: CatalogueItem) => props.bench.find((thing) => thing.from 
         </ul>
       </section>
       <p v-if="!groups.length" class="py-4 text-soft">
-        The catalogue has nothing like “{{ asked }}”. Lay it down as one of your own.
+        The catalogue has nothing like “{{ asked }}”. Make it one of your own.
       </p>
     </div>
   </BaseDialog>

@@ -188,6 +188,7 @@ export const equipment: readonly PassportLine[] = [
   yes('Rear rack', ['racks', 'rear']),
   yes('Front rack', ['racks', 'front']),
   yes('Mudguards', ['mudguards']),
+  yes('Bolts checked and locked', ['boltsLocked']),
   length('Fork travel', ['suspension', 'forkMm'], 0, 250),
   length('Rear travel', ['suspension', 'rearMm'], 0, 250),
   choice('Motor', ['motor'], { none: 'none', mid: 'at the cranks', 'front-hub': 'front hub', 'rear-hub': 'rear hub' }),

@@ -15,6 +15,7 @@ import {
 } from 'chart.js'
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
+import { useColours } from '../../composables/useColours'
 import { useView } from '../../stores/view'
 
 /** A curve, with the levels that matter beside it. */
@@ -23,23 +24,13 @@ ChartJs.register(CategoryScale, Filler, LinearScale, LineElement, PointElement, 
 
 ChartJs.defaults.font.family = "'Archivo Variable', system-ui, sans-serif"
 
-const { system, scheme } = useView()
+const { system } = useView()
 const unitOf = (amount: Amount) => customary[amount][system.value]
 const shown = (value: number, amount: Amount) => inUnit(value, { ...unitOf(amount), decimals: 4 })
 const axisName = ({ label, amount }: Chart['x']) => [label, unitOf(amount).unit].filter(Boolean).join(', ')
 
-/** The colours of the bench as they are in this light. */
-const colours = computed(() => coloursIn(scheme.value))
-function coloursIn(_scheme: 'day' | 'night') {
-  const style = getComputedStyle(document.documentElement)
-  const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
-  return {
-    line: colour('line'),
-    ink: colour('soft'),
-    curves: [colour('petrol'), colour('brass'), colour('ink')],
-    level: colour('madder'),
-  }
-}
+const colours = useColours('line', 'soft', 'petrol', 'brass', 'ink', 'madder')
+const curveColour = (i: number) => colours.value[nth(['petrol', 'brass', 'ink'] as const, i % 3)]
 const ends = computed(() => {
   const xs = props.chart.curves.flatMap(({ points }) => points.map(([x]) => x))
   return [Math.min(...xs), Math.max(...xs)] as const
@@ -55,18 +46,18 @@ const data = computed(() => {
       ...curves.map(({ label, points, faint }, i) => ({
         label,
         data: points.map(at),
-        borderColor: faint ? colours.value.ink : colours.value.curves[i % 3],
+        borderColor: faint ? colours.value.soft : curveColour(i),
         borderWidth: faint ? 1 : 2,
         borderDash: faint ? [2, 3] : dashes[i % 3],
         pointRadius: faint ? 0 : few(points.length),
         pointStyle: (['rect', 'circle', 'triangle'] as const)[i % 3],
-        pointBackgroundColor: colours.value.curves[i % 3],
+        pointBackgroundColor: curveColour(i),
         fill: false,
       })),
       ...levels.map(({ label, at: level }) => ({
         label,
         data: ends.value.map((end) => at([end, level])),
-        borderColor: colours.value.level,
+        borderColor: colours.value.madder,
         borderWidth: 1,
         borderDash: [6, 4],
         pointRadius: 0,
@@ -79,11 +70,11 @@ const data = computed(() => {
 const options = computed<ChartOptions<'line'>>(() => {
   const axis = ({ amount, ...range }: Chart['x']) => ({
     type: 'linear' as const,
-    title: { display: true, text: axisName({ amount, ...range }), color: colours.value.ink },
+    title: { display: true, text: axisName({ amount, ...range }), color: colours.value.soft },
     grid: { color: colours.value.line },
     // What is counted comes in whole ones.
     ticks: {
-      color: colours.value.ink,
+      color: colours.value.soft,
       callback: (value: string | number) => (Number.isInteger(value) ? grouped(Number(value)) : value),
       ...(amount === 'number' && { precision: 0 }),
     },
@@ -119,7 +110,7 @@ const key = computed(() => [
             x2="22"
             y1="4"
             y2="4"
-            :stroke="i < 0 ? colours.level : colours.curves[i % 3]"
+            :stroke="i < 0 ? colours.madder : curveColour(i)"
             :stroke-width="i < 0 ? 1 : 2"
             :stroke-dasharray="i < 0 ? '6 4' : nth(dashes, i % 3).join(' ')"
           />

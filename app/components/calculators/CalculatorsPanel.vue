@@ -2,6 +2,7 @@
 import { nth, defined } from '#core/validation'
 import type { Bike } from '#core/bike'
 import { calculators } from '#core/calculators'
+import { strongestHandN } from '#core/crew'
 import { knownInputs } from '#wording'
 import { computed, ref } from 'vue'
 import { useKitStore } from '../../stores/kit'
@@ -22,7 +23,7 @@ const known = computed(() =>
     bike: props.knownFrom,
     bikes: store.trip?.bikes.length ?? 0,
     bench: store.trip?.bench ?? [],
-    handMostN: store.trip?.dials.handMostN,
+    handMostN: store.trip && strongestHandN(store.trip),
     roadKm: kit.analysis?.lengthKm ?? null,
     wear: props.knownFrom && kit.analysis?.wear[props.knownFrom.id],
   }),

@@ -72,7 +72,7 @@ function giveUp(key: KeyboardEvent) {
         :id="id"
         v-model="typed"
         class="field figures pl-1! text-right"
-        :class="unit.length > 2 ? 'pr-12!' : unit.length > 1 ? 'pr-8!' : 'pr-6!'"
+        :class="unit.length > 4 ? 'pr-16!' : unit.length > 2 ? 'pr-12!' : unit.length > 1 ? 'pr-8!' : 'pr-6!'"
         inputmode="text"
         autocomplete="off"
         :placeholder="placeholder"

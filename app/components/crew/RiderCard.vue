@@ -1,34 +1,45 @@
 <script setup lang="ts">
-import { catalogue } from '#catalogue'
-import { skillSchema, skillWords, type Rider, type Skill } from '#core/crew'
+import { skillSchema, skillWords, type Rider } from '#core/crew'
+import { customary, inUnit } from '#core/units'
 import { X } from '@lucide/vue'
+import { NuxtLink } from '#components'
 import { computed } from 'vue'
 import { useRiders } from '../../composables/useRiders'
 import { useTripStore } from '../../stores/trip'
+import { useView } from '../../stores/view'
+import MeasureField from '../common/MeasureField.vue'
 import TypedField from '../common/TypedField.vue'
 
-/** One rider: name, bike, and how often they have done which repair. */
+/** One rider: name and bike, how good and how strong the hands are, and what is taken along. */
 const props = defineProps<{ rider: Rider; removable: boolean }>()
 const store = useTripStore()
-const { rename, ride, setHands, setSkill, remove } = useRiders()
+const { system } = useView()
+const { rename, ride, carry, setHands, remove } = useRiders()
 
 const valueOf = (event: Event) => (event.target as HTMLSelectElement).value
-const levelOf = (event: Event): Skill => skillSchema.parse(Number(valueOf(event)))
+/** How much of the kit somebody would carry, against anybody else. */
+const shares = [
+  { share: 0, name: 'nothing' },
+  { share: 0.5, name: 'half a share' },
+  { share: 1, name: 'a share' },
+  { share: 1.5, name: 'a share and a half' },
+  { share: 2, name: 'two shares' },
+] as const
+
+/** What holds for hands of which nobody has said anything. */
+const usualPull = computed(() => String(inUnit(store.openTrip.dials.handMostN, customary.force[system.value])))
 const differing = computed(() => Object.keys(props.rider.skills).length)
 
 function mount(event: Event) {
   const bike = store.openTrip.bikes.find(({ id }) => id === valueOf(event))
   if (bike) ride(props.rider, bike)
 }
-function say(techniqueId: string, event: Event) {
-  setSkill(props.rider, techniqueId, valueOf(event) === '' ? null : levelOf(event))
-}
 </script>
 
 <template>
-  <li class="rounded border border-line p-3" :aria-label="rider.name">
-    <div class="grid gap-x-3 gap-y-2 sm:grid-cols-[1fr_1fr_10rem_auto]">
-      <label class="block min-w-0 text-sm text-soft"
+  <li class="card relative p-4" :aria-label="rider.name">
+    <div class="grid gap-x-4 gap-y-3 grid-cols-2 sm:pr-9 lg:grid-cols-4">
+      <label class="col-span-2 block min-w-0 text-sm text-soft lg:col-span-1"
         >Name
         <TypedField
           :id="`rider-${rider.id}`"
@@ -38,50 +49,88 @@ function say(techniqueId: string, event: Event) {
           @update:model-value="rename(rider, $event)"
         />
       </label>
-      <label class="block min-w-0 text-sm text-soft"
+      <label class="col-span-2 block min-w-0 text-sm text-soft lg:col-span-1"
         >Rides
         <select class="field mt-1 text-ink" :value="rider.bikeId" @change="mount">
           <option v-for="bike in store.openTrip.bikes" :key="bike.id" :value="bike.id">{{ bike.name }}</option>
         </select>
       </label>
-      <label class="block text-sm text-soft"
-        >Repairs were
-        <select class="field mt-1 text-ink" :value="rider.hands" @change="setHands(rider, levelOf($event))">
+      <div class="col-span-2 min-w-0 text-sm text-soft lg:col-span-1">
+        <label :for="`hands-${rider.id}`">Repairs were</label>
+        <select
+          :id="`hands-${rider.id}`"
+          class="field mt-1 text-ink"
+          :value="rider.hands"
+          @change="setHands(rider, skillSchema.parse(Number(valueOf($event))))"
+        >
           <option v-for="(words, level) in skillWords" :key="level" :value="level">{{ words }}</option>
         </select>
-      </label>
-      <button
-        type="button"
-        class="button button-bare self-end max-sm:justify-self-end"
-        :disabled="!removable"
-        :aria-label="`${rider.name} stays at home`"
-        @click="remove(rider)"
-      >
-        <X :size="16" aria-hidden="true" /><span class="sm:sr-only">stays at home</span>
-      </button>
-    </div>
-    <details class="mt-2 text-sm">
-      <summary class="cursor-pointer py-1 text-soft">
-        {{ differing === 0 ? 'All work alike' : `Otherwise with ${differing} kinds of work` }}
-      </summary>
-      <div class="mt-1 grid gap-x-4 gap-y-1.5 sm:grid-cols-2">
-        <label
-          v-for="technique in catalogue.techniques"
-          :key="technique.id"
-          class="grid grid-cols-[1fr_9.5rem] items-center gap-2"
+        <NuxtLink
+          v-if="differing > 0"
+          :to="`/trips/${store.id}/crew?room=hands`"
+          class="mt-0.5 block text-xs underline pointer-coarse:py-3"
+          >otherwise with {{ differing }} {{ differing === 1 ? 'kind' : 'kinds' }} of work</NuxtLink
         >
-          <span class="min-w-0">{{ technique.name }}</span>
-          <select
-            class="field"
-            :class="rider.skills[technique.id] === undefined ? 'text-soft' : ''"
-            :value="rider.skills[technique.id] ?? ''"
-            @change="say(technique.id, $event)"
-          >
-            <option value="">as all work</option>
-            <option v-for="(words, level) in skillWords" :key="level" :value="level">{{ words }}</option>
-          </select>
-        </label>
       </div>
-    </details>
+      <label class="col-span-2 block min-w-0 text-sm text-soft lg:col-span-1"
+        >Would carry of the kit
+        <select
+          class="field mt-1 text-ink"
+          :value="rider.share"
+          @change="carry(rider, { share: Number(valueOf($event)) })"
+        >
+          <option v-for="{ share, name } in shares" :key="share" :value="share">{{ name }}</option>
+          <option v-if="!shares.some(({ share }) => share === rider.share)" :value="rider.share">
+            {{ rider.share }} shares
+          </option>
+        </select>
+      </label>
+      <MeasureField
+        label="Pulls at most"
+        :model-value="rider.handMostN"
+        amount="force"
+        :least="50"
+        :most="1500"
+        allow-none
+        :placeholder="usualPull"
+        @update:model-value="carry(rider, { handMostN: $event })"
+      />
+      <MeasureField
+        label="Takes along in all"
+        :model-value="rider.loadG"
+        amount="mass"
+        :most="100000"
+        allow-none
+        placeholder="not weighed"
+        @update:model-value="carry(rider, { loadG: $event })"
+      />
+      <MeasureField
+        label="Of the kit at most"
+        :model-value="rider.carriesMostG"
+        amount="mass"
+        :most="100000"
+        allow-none
+        placeholder="no limit"
+        @update:model-value="carry(rider, { carriesMostG: $event })"
+      />
+      <MeasureField
+        label="and by volume"
+        :model-value="rider.carriesMostMl"
+        amount="volume"
+        :most="200000"
+        allow-none
+        placeholder="no limit"
+        @update:model-value="carry(rider, { carriesMostMl: $event })"
+      />
+    </div>
+    <button
+      type="button"
+      class="button button-bare mt-2 ml-auto flex sm:absolute sm:top-2 sm:right-2 sm:mt-0 print:hidden"
+      :disabled="!removable"
+      :aria-label="`${rider.name} stays at home`"
+      @click="remove(rider)"
+    >
+      <X :size="16" aria-hidden="true" /><span class="sm:sr-only">stays at home</span>
+    </button>
   </li>
 </template>

@@ -23,6 +23,7 @@ const showsWords = ref(false)
 const { scheme, system, toggleScheme, toggleUnits } = useView()
 
 const savedWords = computed(() => {
+  if (store.isOtherwise) return 'supposed, not saved'
   switch (store.state.kind) {
     case 'clean':
       return isGuest.value ? 'kept on this device' : 'saved'
@@ -129,6 +130,9 @@ function rename() {
         <MenuItems class="absolute right-0 z-40 mt-1 w-56 rounded border border-line bg-paper p-1 text-ink shadow-xl">
           <MenuItem v-slot="{ active }">
             <NuxtLink to="/trips" class="menu-line" :class="{ 'bg-well': active }">All trips</NuxtLink>
+          </MenuItem>
+          <MenuItem v-slot="{ active }">
+            <NuxtLink to="/shed" class="menu-line" :class="{ 'bg-well': active }">Shed</NuxtLink>
           </MenuItem>
           <MenuItem v-if="isGuest" v-slot="{ active }">
             <NuxtLink :to="{ path: '/', query: { up: '' } }" class="menu-line" :class="{ 'bg-well': active }"

@@ -55,7 +55,7 @@ const everything = computed<Found[]>(() => {
     key: `rider ${rider.id}`,
     name: rider.name,
     what: `rides ${bikeName(rider.bikeId)}`,
-    go: () => (selection.showsRiders = true),
+    go: () => void goTo('crew', `rider-${rider.id}`),
   }))
   const bikes = (store.trip?.bikes ?? []).map((bike) => ({
     key: `bike ${bike.id}`,

@@ -11,6 +11,7 @@ const keys = computed((): [string, string][] => [
   ...stages.map((stage): [string, string] => [stage.key, `go to ${stage.name}`]),
   ['/', 'find anything in this trip'],
   ['?', 'this list'],
+  ['i', 'suppose it were otherwise'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
   ['↑ ↓', 'walk through a list'],

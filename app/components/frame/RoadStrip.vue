@@ -12,6 +12,7 @@ import { useView } from '../../stores/view'
 import { stripLabels, stripTitleX } from '../../drawing/road-strip-labels'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
+import { useSupposition } from '../../stores/supposition'
 import { useTripStore } from '../../stores/trip'
 import SurfaceBand from './SurfaceBand.vue'
 
@@ -22,6 +23,7 @@ const emit = defineEmits<{ move: [stopId: string, roadKm: number] }>()
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
+const supposition = useSupposition()
 const { km, climb, pressKm } = useView()
 
 const box = useTemplateRef<HTMLElement>('box')
@@ -37,12 +39,28 @@ const top = 22
 const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
 const view = computed(() => kit.analysis?.view)
 const x = computed(() => scaleLinear([0, Math.max(lengthKm.value, 1e-6)], [6, Math.max(width.value - 6, 10)]))
-const hours = computed(() => scaleLinear([0, Math.max(view.value?.worst.worstH ?? 1, 0.5)], [base, top]))
+/** How it was, where something is supposed. */
+const viewBefore = computed(() => (supposition.isOn ? supposition.before?.view : undefined))
+const hours = computed(() => {
+  const worstH = Math.max(view.value?.worst.worstH ?? 1, viewBefore.value?.worst.worstH ?? 0, 0.5)
+  return scaleLinear([0, worstH], [base, top])
+})
+type WalkOut = NonNullable<typeof view.value>['walkOut']
+const pointsOf = (walk: WalkOut) =>
+  Array.from(walk.km, (at, i) => [x.value(at), hours.value(nth(walk.hours, i))] as [number, number])
 
+/** The hours to help before, as a line where they are others now. */
+const pathBefore = computed(() => {
+  const [before, now] = [viewBefore.value?.walkOut, view.value?.walkOut]
+  if (!before || !now) return ''
+  const isSame =
+    before.hours.length === now.hours.length && Array.from(before.hours).every((each, i) => each === now.hours[i])
+  return isSame ? '' : (line()(pointsOf(before)) ?? '')
+})
 const walkPath = computed(() => {
   const walk = view.value?.walkOut
   if (!walk) return { fill: '', edge: '' }
-  const points = Array.from(walk.km, (at, i) => [x.value(at), hours.value(nth(walk.hours, i))] as [number, number])
+  const points = pointsOf(walk)
   return {
     fill:
       area(
@@ -247,6 +265,15 @@ function keyStop(event: KeyboardEvent, id: string, roadKm: number) {
         <path :d="hillPath" class="fill-sand" opacity="0.42" />
         <path :d="walkPath.fill" class="fill-petrol" opacity="0.14" />
         <path :d="walkPath.edge" class="fill-none stroke-petrol" stroke-width="1.6" />
+        <path
+          v-if="pathBefore"
+          :d="pathBefore"
+          class="fill-none stroke-brass"
+          stroke-width="1.6"
+          stroke-dasharray="5 4"
+          role="img"
+          aria-label="Hours to help as they are, without what is supposed"
+        />
         <line :x1="x(0)" :x2="x(lengthKm)" :y1="base" :y2="base" class="stroke-ink" stroke-width="1.5" />
 
         <g v-if="selection.classId && shownGap && width > 560">

@@ -1,10 +1,11 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import { defined } from '#core/validation'
 import { chanceInWords, hoursInWords } from '#wording'
 import { computed, ref } from 'vue'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
-import { useSelection } from '../../stores/selection'
+import { useSupposition } from '../../stores/supposition'
 import { useTripStore } from '../../stores/trip'
 import TermHint from '../common/TermHint.vue'
 import FaultLines from '../common/FaultLines.vue'
@@ -17,7 +18,7 @@ import SumDialog from './SumDialog.vue'
 defineProps<{ untitled?: boolean }>()
 const store = useTripStore()
 const kitStore = useKitStore()
-const selection = useSelection()
+const supposition = useSupposition()
 const { grams } = useView()
 
 const kit = computed(() => kitStore.chosen?.kit)
@@ -40,9 +41,9 @@ const showsSum = ref(false)
   <section aria-label="The balance" class="px-4 py-3" data-balance :aria-busy="kitStore.busy || kitStore.weighing">
     <div class="flex items-baseline justify-between">
       <h2 v-if="!untitled" class="text-base"><TermHint term="balance">The balance</TermHint></h2>
-      <button v-if="store.trip" type="button" class="text-xs text-soft underline" @click="selection.showsRiders = true">
-        {{ store.trip.crew.length === 1 ? 'one rider' : `${store.trip.crew.length} riders together` }}
-      </button>
+      <NuxtLink v-if="store.trip" :to="`/trips/${store.id}/crew`" class="text-xs text-soft underline">
+        {{ store.trip.crew.length === 1 ? 'one rider' : `${store.trip.crew.length} riders` }}
+      </NuxtLink>
     </div>
     <template v-if="kit && dials">
       <BeamScale
@@ -68,6 +69,14 @@ const showsSum = ref(false)
       </dl>
       <button type="button" class="mt-2 text-left text-sm underline" @click="showsSum = true">
         {{ hoursInWords(kit.promiseH) }} lost in all, of {{ hoursInWords(kit.emptyH) }} bare-handed: how it adds up
+      </button>
+      <button
+        v-if="!store.isSupposing"
+        type="button"
+        class="mt-2 block text-left text-sm underline pointer-coarse:min-h-11"
+        @click="supposition.begin()"
+      >
+        Suppose it were otherwise …
       </button>
       <p class="mt-2 text-xs text-soft">
         Reckoned from <TermHint term="planning value">planning values</TermHint>, not promised; every one can be

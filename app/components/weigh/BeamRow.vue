@@ -56,7 +56,7 @@ const words = computed(() => {
 
 <style scoped>
 .row {
-  grid-template-columns: minmax(0, 15rem) 4rem minmax(0, 1fr) 4.2rem 4.8rem;
+  grid-template-columns: minmax(0, 15rem) 4rem minmax(0, 1fr) 4.2rem var(--verdict-width, 4.8rem);
   grid-template-areas: 'what cost beam spared verdict';
   min-height: 2rem;
 }

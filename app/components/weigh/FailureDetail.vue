@@ -2,6 +2,7 @@
 import { traitsOf, wholeBike } from '#core/bike'
 import { bikeFactor, treadFactor } from '#core/hazard'
 import { fixValues, hazardValues, type PlanningKind } from '#core/reference'
+import { bikesAtDeparture } from '#core/trip-ledger'
 import type { EventAccount } from '#core/verdicts'
 import { catalogue } from '#catalogue'
 import { classInWords, fixInWords, fixOf, hoursInWords, timesInWords } from '#wording'
@@ -19,7 +20,7 @@ const { climbRate, system } = useView()
 
 const note = computed(() => props.failure.note)
 const hazard = computed(() => catalogue.hazards.find(({ id }) => id === note.value.hazard))
-const bike = computed(() => store.trip?.bikes.find(({ id }) => id === note.value.bike))
+const bike = computed(() => bikesAtDeparture(store.openTrip, catalogue).find(({ id }) => id === note.value.bike))
 const tyre = computed(
   () => bike.value && (note.value.wheel ? bike.value.tyres[note.value.wheel] : wholeBike(bike.value).tyre),
 )
@@ -62,6 +63,9 @@ const labels = computed<Record<PlanningKind, string>>(() => ({
   minutes: 'takes',
   hands: '',
   works: '',
+  price: '',
+  sealedY: '',
+  openedY: '',
 }))
 const values = computed(() => (hazard.value ? hazardValues(hazard.value) : []))
 const fixesHere = computed(() =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatMoney, planningCurrency } from '#core/money'
 import { changedPlanning, type PlanningKind, type PlanningValue } from '#core/reference'
 import type { Amount } from '#core/units'
 import { amountInWords } from '#wording'
@@ -10,6 +11,7 @@ import { useView } from '../../stores/view'
 import { useTripStore } from '../../stores/trip'
 import FaultLines from '../common/FaultLines.vue'
 import MeasureField from '../common/MeasureField.vue'
+import MoneyField from '../common/MoneyField.vue'
 
 /** A planning value of the reference, to be changed for this trip or for all of one's trips, and set back. */
 const props = defineProps<{ value: PlanningValue; label: string; labelHidden?: boolean }>()
@@ -29,17 +31,28 @@ const amounts: Record<PlanningKind, Amount> = {
   minutes: 'time',
   hands: 'share',
   works: 'share',
+  price: 'share',
+  sealedY: 'months',
+  openedY: 'months',
 }
 const amount = computed(() => amounts[props.value.kind])
-/** Minutes of the reference are hours to the field, which takes "25 min". */
-const scale = computed(() => (props.value.kind === 'minutes' ? 60 : 1))
+/** Minutes of the reference are hours to the field, which takes "25 min"; years are months. */
+const scales: Partial<Record<PlanningKind, number>> = { minutes: 60, sealedY: 1 / 12, openedY: 1 / 12 }
+const scale = computed(() => scales[props.value.kind] ?? 1)
 const own = computed(() => store.openTrip.dials.planning[props.value.key])
-const usualInWords = computed(() => amountInWords(props.value.value / scale.value, amount.value, system.value))
+const isMoney = computed(() => props.value.kind === 'price')
+const currency = computed(() => store.openTrip.dials.currency)
+/** Prices of the reference are known in one currency only. */
+const isUsualKnown = computed(() => !isMoney.value || currency.value === planningCurrency)
+const usualInWords = computed(() => {
+  if (isMoney.value) return isUsualKnown.value ? formatMoney(props.value.value, currency.value) : 'nobody has said'
+  return amountInWords(props.value.value / scale.value, amount.value, system.value)
+})
 
 function set(to: number | null) {
   const { key, value } = props.value
   const { dials } = store.openTrip
-  const isUsual = to === null || Math.abs(to * scale.value - value) < 1e-9
+  const isUsual = to === null || (isUsualKnown.value && Math.abs(to * scale.value - value) < 1e-9)
   const change = isUsual ? { planning: {}, back: [key] } : { planning: { [key]: to * scale.value }, back: [] }
   store.edit(`set ${props.label}`, { dials: { ...dials, planning: changedPlanning(dials.planning, change) } })
   said.value = ''
@@ -66,7 +79,16 @@ async function settleInAll() {
 
 <template>
   <div>
+    <MoneyField
+      v-if="isMoney"
+      :label="label"
+      :model-value="own ?? (isUsualKnown ? value.value : null)"
+      :currency="currency"
+      allow-none
+      @update:model-value="set"
+    />
     <MeasureField
+      v-else
       :label="label"
       :label-hidden="labelHidden ?? false"
       :model-value="(own ?? value.value) / scale"
@@ -85,7 +107,7 @@ async function settleInAll() {
       <RotateCcw :size="12" aria-hidden="true" />back to {{ usualInWords }}
     </button>
     <button
-      v-if="own !== undefined && inAll"
+      v-if="own !== undefined && inAll && !isMoney"
       type="button"
       class="flex items-center gap-1 text-xs underline max-md:min-h-11"
       :aria-label="isInAll ? `Set ${label} back to ${usualInWords} in all my trips` : `Set ${label} so in all my trips`"

@@ -2,7 +2,7 @@
 import { BarElement, CategoryScale, Chart as ChartJs, LinearScale, Tooltip, type ChartOptions } from 'chart.js'
 import { computed } from 'vue'
 import { Bar } from 'vue-chartjs'
-import { useView } from '../../stores/view'
+import { useColours } from '../../composables/useColours'
 import { upToH } from '../../workers/drawer'
 
 /** How many of the drawn trips spent how long on foot. */
@@ -10,13 +10,7 @@ const props = defineProps<{ byWalkH: readonly number[] }>()
 ChartJs.register(BarElement, CategoryScale, LinearScale, Tooltip)
 ChartJs.defaults.font.family = "'Archivo Variable', system-ui, sans-serif"
 
-const { scheme } = useView()
-const colours = computed(() => coloursIn(scheme.value))
-function coloursIn(_scheme: 'day' | 'night') {
-  const style = getComputedStyle(document.documentElement)
-  const colour = (name: string) => style.getPropertyValue(`--${name}`).trim()
-  return { line: colour('line'), soft: colour('soft'), bar: colour('petrol') }
-}
+const colours = useColours('line', 'soft', 'petrol')
 const labels = [
   'under 1 min',
   ...upToH.slice(1).map((most, i) => (i === 0 ? `up to ${most} h` : `to ${most} h`)),
@@ -28,7 +22,7 @@ const data = computed(() => ({
     {
       label: 'of 100 trips',
       data: props.byWalkH.map((share) => 100 * share),
-      backgroundColor: colours.value.bar,
+      backgroundColor: colours.value.petrol,
       barPercentage: 0.9,
       categoryPercentage: 1,
     },

@@ -13,6 +13,7 @@ import { useTripStore } from '../../stores/trip'
 import FaultLines from '../common/FaultLines.vue'
 import FailureDetail from './FailureDetail.vue'
 import HandsTable from './HandsTable.vue'
+import KeepingTable from './KeepingTable.vue'
 import StakesBar from './StakesBar.vue'
 
 /** Everything that may fail on this trip: how often, where, what it costs, and what becomes of it with the kit. */
@@ -112,6 +113,7 @@ function setBackInAll() {
       </li>
     </ul>
     <HandsTable v-if="rows.length" />
+    <KeepingTable v-if="rows.length" />
   </div>
 </template>
 

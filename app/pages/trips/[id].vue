@@ -7,13 +7,14 @@ import { definePageMeta, navigateTo, onBeforeRouteLeave, useHead, useRoute } fro
 import { computed, onBeforeUnmount, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
 import BaseDialog from '../../components/common/BaseDialog.vue'
-import RidersDialog from '../../components/crew/RidersDialog.vue'
 import ConflictDialog from '../../components/frame/ConflictDialog.vue'
 import FindDialog from '../../components/frame/FindDialog.vue'
 import KeysDialog from '../../components/frame/KeysDialog.vue'
 import LeaveDialog from '../../components/frame/LeaveDialog.vue'
 import RoadStrip from '../../components/frame/RoadStrip.vue'
 import NextSteps from '../../components/frame/NextSteps.vue'
+import SupposeBar from '../../components/frame/SupposeBar.vue'
+import SupposedDialog from '../../components/frame/SupposedDialog.vue'
 import SavingLines from '../../components/frame/SavingLines.vue'
 import StageNav from '../../components/frame/StageNav.vue'
 import AppHeader from '../../components/frame/AppHeader.vue'
@@ -31,6 +32,7 @@ import { useWide } from '../../composables/useWide'
 import { useTripSessions } from '../../stores/trip-sessions'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
+import { useSupposition } from '../../stores/supposition'
 import { useTripStore } from '../../stores/trip'
 
 definePageMeta({
@@ -45,6 +47,7 @@ const route = useRoute()
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
+const supposition = useSupposition()
 
 const lines = ref<string[]>([])
 const missing = ref(false)
@@ -101,12 +104,13 @@ useKeys(
     ...Object.fromEntries(stages.map((stage) => [stage.key, () => void navigateTo(`/trips/${tripId}/${stage.id}`)])),
     '/': () => (showsFind.value = true),
     '?': () => (showsKeys.value = true),
+    i: () => supposition.begin(),
   },
   { z: () => store.undo(), 'shift+z': () => store.redo(), y: () => store.redo() },
 )
 
 const leaving = (event: BeforeUnloadEvent) => {
-  if (store.state.kind === 'clean') return
+  if (store.state.kind === 'clean' && !store.isOtherwise) return
   void store.tryAgain()
   event.preventDefault()
 }
@@ -115,6 +119,17 @@ onBeforeUnmount(() => window.removeEventListener('beforeunload', leaving))
 
 /** Whether to leave is being asked; what to do with the answer. */
 const leave = shallowRef<(goes: boolean) => void>()
+/** The same where something is only supposed. */
+const leaveSupposed = shallowRef<(goes: boolean) => void>()
+onBeforeRouteLeave(() => {
+  if (!store.isOtherwise) return true
+  return new Promise<boolean>((answered) => {
+    leaveSupposed.value = (goes) => {
+      leaveSupposed.value = undefined
+      answered(goes)
+    }
+  })
+})
 onBeforeRouteLeave(() => {
   if (!['refused', 'conflict', 'gone'].includes(store.state.kind) || store.unsaved === 0) return true
   return new Promise<boolean>((answered) => {
@@ -187,6 +202,7 @@ const moveStop = (id: string, roadKm: number) =>
         </button>
         <BalanceLine v-if="!wide" class="min-w-0 flex-1 border-b-0!" @click="showsBalance = true" />
       </div>
+      <SupposeBar />
       <RoadStrip v-if="!isLow || showsRoad" :editable="stageName === 'Road'" @move="moveStop" />
       <BalanceLine v-if="!wide && !isLow" @click="showsBalance = true" />
       <div class="window flex min-h-0 flex-1 max-md:flex-col">
@@ -217,10 +233,15 @@ const moveStop = (id: string, roadKm: number) =>
           ><ThingPanel
         /></BaseDialog>
       </template>
-      <RidersDialog v-if="selection.showsRiders" @close="selection.showsRiders = false" />
       <FindDialog :open="showsFind" @close="showsFind = false" />
       <KeysDialog :open="showsKeys" @close="showsKeys = false" />
       <ConflictDialog v-if="store.state.kind === 'conflict'" />
+      <SupposedDialog
+        v-if="leaveSupposed"
+        @keep="(supposition.keep(), leaveSupposed(true))"
+        @let-go="(supposition.letGo(), leaveSupposed(true))"
+        @stay="leaveSupposed(false)"
+      />
       <LeaveDialog v-if="leave" @leave="leave(true)" @stay="leave(false)" />
     </template>
   </div>

@@ -5,7 +5,7 @@ import { NuxtLink } from '#components'
 import { skillWords } from '#core/crew'
 import { useDebounceFn } from '@vueuse/core'
 import { definePageMeta, useHead } from '#imports'
-import { onUnmounted, ref, shallowRef, useTemplateRef } from 'vue'
+import { computed, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
 import { localeOfApp } from '../../components/common/locale-of-app'
 import FilePicker from '../../components/common/FilePicker.vue'
@@ -14,9 +14,10 @@ import TripBin from '../../components/trips/TripBin.vue'
 import { linesOf, statusOf } from '../../http/api'
 import { useFileDrop } from '../../composables/useFileDrop'
 import { firstRider, tripFiles, useNewTrip } from '../../composables/useNewTrip'
+import { countOwnShed, useShed } from '../../stores/shed'
 import { usePerson } from '../../stores/person'
 import { useTripSessions } from '../../stores/trip-sessions'
-import { countOwnTrips, takeOverOwnTrips, useTrips, type TripLine } from '../../stores/trips'
+import { countOwnTrips, isSample, takeOverOwnTrips, useTrips, type TripLine } from '../../stores/trips'
 import { useView } from '../../stores/view'
 import type { Waiting } from '../../session/outbox'
 
@@ -36,6 +37,13 @@ const kept = shallowRef<readonly { trip: string; name: string }[]>([])
 const signedOut = ref(false)
 /** Trips of this device that were made without an account, while somebody is signed in. */
 const left = ref(0)
+/** Things of a shed of this device, likewise. */
+const leftInShed = ref(0)
+const leftInWords = computed(() => {
+  const trips = left.value === 1 ? 'one trip' : `${left.value} trips`
+  const things = leftInShed.value === 1 ? 'one thing of a shed' : `${leftInShed.value} things of a shed`
+  return [left.value ? [trips] : [], leftInShed.value ? [things] : []].flat().join(' and ')
+})
 
 async function list() {
   const sessions = await useTripSessions()
@@ -43,6 +51,7 @@ async function list() {
   try {
     trips.value = await useTrips().list()
     left.value = isGuest.value ? 0 : await countOwnTrips().catch(() => 0)
+    leftInShed.value = isGuest.value ? 0 : await countOwnShed().catch(() => 0)
   } catch (error) {
     signedOut.value = statusOf(error) === 401
     lines.value = signedOut.value ? [] : linesOf(error)
@@ -66,11 +75,28 @@ const onlyHere = (id: string) =>
 const nameOf = ({ id, name: listed }: TripLine) => waiting.value.find(({ trip }) => trip === id)?.name || listed
 const unsavedOf = (id: string) => waiting.value.find(({ trip }) => trip === id)?.steps ?? 0
 
+const shed = useShed()
+void shed.open()
+const inShed = computed(() => {
+  const count = shed.things.value.length
+  return count === 0 ? 'Shed: what I own' : count === 1 ? 'Shed: one thing' : `Shed: ${count} things`
+})
+
 const name = ref('')
 const riders = ref([firstRider()])
 const { busy, lines: refused, begin, beginWith } = useNewTrip()
 
-const over = useFileDrop((file) => void beginWith(file))
+/** The trip whose riders and bikes come along; empty for riders who are typed. */
+const like = ref('')
+/** Of so many trips one can choose. */
+const mostLike = 30
+/** Whoever has ridden before rides on with the same people and bikes, unless they say otherwise. */
+watch(trips, (list, before) => {
+  const isThere = list?.some(({ id }) => id === like.value)
+  if (!before || (like.value && !isThere)) like.value = list?.find((trip) => !isSample(trip))?.id ?? ''
+})
+const companions = computed(() => like.value || riders.value)
+const over = useFileDrop((file) => void beginWith(file, companions.value))
 
 async function takeAlong() {
   lines.value = []
@@ -110,7 +136,10 @@ async function takeBack({ id }: TripLine) {
       :class="over ? 'outline-4 outline-dashed -outline-offset-8 outline-petrol' : ''"
     >
       <section aria-labelledby="trips-title">
-        <h1 id="trips-title" class="text-2xl">Trips</h1>
+        <div class="flex flex-wrap items-baseline justify-between gap-x-4">
+          <h1 id="trips-title" class="text-2xl">Trips</h1>
+          <NuxtLink to="/shed" class="button">{{ inShed }}</NuxtLink>
+        </div>
         <p
           v-if="thrownAway"
           role="status"
@@ -167,13 +196,10 @@ async function takeBack({ id }: TripLine) {
           them on other devices, too; they come along.
         </p>
         <p
-          v-if="left"
+          v-if="left || leftInShed"
           class="mt-4 flex flex-wrap items-center justify-between gap-2 rounded border border-line bg-well px-3 py-2 text-sm"
         >
-          <span
-            >{{ left === 1 ? 'One trip' : `${left} trips` }} made without an account
-            {{ left === 1 ? 'lies' : 'lie' }} on this device.</span
-          >
+          <span>Made without an account, and on this device alone: {{ leftInWords }}.</span>
           <button type="button" class="button" @click="takeAlong">
             Take along into the account of {{ person?.name }}
           </button>
@@ -182,11 +208,20 @@ async function takeBack({ id }: TripLine) {
       </section>
       <section class="card self-start p-4" aria-labelledby="new-title">
         <h2 id="new-title" class="text-lg">A new trip</h2>
-        <form class="mt-3 space-y-3" @submit.prevent="begin(name, riders)">
+        <form class="mt-3 space-y-3" @submit.prevent="begin(name, companions)">
           <label class="block text-sm text-soft"
             >Name<input v-model="name" class="field mt-1 text-ink" maxlength="120" placeholder="Where to, and when"
           /></label>
-          <fieldset v-for="(rider, i) in riders" :key="i" class="space-y-2 border-t border-line pt-2">
+          <label v-if="trips?.length" class="block text-sm text-soft"
+            >Riders and bikes
+            <select v-model="like" class="field mt-1 text-ink">
+              <option v-for="trip in trips.slice(0, mostLike)" :key="trip.id" :value="trip.id">
+                as in {{ nameOf(trip) }}
+              </option>
+              <option value="">others, typed here</option>
+            </select>
+          </label>
+          <fieldset v-for="(rider, i) in like ? [] : riders" :key="i" class="space-y-2 border-t border-line pt-2">
             <legend class="float-left mb-2 w-full text-sm font-semibold">
               {{ riders.length > 1 ? `Rider ${i + 1}` : 'Rider' }}
               <button
@@ -219,8 +254,8 @@ async function takeBack({ id }: TripLine) {
               </label>
             </div>
           </fieldset>
-          <div class="flex justify-between gap-2 pt-1">
-            <button v-if="riders.length < 12" type="button" class="button" @click="riders.push(firstRider())">
+          <div class="flex gap-2 pt-1" :class="like ? 'justify-end' : 'justify-between'">
+            <button v-if="!like && riders.length < 12" type="button" class="button" @click="riders.push(firstRider())">
               One more rider
             </button>
             <button type="submit" class="button button-main" :disabled="busy">Begin</button>
@@ -232,7 +267,7 @@ async function takeBack({ id }: TripLine) {
           label="GPX file or trip document"
           :accept="tripFiles"
           :disabled="busy"
-          @file="beginWith($event)"
+          @file="beginWith($event, companions)"
           >A trip from a file</FilePicker
         >
         <p class="mt-1.5 text-sm text-soft">

@@ -3,24 +3,42 @@ import { defined } from '#core/validation'
 import { laidOutG, thingSchema, withCount, type Thing } from '#core/bench'
 import { doublesOf } from '#core/fit'
 import { headInWords, capabilitiesInWords } from '#wording'
-import { Pencil, Plus, Trash2 } from '@lucide/vue'
+import { Plus, Scale } from '@lucide/vue'
 import { catalogue } from '#catalogue'
-import { computed, ref, shallowRef } from 'vue'
+import { navigateTo, useRoute } from '#imports'
+import { computed, defineAsyncComponent, ref, shallowRef, type Component } from 'vue'
 import CatalogueDialog from '../../../components/bench/CatalogueDialog.vue'
-import CountStepper from '../../../components/bench/CountStepper.vue'
+import CandidatesPanel from '../../../components/bench/CandidatesPanel.vue'
+import RoomNames from '../../../components/frame/RoomNames.vue'
+import ThingHeads from '../../../components/bench/ThingHeads.vue'
+import ThingLine from '../../../components/bench/ThingLine.vue'
+import FromShedDialog from '../../../components/bench/FromShedDialog.vue'
 import ThingDialog from '../../../components/bench/ThingDialog.vue'
-import MeasureField from '../../../components/common/MeasureField.vue'
 import { useBench } from '../../../composables/useBench'
+import { useCatalogueFit } from '../../../composables/useCatalogueFit'
 import { useFirstBench } from '../../../composables/useFirstBench'
+import { useTripShed } from '../../../composables/useTripShed'
+import { useShed } from '../../../stores/shed'
 import { useSpares } from '../../../stores/spares'
 import { useView } from '../../../stores/view'
 import { useKitStore } from '../../../stores/kit'
 import { useTripStore } from '../../../stores/trip'
 
+const rooms = [
+  { id: 'things', name: 'Things' },
+  { id: 'candidates', name: 'Tools side by side' },
+] as const
+type RoomId = (typeof rooms)[number]['id']
+const route = useRoute()
+const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'things')
+const go = (id: RoomId) =>
+  void navigateTo({ path: `/trips/${store.id}/bench`, query: id === 'things' ? {} : { room: id } })
+
 const store = useTripStore()
 const kit = useKitStore()
 const { grams, massWord } = useView()
 const { take, putBack } = useBench()
+const { whyNot } = useCatalogueFit()
 
 const bench = computed(() => store.openTrip.bench)
 const filter = ref('')
@@ -37,6 +55,16 @@ const verdicts = computed(() => new Map(kit.kit?.verdicts.map((verdict) => [verd
 const hasRoad = computed(() => store.openTrip.road.points.length > 0)
 const bikeNames = computed(() => store.openTrip.bikes.map(({ name }) => name).join(' and '))
 const { starting, startFault, startFromBikes } = useFirstBench()
+
+const { things: owned, open: openShed } = useShed()
+void openShed()
+const { elsewhere, ownedBy, differenceOf, takeOver, tellShed, own } = useTripShed()
+/** Of what lies here, what nobody is known to own. */
+const unowned = computed(() => bench.value.filter((thing) => !ownedBy(thing)))
+const showsShed = ref(false)
+/** Weighing is done now and then. */
+const WeighAll = defineAsyncComponent(() => import('../../../components/bench/WeighAll.vue') as Promise<Component>)
+const weighs = ref(false)
 
 const showsCatalogue = ref(false)
 const edited = shallowRef<Thing>()
@@ -96,7 +124,7 @@ function doubles(thing: Thing): string {
 <template>
   <div class="pb-10">
     <header
-      class="md:tall:sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pb-2 pt-3"
+      class="md:tall:sticky top-0 z-10 flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-line bg-paper px-4 pt-3"
     >
       <div>
         <h1 class="text-2xl">Bench</h1>
@@ -109,7 +137,7 @@ function doubles(thing: Thing): string {
           <template v-else>Everything that might come along.</template>
         </p>
       </div>
-      <div class="ml-auto flex flex-wrap gap-2">
+      <div v-if="room === 'things'" class="ml-auto flex flex-wrap gap-2">
         <input
           v-if="bench.length > 5"
           v-model="filter"
@@ -118,14 +146,29 @@ function doubles(thing: Thing): string {
           aria-label="Show only things that match"
           placeholder="show only …"
         />
+        <button v-if="bench.length" type="button" class="button" @click="weighs = true">
+          <Scale :size="15" aria-hidden="true" />Weigh them all
+        </button>
+        <button
+          v-if="unowned.length"
+          type="button"
+          class="button"
+          :title="`Puts ${unowned.length} things that lie here into your shed, for trips to come`"
+          @click="own(unowned)"
+        >
+          {{ unowned.length === bench.length ? 'All this is mine' : `These ${unowned.length} are mine, too` }}
+        </button>
+        <button v-if="elsewhere.length" type="button" class="button" @click="showsShed = true">From the shed</button>
         <button type="button" class="button" @click="makeOwn">
           <Plus :size="15" aria-hidden="true" />One of my own
         </button>
         <button type="button" class="button button-main" @click="showsCatalogue = true">Take from the catalogue</button>
       </div>
+      <RoomNames class="w-full" :rooms="rooms" :room="room" @go="go" />
     </header>
 
-    <div v-if="!bench.length" class="mx-auto max-w-xl p-6 pt-10">
+    <CandidatesPanel v-if="room === 'candidates'" />
+    <div v-else-if="!bench.length" class="mx-auto max-w-xl p-6 pt-10">
       <h2 class="text-lg">An empty bench</h2>
       <p class="mt-1 text-soft">
         Lay out whatever you own: pump, levers, tubes, the folding tool, that odd hanger. Nothing is packed yet; Weigh
@@ -136,8 +179,12 @@ function doubles(thing: Thing): string {
           <h3 class="text-base">Start from my bikes</h3>
           <p class="mt-1 flex-1 text-sm text-soft">
             What fits {{ bikeNames }}, turns every bolt of {{ store.openTrip.bikes.length > 1 ? 'theirs' : 'it' }} and
-            {{ hasRoad ? 'answers this road' : 'answers a road of 150 km without a shop' }} in your hands. Change it to
-            what you own afterwards.
+            {{ hasRoad ? 'answers this road' : 'answers a road of 150 km without a shop' }} in your hands.
+            {{
+              owned.length
+                ? 'All of your shed that fits comes first; what is missing comes from the catalogue.'
+                : 'Change it to what you own afterwards.'
+            }}
           </p>
           <button type="button" class="button button-main mt-3 w-full" :disabled="starting" @click="startFromBikes">
             {{ starting ? 'Choosing …' : 'Lay it out' }}
@@ -154,70 +201,52 @@ function doubles(thing: Thing): string {
       <p v-if="startFault" role="alert" class="mt-3 text-sm text-madder">{{ startFault }}</p>
     </div>
     <template v-else>
-      <div class="bench-row head border-b border-line px-4 py-1.5 text-xs text-soft" aria-hidden="true">
-        <span>thing</span><span>what it does</span><span class="text-right">one weighs</span
-        ><span class="text-center">how many</span><span />
-      </div>
+      <ThingHeads />
       <ul aria-label="Things on the bench">
-        <li
-          v-for="thing in shown"
-          :id="`bench-${thing.id}`"
-          :key="thing.id"
-          class="bench-row border-b border-line px-4 py-1.5"
-        >
-          <span class="name min-w-0">
-            <span class="block font-semibold">{{ thing.name }}</span>
-            <span v-if="thing.condition < 1" class="text-xs text-brass"
-              >trusted to {{ Math.round(thing.condition * 100) }} %
-            </span>
-            <span
-              v-if="verdicts.get(thing.id)"
-              class="text-xs"
-              :class="defined(verdicts.get(thing.id)).n ? 'font-semibold text-petrol' : 'text-soft'"
-              >{{ defined(verdicts.get(thing.id)).n ? `take ${defined(verdicts.get(thing.id)).n}` : 'leave' }}</span
-            >
-          </span>
-          <span class="does min-w-0 text-sm">
-            <span class="block" :class="capabilitiesInWords(thing, catalogue).length ? '' : 'text-brass'">{{
-              capabilitiesInWords(thing, catalogue).join(', ') || 'nothing said yet: answers no claim'
-            }}</span>
-            <span v-if="misfit(thing)" class="block text-xs text-brass">{{ misfit(thing) }}</span>
-            <span v-if="doubles(thing) || thing.note || servedBy(thing).length" class="block text-xs text-soft">{{
-              [servedBy(thing).length ? `for ${servedBy(thing).join(', ')}` : '', doubles(thing), thing.note]
-                .filter(Boolean)
-                .join('. ')
-            }}</span>
-          </span>
-          <MeasureField
-            :label="`Mass of ${thing.name}`"
-            label-hidden
-            :model-value="thing.massG"
-            amount="mass"
-            :least="0.1"
-            :most="20000"
-            @update:model-value="$event !== null && change(thing, { massG: $event }, `weigh ${thing.name}`)"
-          />
-          <CountStepper
-            :count="thing.count"
-            :least="1"
-            :fewer="`One ${thing.name} fewer`"
-            :more="`One ${thing.name} more`"
-            @fewer="setCount(thing, thing.count - 1)"
-            @more="setCount(thing, thing.count + 1)"
-          />
-          <span class="flex justify-end">
-            <button type="button" class="button button-bare" :aria-label="`Change ${thing.name}`" @click="edit(thing)">
-              <Pencil :size="15" aria-hidden="true" />
-            </button>
-            <button
-              type="button"
-              class="button button-bare"
-              :aria-label="`Remove ${thing.name}`"
-              @click="remove(thing)"
-            >
-              <Trash2 :size="15" aria-hidden="true" />
-            </button>
-          </span>
+        <li v-for="thing in shown" :id="`bench-${thing.id}`" :key="thing.id">
+          <ThingLine
+            :thing="thing"
+            :does="capabilitiesInWords(thing, catalogue).join(', ')"
+            :is-weighed="ownedBy(thing)?.isWeighed && ownedBy(thing)?.massG === thing.massG"
+            :remove-words="`Remove ${thing.name}`"
+            @weigh="change(thing, { massG: $event }, `weigh ${thing.name}`)"
+            @count="setCount(thing, $event)"
+            @edit="edit(thing)"
+            @remove="remove(thing)"
+          >
+            <template #name>
+              <span v-if="thing.condition < 1" class="text-xs text-brass"
+                >trusted to {{ Math.round(thing.condition * 100) }} %
+              </span>
+              <span
+                v-if="verdicts.get(thing.id)"
+                class="text-xs"
+                :class="defined(verdicts.get(thing.id)).n ? 'font-semibold text-petrol' : 'text-soft'"
+                >{{ defined(verdicts.get(thing.id)).n ? `take ${defined(verdicts.get(thing.id)).n}` : 'leave' }}</span
+              >
+            </template>
+            <template #does>
+              <span v-if="misfit(thing)" class="block text-xs text-brass">{{ misfit(thing) }}</span>
+              <span v-if="differenceOf(thing)" class="flex flex-wrap items-center gap-x-2 text-xs text-brass"
+                >other than in your shed: {{ differenceOf(thing) }}
+                <button type="button" class="link" @click="takeOver(thing)">take the shed’s</button>
+                <button type="button" class="link" @click="tellShed(thing)">tell the shed</button></span
+              >
+              <span
+                v-else-if="owned.length && !ownedBy(thing)"
+                class="flex flex-wrap items-center gap-x-2 text-xs text-soft"
+                >not in your shed
+                <button type="button" class="link" :aria-label="`${thing.name} is mine`" @click="own([thing])">
+                  it is mine
+                </button></span
+              >
+              <span v-if="doubles(thing) || thing.note || servedBy(thing).length" class="block text-xs text-soft">{{
+                [servedBy(thing).length ? `for ${servedBy(thing).join(', ')}` : '', doubles(thing), thing.note]
+                  .filter(Boolean)
+                  .join('. ')
+              }}</span>
+            </template>
+          </ThingLine>
         </li>
       </ul>
       <p v-if="!shown.length" class="px-4 py-4 text-soft">Nothing on the bench matches “{{ filter }}”.</p>
@@ -225,34 +254,21 @@ function doubles(thing: Thing): string {
 
     <CatalogueDialog
       :open="showsCatalogue"
-      :bench="bench"
+      :taken="bench"
+      :why-not="whyNot"
       @close="showsCatalogue = false"
       @take="take([$event])"
       @put-back="putBack"
     />
+    <FromShedDialog v-if="showsShed" @close="showsShed = false" />
+    <WeighAll v-if="weighs" @close="weighs = false" />
     <ThingDialog v-if="edited" :thing="edited" :is-new="isNew" @close="edited = undefined" @keep="keep" />
   </div>
 </template>
 
 <style scoped>
 @reference '~/assets/tin.css';
-.bench-row {
-  @apply grid items-center gap-3;
-  grid-template-columns: minmax(9rem, 1.1fr) minmax(0, 1.9fr) 5.5rem 6rem 4.5rem;
-  overflow-wrap: anywhere;
-}
-/* On a phone a thing has two lines and more: what it is and does, and under that what can be changed. */
-@media (max-width: 47.99rem) {
-  .bench-row {
-    grid-template-columns: 6rem 1fr auto;
-    gap: 0.25rem 0.5rem;
-  }
-  .head {
-    display: none;
-  }
-  .name,
-  .does {
-    grid-column: 1 / -1;
-  }
+.link {
+  @apply underline pointer-coarse:min-h-11;
 }
 </style>

@@ -2,10 +2,12 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Plus, Trash2 } from '@lucide/vue'
 import { bikeStarts } from '#catalogue'
+import { NuxtLink } from '#components'
 import { navigateTo, useRoute } from '#imports'
 import { computed } from 'vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
 import FitPanel from '../../../components/bikes/FitPanel.vue'
+import JobsPanel from '../../../components/bikes/JobsPanel.vue'
 import PassportPanel from '../../../components/bikes/PassportPanel.vue'
 import SparesPanel from '../../../components/bikes/SparesPanel.vue'
 import TypedField from '../../../components/common/TypedField.vue'
@@ -20,6 +22,7 @@ const rooms = [
   { id: 'passport', name: 'Passport' },
   { id: 'fit', name: 'What turns what' },
   { id: 'spares', name: 'Which spares fit' },
+  { id: 'jobs', name: 'Jobs at home' },
   { id: 'calculators', name: 'Calculators' },
 ] as const
 type RoomId = (typeof rooms)[number]['id']
@@ -118,9 +121,11 @@ function rename(text: string) {
           >
             {{ rider.name }}
           </button>
-          <button type="button" class="ml-1 underline pointer-coarse:min-h-11" @click="selection.showsRiders = true">
-            riders …
-          </button>
+          <NuxtLink
+            :to="`/trips/${store.id}/crew`"
+            class="ml-1 inline-flex items-center underline pointer-coarse:min-h-11"
+            >riders …</NuxtLink
+          >
         </div>
         <button
           v-if="!isRidden(bike)"
@@ -136,6 +141,7 @@ function rename(text: string) {
     </template>
     <FitPanel v-else-if="room === 'fit'" />
     <SparesPanel v-else-if="room === 'spares'" />
+    <JobsPanel v-else-if="room === 'jobs' && bike" :bike="bike" />
     <CalculatorsPanel v-else :known-from="bike" />
   </div>
 </template>

@@ -5,19 +5,25 @@ import { classInWords } from '#wording'
 import { catalogue } from '#catalogue'
 import { NuxtLink } from '#components'
 import { navigateTo, useRoute } from '#imports'
-import { computed, onMounted, onUnmounted, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, onUnmounted, watch } from 'vue'
 import TermHint from '../../../components/common/TermHint.vue'
+import StancesPanel from '../../../components/weigh/StancesPanel.vue'
+import WaysPanel from '../../../components/weigh/WaysPanel.vue'
+import FrontierPanel from '../../../components/weigh/FrontierPanel.vue'
 import DrawnTrips from '../../../components/weigh/DrawnTrips.vue'
 import OlderTrip from '../../../components/weigh/OlderTrip.vue'
 import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
 import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
+import ToGetPanel from '../../../components/weigh/ToGetPanel.vue'
 import LeftToLuck from '../../../components/weigh/LeftToLuck.vue'
 import BeamRow from '../../../components/weigh/BeamRow.vue'
+import { walkRows } from '../../../composables/walkRows'
 import { useWide } from '../../../composables/useWide'
 import { beamScale } from '../../../drawing/beam-scale'
 import { useVerdicts } from '../../../stores/verdicts'
 import { useView } from '../../../stores/view'
+import { useShed } from '../../../stores/shed'
 import { useKitStore } from '../../../stores/kit'
 import { useSelection } from '../../../stores/selection'
 import { useTripStore } from '../../../stores/trip'
@@ -28,6 +34,7 @@ const selection = useSelection()
 const { stretch, massWord } = useView()
 const { taken, left, gap } = useVerdicts()
 const wide = useWide()
+void useShed().open()
 
 onMounted(() => kit.proveWhileWeighing(true))
 onUnmounted(() => kit.proveWhileWeighing(false))
@@ -60,6 +67,9 @@ function togglePin(id: string) {
 
 const rooms = [
   { id: 'things', name: 'Things' },
+  { id: 'ways', name: 'Every way' },
+  { id: 'stances', name: 'Stances' },
+  { id: 'frontier', name: 'Light to heavy' },
   { id: 'failures', name: 'What can fail' },
   { id: 'trips', name: 'Drawn trips' },
 ] as const
@@ -68,17 +78,6 @@ const route = useRoute()
 const room = computed<RoomId>(() => rooms.find(({ id }) => id === route.query.room)?.id ?? 'things')
 const go = (id: RoomId) =>
   void navigateTo({ path: `/trips/${store.id}/weigh`, query: id === 'things' ? {} : { room: id } })
-
-const list = useTemplateRef<HTMLElement>('list')
-function walk(event: KeyboardEvent) {
-  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0
-  if (step === 0) return
-  const rows = [...defined(list.value).querySelectorAll<HTMLElement>('[data-row]')]
-  const at = rows.indexOf(document.activeElement as HTMLElement)
-  if (at < 0) return
-  event.preventDefault()
-  rows[Math.min(Math.max(at + step, 0), rows.length - 1)]?.focus()
-}
 </script>
 
 <template>
@@ -135,9 +134,12 @@ function walk(event: KeyboardEvent) {
       </div>
     </div>
 
+    <WaysPanel v-else-if="room === 'ways'" @thing="select" @pin="togglePin" />
+    <StancesPanel v-else-if="room === 'stances'" />
+    <FrontierPanel v-else-if="room === 'frontier'" />
     <WhatCanFail v-else-if="room === 'failures'" />
     <DrawnTrips v-else-if="room === 'trips'" />
-    <div v-else ref="list" @keydown="walk">
+    <div v-else @keydown="walkRows($event, '[data-row]')">
       <h2 class="sr-only">What comes along</h2>
       <ul aria-label="What comes along">
         <BeamRow
@@ -168,6 +170,7 @@ function walk(event: KeyboardEvent) {
       <p v-if="!kit.kit && !kit.failure" role="status" class="px-4 py-6 text-soft">
         Reckoning what each thing spares …
       </p>
+      <ToGetPanel />
       <LeftToLuck v-if="!wide" class="mt-6" />
       <AssumptionsCard class="mx-4 mt-6" />
     </div>

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+import BaseDialog from '../common/BaseDialog.vue'
+
+/** Asks before a trip is left of which something is supposed: that is kept nowhere. */
+const emit = defineEmits<{ keep: []; letGo: []; stay: [] }>()
+</script>
+
+<template>
+  <BaseDialog open title="Only supposed" @close="emit('stay')">
+    <p>What you supposed of this trip is saved nowhere. Keep it as the plan, or let it go?</p>
+    <div class="mt-4 flex flex-wrap justify-end gap-2">
+      <button type="button" class="button" @click="emit('letGo')">Let it go</button>
+      <button type="button" class="button" @click="emit('keep')">Keep it</button>
+      <button type="button" class="button button-main" @click="emit('stay')">Stay here</button>
+    </div>
+  </BaseDialog>
+</template>

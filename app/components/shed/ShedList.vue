@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import type { OwnedThing } from '#core/shed'
+import { nth } from '#core/validation'
+import { useVirtualizer } from '@tanstack/vue-virtual'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref, type ComponentPublicInstance } from 'vue'
+import ShedRow from './ShedRow.vue'
+
+/** All things of the shed; of a long list only those are drawn that are seen, and on paper all. */
+const props = defineProps<{
+  things: readonly OwnedThing[]
+  today: string
+  /** What scrolls. */
+  scrolls: HTMLElement | null
+}>()
+defineEmits<{
+  weigh: [thing: OwnedThing, massG: number]
+  count: [thing: OwnedThing, count: number]
+  edit: [thing: OwnedThing]
+  remove: [thing: OwnedThing]
+}>()
+
+const usualHeightPx = 58
+const isPrinting = ref(false)
+useEventListener('beforeprint', () => (isPrinting.value = true))
+useEventListener('afterprint', () => (isPrinting.value = false))
+
+const rows = useVirtualizer(
+  computed(() => ({
+    count: props.things.length,
+    getScrollElement: () => props.scrolls,
+    estimateSize: () => usualHeightPx,
+    overscan: 12,
+    getItemKey: (i: number) => nth(props.things, i).id,
+  })),
+)
+/** Places of the rows that are drawn. */
+const places = computed(() =>
+  isPrinting.value
+    ? props.things.map((_, index) => ({ index, start: null }))
+    : rows.value.getVirtualItems().map(({ index, start }) => ({ index, start })),
+)
+const measure = (row: Element | ComponentPublicInstance | null) =>
+  rows.value.measureElement(row instanceof Element ? row : null)
+</script>
+
+<template>
+  <ul
+    aria-label="Things in the shed"
+    class="relative"
+    :style="isPrinting ? {} : { height: `${rows.getTotalSize()}px` }"
+  >
+    <li
+      v-for="{ index, start } in places"
+      :key="nth(things, index).id"
+      :ref="measure"
+      :data-index="index"
+      :aria-setsize="things.length"
+      :aria-posinset="index + 1"
+      :class="start === null ? '' : 'absolute inset-x-0 top-0'"
+      :style="start === null ? {} : { transform: `translateY(${start}px)` }"
+    >
+      <ShedRow
+        :thing="nth(things, index)"
+        :today="today"
+        @weigh="$emit('weigh', nth(things, index), $event)"
+        @count="$emit('count', nth(things, index), $event)"
+        @edit="$emit('edit', nth(things, index))"
+        @remove="$emit('remove', nth(things, index))"
+      />
+    </li>
+  </ul>
+</template>

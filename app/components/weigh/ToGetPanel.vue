@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { catalogue } from '#catalogue'
+import type { Thing } from '#core/bench'
+import { formatMoney, planningCurrency } from '#core/money'
+import { itemPrice } from '#core/reference'
+import { toGet } from '#core/shed'
+import { hoursInWords } from '#wording'
+import { computed, ref } from 'vue'
+import { useTripShed } from '../../composables/useTripShed'
+import { useKitStore } from '../../stores/kit'
+import { useShed } from '../../stores/shed'
+import { useTripStore } from '../../stores/trip'
+import { useVerdicts } from '../../stores/verdicts'
+import PlanningField from './PlanningField.vue'
+import { localeOfApp } from '../common/locale-of-app'
+
+/** What the kit takes and the shed does not hold: what it would spare, and what it costs to get. */
+const store = useTripStore()
+const kit = useKitStore()
+const { things } = useShed()
+const { taken } = useVerdicts()
+const { own, reference } = useTripShed()
+
+const kindOf = ({ from }: Thing) => catalogue.items.find(({ id }) => id === from)
+/** Prices of the catalogue are known in one currency; in another those only that somebody has said. */
+function priceOf({ from }: Thing): number | undefined {
+  const { planning, currency } = store.openTrip.dials
+  const isKnown = currency === planningCurrency || `items.${from}.price` in planning
+  return isKnown ? reference.value.items.find(({ id }) => id === from)?.price : undefined
+}
+const lines = computed(() => {
+  const carried = Object.fromEntries(taken.value.map(({ thing, verdict }) => [thing.id, verdict.n]))
+  const hours = new Map(taken.value.map((row) => [row.thing.id, row.hours]))
+  return toGet(store.openTrip.bench, things.value, carried)
+    .map(({ thing, pieces }) => {
+      const price = priceOf(thing)
+      return {
+        thing,
+        kind: kindOf(thing),
+        pieces,
+        hours: hours.get(thing.id) ?? 0,
+        price: price === undefined ? null : price * pieces,
+      }
+    })
+    .sort((a, b) => b.hours - a.hours)
+})
+/** The line whose price is being changed. */
+const priced = ref('')
+const totalPrice = computed(() => lines.value.reduce((sum, { price }) => sum + (price ?? 0), 0))
+const money = (price: number) => formatMoney(price, store.openTrip.dials.currency, localeOfApp)
+</script>
+
+<template>
+  <section v-if="things.length && kit.kit && lines.length" class="mx-4 mt-6" aria-labelledby="to-get">
+    <h2 id="to-get" class="text-base">Not in your shed</h2>
+    <p class="mt-1 text-xs text-soft">
+      The kit takes these, and you are not known to own them. Hours are what each spares beside the rest; prices are
+      planning values, <span class="figures">{{ money(totalPrice) }}</span> in all.
+    </p>
+    <ul class="mt-2 border-t border-line text-sm" aria-label="To be got">
+      <li
+        v-for="{ thing, kind, pieces, hours, price } in lines"
+        :key="thing.id"
+        class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line py-1.5"
+      >
+        <span class="min-w-40 flex-1 [overflow-wrap:anywhere]"
+          ><strong>{{ pieces > 1 ? `${pieces} × ` : '' }}{{ thing.name }}</strong></span
+        >
+        <span class="figures w-20 text-right text-petrol">{{ hoursInWords(hours) }}</span>
+        <button
+          v-if="kind"
+          type="button"
+          class="figures min-h-8 w-20 text-right underline decoration-dotted pointer-coarse:min-h-11"
+          :aria-label="`${price === null ? 'No price' : money(price)}: change the price of ${thing.name}`"
+          :aria-expanded="priced === thing.id"
+          @click="priced = priced === thing.id ? '' : thing.id"
+        >
+          {{ price === null ? 'no price' : money(price) }}
+        </button>
+        <span v-else class="figures w-20 text-right">no price</span>
+        <button type="button" class="button" :aria-label="`I have ${thing.name}`" @click="own([thing])">
+          I have it
+        </button>
+        <div v-if="kind && priced === thing.id" class="w-full">
+          <PlanningField class="max-w-48" :value="itemPrice(kind)" :label="`Price of ${thing.name}`" />
+        </div>
+      </li>
+    </ul>
+  </section>
+</template>

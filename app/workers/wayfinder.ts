@@ -1,0 +1,78 @@
+import { catalogue } from '#catalogue'
+import { compareCandidates, type Candidate, type CandidateReport } from '#core/candidates'
+import { surveyRoad, type RoadPoint, type Survey } from '#core/road'
+import { standings, type Standing } from '#core/stances'
+import type { Trip } from '#core/trip'
+import { ways, type Way } from '#core/ways'
+import { unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from './packed-line'
+
+/** A trip whose line travels apart from it. */
+export type TripWithoutLine = Omit<Trip, 'road'> & { readonly road: RoadWithoutLine }
+
+/** Weighs other plans for a trip: ways that weigh nothing, stances and candidates; it keeps the line of the road that it was given last. */
+export function createWayfinder() {
+  let line: { id: LineId; points: RoadPoint[]; survey: Survey } | undefined
+
+  /**
+   * Tells every way with a kit, as they are found.
+   *
+   * @param packed the line of the road, where it may not be at hand here
+   * @returns whether the line was at hand; nothing is told where it was not
+   */
+  function findWays(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    counts: readonly number[],
+    onWay: (way: Way) => void,
+  ): boolean {
+    const road = roadOf(trip, lineId, packed)
+    if (!road) return false
+    for (const way of ways(road.trip, road.survey, catalogue, counts)) onWay(way)
+    return true
+  }
+
+  /** Tells what each stance would pack, as they are found. @returns whether the line was at hand, as above */
+  function findStandings(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    onStanding: (standing: Standing) => void,
+  ): boolean {
+    const road = roadOf(trip, lineId, packed)
+    if (!road) return false
+    for (const standing of standings(road.trip, road.survey, catalogue)) onStanding(standing)
+    return true
+  }
+
+  /** Tells how candidates do, as they are found. @returns whether the line was at hand, as above */
+  function findReports(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    candidates: readonly Candidate[],
+    onReport: (report: CandidateReport) => void,
+  ): boolean {
+    const road = roadOf(trip, lineId, packed)
+    if (!road) return false
+    for (const report of compareCandidates(road.trip, road.survey, catalogue, candidates)) onReport(report)
+    return true
+  }
+
+  /** The trip with its line, measured; undefined where the line is not at hand. */
+  function roadOf(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+  ): { trip: Trip; survey: Survey } | undefined {
+    if (packed) {
+      const points = unpackLine(packed)
+      line = { id: lineId, points, survey: surveyRoad(points) }
+    }
+    if (line?.id !== lineId) return undefined
+    return { trip: { ...trip, road: { ...trip.road, points: line.points } }, survey: line.survey }
+  }
+
+  return { findWays, findStandings, findReports }
+}
+export type WayfinderService = ReturnType<typeof createWayfinder>

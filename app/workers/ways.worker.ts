@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { createWayfinder } from './wayfinder'
+
+expose(createWayfinder())

@@ -1,0 +1,64 @@
+import { z } from 'zod'
+import { jobSchema, type Job } from '#core/jobs'
+
+/** What can be done to a bike at home. Minutes and prices are planning values from memory. */
+const written: z.input<typeof jobSchema>[] = [
+  {
+    id: 'fresh-pads',
+    name: 'fresh brake pads',
+    renews: 'pads',
+    minutes: 40,
+    price: 2500,
+    caution: 'Brakes: bed new pads in on a quiet road, and have a mechanic look at them if in doubt.',
+  },
+  {
+    id: 'new-chain',
+    name: 'a new chain',
+    renews: 'chain',
+    minutes: 30,
+    price: 3500,
+    caution: 'On worn sprockets a new chain skips: try it before the ride.',
+  },
+  {
+    id: 'new-shift-cables',
+    name: 'new shift cables',
+    renews: 'cables',
+    minutes: 60,
+    price: 1500,
+    applies: { all: ['derailleur', 'cable-shift'] },
+  },
+  {
+    id: 'sealant',
+    name: 'sealant topped up',
+    renews: 'sealant',
+    minutes: 15,
+    price: 800,
+    applies: { all: ['tubeless'] },
+  },
+  {
+    id: 'front-tyre',
+    name: 'a new front tyre',
+    renews: 'front tread',
+    minutes: 30,
+    price: 5000,
+    caution: 'Mind the pressure that tyre and rim allow.',
+  },
+  {
+    id: 'rear-tyre',
+    name: 'a new rear tyre',
+    renews: 'rear tread',
+    minutes: 30,
+    price: 5000,
+    caution: 'Mind the pressure that tyre and rim allow.',
+  },
+  {
+    id: 'bolts',
+    name: 'bolts checked and locked',
+    renews: 'bolts',
+    minutes: 30,
+    price: 100,
+    caution: 'Tighten to the maker’s values; steering and carbon want a torque key. No thread locker on plastic.',
+  },
+]
+
+export const jobs: Job[] = z.array(jobSchema).parse(written)

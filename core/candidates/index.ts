@@ -1,0 +1,2 @@
+export * from './added'
+export * from './compare'

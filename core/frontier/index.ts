@@ -1,0 +1,3 @@
+export * from './hull'
+export * from './frontier'
+export * from './steps'

@@ -1,0 +1,3 @@
+export * from './line'
+export * from './weighing'
+export * from './invented-scale'

@@ -1,0 +1,7 @@
+export * from './schema'
+export * from './condition'
+export * from './on-the-bench'
+export * from './to-get'
+export * from './cost'
+export * from './csv'
+export * from './change'

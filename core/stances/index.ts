@@ -1,0 +1,3 @@
+export * from './schools'
+export * from './take'
+export * from './standing'

@@ -1,0 +1,3 @@
+export * from './deed'
+export * from './price'
+export * from './ways'

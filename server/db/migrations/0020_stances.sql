@@ -1,0 +1,1 @@
+ALTER TABLE `dials` ADD `stances` mediumtext;

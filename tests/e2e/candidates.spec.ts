@@ -1,0 +1,89 @@
+import { demoTrip } from '#catalogue/demo'
+import type { Page } from '@playwright/test'
+import { expect, test } from './rig'
+import { expectNoAxeViolations, openOwnDemo, tabTo } from './steps'
+
+/** One rider on one bike: as much again is weighed in half the time. */
+const alone = () => {
+  const { bikes, crew } = demoTrip()
+  return { bikes: bikes.filter(({ id }) => id === 'mule'), crew: crew.filter(({ bikeId }) => bikeId === 'mule') }
+}
+const room = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Rooms of this stage' }).getByRole('button', { name })
+const sets = (page: Page) => page.getByRole('list', { name: 'Tools side by side' }).locator('> li')
+/** All of them have been tried. */
+const tried = async (page: Page) => {
+  await expect(page.getByRole('heading', { name: 'Bolt by bolt' })).toBeVisible()
+  await expect(page.getByText(/^Trying them/)).toHaveCount(0)
+}
+
+test('tools stand side by side: what each turns, what must be added, and the kit with it; they are changed and stay', async ({
+  page,
+}) => {
+  await openOwnDemo(page, 'bench', alone())
+  await room(page, 'Tools side by side').click()
+  await page.getByRole('button', { name: 'A folding tool, a ratchet with bits, single keys' }).click()
+  await tried(page)
+  await expect(sets(page)).toHaveCount(3)
+  const [folding, keys] = [sets(page).nth(0), sets(page).nth(2)]
+  await expect(folding).toContainText('168 g, one piece, €40.00 to get')
+  await expect(folding).toContainText(/turns \d+ of \d+, \d+ with ease/)
+  await expect(folding).toContainText(/For the rest must be added.*\d+ g, €\d+\.\d\d: lightest/)
+  await expect(folding).toContainText(/The best kit with it: [\d\s]+g, [\d.]+ h lost/)
+  const bolts = page.getByRole('group', { name: 'Bolt by bolt' })
+  const differing = await bolts.getByRole('row').count()
+  await page.getByRole('button', { name: 'all bolts' }).click()
+  expect(await bolts.getByRole('row').count()).toBeGreaterThan(differing)
+  await expectNoAxeViolations(page)
+
+  // Without a spoke key nothing turns the nipples; with one it does.
+  const nipples = bolts.getByRole('row').filter({ hasText: 'Nipples, rear' }).getByRole('cell').nth(2)
+  await expect(nipples).toContainText('uncovered')
+  await keys.getByRole('combobox').selectOption('kind:spoke-key')
+  await keys.getByRole('button', { name: /^Add to Hex keys/ }).click()
+  await tried(page)
+  await expect(nipples).toContainText('with ease')
+  await page.reload()
+  await tried(page)
+  const without = sets(page).nth(2).getByRole('button', { name: 'Without Spoke key, 3.2 mm' })
+  await without.click()
+  await expect(without).toHaveCount(0)
+})
+
+test('a tool of the bench is set beside others by keys alone', async ({ page }) => {
+  await openOwnDemo(page, 'bench', alone())
+  await room(page, 'Tools side by side').press('Enter')
+  await tabTo(page, /^Or begin with/)
+  await page.keyboard.type('Folding tool, 9')
+  await tabTo(page, /^Or begin with: add$/)
+  await page.keyboard.press('Enter')
+  await expect(sets(page)).toHaveCount(1)
+  await tabTo(page, /^Beside them/)
+  await page.keyboard.type('Folding tool, 17')
+  await tabTo(page, /^Beside them: add$/)
+  await page.keyboard.press('Enter')
+  await expect(sets(page)).toHaveCount(2)
+  await tried(page)
+  await expect(sets(page).nth(1)).toContainText(/(less|more) than with the first/)
+  await tabTo(page, /^Without Folding tool, 9 functions/)
+  await page.keyboard.press('Enter')
+  await expect(sets(page)).toHaveCount(1)
+})
+
+test.describe('on the phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
+
+  test('tools are compared by touch, and nothing runs beyond the edge', async ({ page }) => {
+    await openOwnDemo(page, 'bench', alone())
+    await room(page, 'Tools side by side').tap()
+    await page.getByRole('button', { name: 'A folding tool, a ratchet with bits, single keys' }).tap()
+    await tried(page)
+    const drop = sets(page).nth(1).getByRole('button', { name: 'Without Chain breaker' })
+    const { height } = (await drop.boundingBox()) ?? { height: 0 }
+    expect(height).toBeGreaterThanOrEqual(43.5)
+    await drop.tap()
+    await expect(drop).toHaveCount(0)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    await expectNoAxeViolations(page)
+  })
+})
