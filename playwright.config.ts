@@ -8,8 +8,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   // Generous: a slow machine is no fault of the interface.
-  timeout: 360_000,
-  expect: { timeout: 60_000 },
+  timeout: 480_000,
+  expect: { timeout: 120_000 },
   forbidOnly: true,
   reporter: [['list'], ['json', { outputFile: 'test-results/report.json' }]],
   use: {
