@@ -36,6 +36,8 @@ const rooms = [
   'practice',
   'ways',
   'stances',
+  'stress',
+  'flips',
   'candidates',
   'unlock',
   'next-steps',

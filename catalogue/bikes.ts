@@ -261,7 +261,10 @@ const starts: Record<BikeKind, Start> = {
       threadedHeadset,
       ...seat(hex(5)),
       saddleNuts(13),
-      fastener('Saddle tension', 'saddle', nut(14), [2, 5], { canWait: 'a leather saddle sags slowly' }),
+      fastener('Saddle tension', 'saddle', nut(14), [2, 5], {
+        role: 'saddle-tension',
+        canWait: 'a leather saddle sags slowly',
+      }),
       ...rack(8),
       ...mudguards(hex(4)),
       bottleCages(3),

@@ -7,6 +7,8 @@ export const functions: ToolFunction[] = [
   { id: 'inflate-schrader', name: 'pump a Schrader valve', pumps: 'schrader' },
   { id: 'burst-presta', name: 'let CO2 into a Presta valve' },
   { id: 'burst-schrader', name: 'let CO2 into a Schrader valve' },
+  { id: 'meter-presta', name: 'meter CO2 into a Presta valve' },
+  { id: 'meter-schrader', name: 'meter CO2 into a Schrader valve' },
   { id: 'compress-presta', name: 'blow up a Presta valve from a battery' },
   { id: 'compress-schrader', name: 'blow up a Schrader valve from a battery' },
   { id: 'plug-tyre', name: 'push a plug into a tyre' },
@@ -17,4 +19,8 @@ export const functions: ToolFunction[] = [
   { id: 'sew', name: 'sew heavy cloth' },
   { id: 'wipe', name: 'wipe clean' },
   { id: 'light', name: 'light both hands' },
+  { id: 'tweeze', name: 'pull a splinter' },
+  { id: 'comb', name: 'comb cactus off' },
+  { id: 'pump-shock', name: 'pump a suspension fork' },
+  { id: 'charge-shifting', name: 'charge the shifting’s battery' },
 ]

@@ -34,16 +34,30 @@ const written: z.input<typeof hazardSchema>[] = [
     applies: { all: ['tubeless'] }, per1000km: 0.015, stops: 0.95, limpShare: 0.4, alsoSettledBy: ['mechanic'], onRoad: [{ when: 'singletrack', times: 2 }],
   },
   {
-    kind: 'sudden', id: 'chain-broken', name: 'chain broken or bent', settledBy: 'quick-link-{speeds}', per1000km: 0.07,
+    kind: 'sudden', id: 'chain-broken', name: 'chain broken or bent', settledBy: 'quick-link-{speeds}', per1000km: 0.06,
     stops: 1, limpShare: 0, alsoSettledBy: ['chain-{speeds}', 'mechanic'], onRoad: [{ when: 'mud', times: 2 }, { when: 'sand', times: 1.5 }],
   },
   {
-    kind: 'sudden', id: 'hanger-bent', name: 'hanger bent', settledBy: 'hanger-{hanger}', applies: { all: ['derailleur'] },
+    kind: 'sudden', id: 'chain-links-ruined', name: 'several chain links ruined', settledBy: 'chain-{speeds}', per1000km: 0.01,
+    stops: 1, limpShare: 0, alsoSettledBy: ['chain-piece-{speeds}', 'mechanic'], onRoad: [{ when: 'mud', times: 2 }, { when: 'sand', times: 1.5 }],
+  },
+  {
+    kind: 'sudden', id: 'caught-in-drive', name: 'strap, lace or branch caught in the drive', settledBy: 'mechanic', per1000km: 0.04,
+    stops: 0.9, limpShare: 0.2, onRoad: [{ when: 'singletrack', times: 1.5 }],
+    caution: 'Off the bike before reaching in; turn the cranks by hand only with fingers clear.',
+  },
+  {
+    kind: 'sudden', id: 'hanger-bent', name: 'hanger bent', settledBy: 'hanger-{hanger}', applies: { all: ['derailleur'], none: ['hanger-of-frame'] },
     per1000km: 0.04, stops: 0.05, limpShare: 0.15, alsoSettledBy: ['mechanic'], onRoad: [{ when: 'singletrack', times: 2 }, { when: 'track', times: 1.3 }],
   },
   {
+    kind: 'sudden', id: 'dropout-bent', name: 'hanger of the frame bent', settledBy: 'mechanic', applies: { all: ['derailleur', 'hanger-of-frame'] },
+    per1000km: 0.03, stops: 0.05, limpShare: 0.15, onRoad: [{ when: 'singletrack', times: 2 }, { when: 'track', times: 1.3 }],
+    caution: 'Steel bends back; aluminium and carbon break: leave those to a mechanic.',
+  },
+  {
     kind: 'sudden', id: 'hanger-sheared', name: 'hanger sheared in a harmless-looking fall', settledBy: 'hanger-{hanger}',
-    applies: { all: ['derailleur'] }, per1000km: 0.015, stops: 0.95, limpShare: 0.5, onRoad: [{ when: 'singletrack', times: 2 }],
+    applies: { all: ['derailleur'], none: ['hanger-of-frame'] }, per1000km: 0.015, stops: 0.95, limpShare: 0.5, onRoad: [{ when: 'singletrack', times: 2 }],
   },
   {
     kind: 'sudden', id: 'derailleur-torn', name: 'derailleur torn off', settledBy: 'derailleur-{speeds}',
@@ -57,6 +71,14 @@ const written: z.input<typeof hazardSchema>[] = [
   {
     kind: 'sudden', id: 'shift-cable', name: 'shift cable broken', settledBy: 'shift-cable', applies: { all: ['cable-shift'] },
     per1000km: 0.05, stops: 0, limpShare: 0.15,
+  },
+  {
+    kind: 'sudden', id: 'housing-rubbed', name: 'cable housing rubbed through', settledBy: 'cable-housing', applies: { all: ['cable-shift'] },
+    per1000km: 0.02, stops: 0, limpShare: 0.06, alsoSettledBy: ['mechanic'],
+  },
+  {
+    kind: 'sudden', id: 'shift-battery', name: 'battery of the shifting flat', settledBy: 'mechanic', applies: { all: ['electric-shift'] },
+    per1000km: 0.08, stops: 0, limpShare: 0.15, alsoSettledBy: ['usb-charge'],
   },
   {
     kind: 'sudden', id: 'brake-cable', name: 'brake cable frayed or broken', settledBy: 'brake-cable',
@@ -106,8 +128,12 @@ const written: z.input<typeof hazardSchema>[] = [
     per1000km: 0.02, stops: 0, limpShare: 0.06,
   },
   {
-    kind: 'sudden', id: 'valve-torn', name: 'tubeless valve torn, or seized by its nut', strikes: 'wheel',
+    kind: 'sudden', id: 'valve-torn', name: 'tubeless valve torn', strikes: 'wheel',
     settledBy: 'tubeless-valve', applies: { all: ['tubeless'] }, per1000km: 0.01, stops: 1, limpShare: 0, alsoSettledBy: ['tube-{bead}'],
+  },
+  {
+    kind: 'sudden', id: 'valve-nut-seized', name: 'tubeless valve leaking, its nut seized', strikes: 'wheel', settledBy: 'mechanic',
+    applies: { all: ['tubeless'] }, per1000km: 0.004, stops: 0.9, limpShare: 0.3, onRoad: [{ when: 'wet', times: 1.5 }],
   },
   {
     kind: 'sudden', id: 'seat-clamp', name: 'seat clamp bolt broken', settledBy: 'seat-bolt', per1000km: 0.02, stops: 0.1, limpShare: 0.3,
@@ -144,6 +170,30 @@ const written: z.input<typeof hazardSchema>[] = [
     stops: 0, limpShare: 0.05,
   },
   {
+    kind: 'sudden', id: 'chainring-bolt-lost', name: 'chainring bolt lost', settledBy: 'chainring-bolt', per1000km: 0.015,
+    stops: 0, limpShare: 0.08, alsoSettledBy: ['mechanic'], fastener: 'chainring-bolt',
+  },
+  {
+    kind: 'sudden', id: 'stem-bolt', name: 'stem bolt broken or lost', settledBy: 'stem-bolt', per1000km: 0.006, stops: 0.4, limpShare: 0.3,
+    alsoSettledBy: ['mechanic'], fastener: 'stem', caution: 'Steering: a stem one bolt short must not be ridden hard; have it looked at, and all its bolts changed.',
+  },
+  {
+    kind: 'sudden', id: 'hinge-clamp', name: 'folding clamp lost', settledBy: 'hinge-clamp', applies: { all: ['folds'] }, per1000km: 0.02,
+    stops: 0.95, limpShare: 0.4, caution: 'A hinge that opens throws one off: a strap holds for pushing, not for riding.',
+  },
+  {
+    kind: 'sudden', id: 'saddle-sags', name: 'leather saddle sagging', settledBy: 'mechanic', applies: { all: ['leather-saddle'] }, per1000km: 0.1,
+    stops: 0, limpShare: 0.05, fastener: 'saddle-tension', onRoad: [{ when: 'wet', times: 1.8 }],
+  },
+  {
+    kind: 'sudden', id: 'light-bracket', name: 'light bracket or its rubber ring broken', settledBy: 'o-ring', applies: { all: ['lights'] },
+    per1000km: 0.06, stops: 0, limpShare: 0.02, alsoSettledBy: ['zip-tie', 'tape'],
+  },
+  {
+    kind: 'sudden', id: 'fork-low', name: 'suspension fork low on air', settledBy: 'mechanic', applies: { all: ['suspension-fork'] },
+    per1000km: 0.05, stops: 0.02, limpShare: 0.06, onRoad: [{ when: 'singletrack', times: 1.5 }],
+  },
+  {
     kind: 'sudden', id: 'pivot-loose', name: 'suspension pivot loose', settledBy: 'mechanic',
     applies: { all: ['rear-suspension'] }, per1000km: 0.06, stops: 0.05, limpShare: 0.1, onRoad: [{ when: 'singletrack', times: 1.5 }],
   },
@@ -151,7 +201,31 @@ const written: z.input<typeof hazardSchema>[] = [
     kind: 'sudden', id: 'bag-strap', name: 'bag strap or buckle broken', settledBy: 'strap', per1000km: 0.12, stops: 0, limpShare: 0.04, alsoSettledBy: ['zip-tie', 'mechanic'],
     onRoad: [{ when: 'singletrack', times: 1.5 }],
   },
-  { kind: 'sudden', id: 'bag-torn', name: 'bag torn or zip broken', settledBy: 'thread', per1000km: 0.08, stops: 0, limpShare: 0.02, alsoSettledBy: ['tape'] },
+  { kind: 'sudden', id: 'bag-torn', name: 'bag torn', settledBy: 'thread', per1000km: 0.05, stops: 0, limpShare: 0.02, alsoSettledBy: ['tape'] },
+  {
+    kind: 'sudden', id: 'zip-broken', name: 'zip stuck or broken', settledBy: 'safety-pin', per1000km: 0.05, stops: 0, limpShare: 0.02,
+    alsoSettledBy: ['strap', 'thread'], onRoad: [{ when: 'sand', times: 1.5 }, { when: 'mud', times: 1.5 }],
+  },
+  { kind: 'sudden', id: 'shoe-strap', name: 'shoe strap or lace broken', settledBy: 'strap', per1000km: 0.03, stops: 0, limpShare: 0.04, alsoSettledBy: ['cord', 'zip-tie'] },
+  // What is carried for the night: badly slept is slowly ridden.
+  { kind: 'sudden', id: 'tent-pole', name: 'tent pole broken', settledBy: 'pole-sleeve', applies: { all: ['tent'] }, per1000km: 0.05, stops: 0, limpShare: 0.03 },
+  {
+    kind: 'sudden', id: 'mat-leaks', name: 'sleeping mat punctured', settledBy: 'mat-patch', applies: { all: ['mat'] }, per1000km: 0.08, stops: 0,
+    limpShare: 0.03, alsoSettledBy: ['patch'], onRoad: [{ when: 'thorns', times: 3 }],
+  },
+  {
+    kind: 'sudden', id: 'thorn-in-skin', name: 'thorn or splinter in the skin', settledBy: 'tweezers', per1000km: 0.05, stops: 0.02, limpShare: 0.08,
+    onRoad: [{ when: 'thorns', times: 8 }, { when: 'singletrack', times: 1.3 }],
+    caution: 'Clean the wound. What is deep, in a joint or in an eye, and whatever reddens, belongs to a doctor; ask whether your tetanus vaccination still holds.',
+  },
+  {
+    kind: 'sudden', id: 'motor-battery', name: 'battery of the motor flat', settledBy: 'socket', applies: { all: ['motor'] }, per1000km: 0.25,
+    stops: 0, limpShare: 0.6, alsoSettledBy: ['mechanic'],
+  },
+  {
+    kind: 'sudden', id: 'motor-fault', name: 'motor fault', settledBy: 'motor-part', applies: { all: ['motor'] }, per1000km: 0.04, stops: 0.02, limpShare: 0.6,
+    onRoad: [{ when: 'wet', times: 1.5 }], caution: 'Switch it off and take the battery out first. Motor and battery are opened by a workshop only.',
+  },
   // The frequent small ones, for which hex keys are carried.
   {
     kind: 'sudden', id: 'indexing-out', name: 'shifting out of tune', settledBy: 'mechanic', applies: { all: ['derailleur', 'cable-shift'] },
@@ -218,7 +292,7 @@ const written: z.input<typeof hazardSchema>[] = [
 const withLockedBolts: Readonly<Record<string, number>> = {
   'rack-bolt': 0.3, 'cleat-bolt': 0.3, 'rotor-bolt': 0.3, 'chainring-bolt': 0.3, 'pulley-bolt': 0.3, 'cage-bolt': 0.3,
   'mudguard-bolt': 0.3, 'pivot-loose': 0.4, 'crank-loose': 0.4, 'pedal-loose': 0.4, 'stem-loose': 0.5, 'headset-loose': 0.5,
-  'bar-slips': 0.5, 'saddle-slips': 0.5, 'hinge-loose': 0.6,
+  'chainring-bolt-lost': 0.3, 'bar-slips': 0.5, 'saddle-slips': 0.5, 'hinge-loose': 0.6,
 }
 
 export const hazards: Hazard[] = z.array(hazardSchema).parse(

@@ -33,6 +33,8 @@ const written: z.input<typeof catalogueItemSchema>[] = [
   { id: 'foot-pump', name: 'Pump with foot, hose and gauge', group: 'air and tyres', massG: 245, price: 4500, provides: ['inflate-presta', 'inflate-schrader'], measures: { strokeMl: 95 } },
   { id: 'compressor', name: 'Rechargeable compressor', group: 'air and tyres', massG: 390, price: 9000, provides: ['compress-presta', 'compress-schrader'], units: { charge: 24 }, measures: { energyWh: 24 } },
   { id: 'co2-head', name: 'CO2 head', group: 'air and tyres', massG: 22, price: 1500, provides: ['burst-presta', 'burst-schrader'] },
+  { id: 'co2-regulator', name: 'CO2 head with a regulator', group: 'air and tyres', massG: 48, price: 2500, provides: ['burst-presta', 'burst-schrader', 'meter-presta', 'meter-schrader'] },
+  { id: 'shock-pump', name: 'Shock pump', group: 'air and tyres', massG: 190, price: 3500, provides: ['pump-shock'] },
   { id: 'co2-16', name: 'CO2 cartridge, 16 g', group: 'air and tyres', massG: 58, price: 300, units: { cartridge: 1 }, measures: { gasG: 16 } },
   { id: 'co2-25', name: 'CO2 cartridge, 25 g', group: 'air and tyres', massG: 92, price: 450, units: { cartridge: 1 }, measures: { gasG: 25 } },
   { id: 'tube-622-light', name: 'Tube 622 × 28–47, light', group: 'air and tyres', massG: 105, price: 900, units: { 'tube-622': 1 }, measures: tube(28, 47, 'presta', 48) },
@@ -53,6 +55,7 @@ const written: z.input<typeof catalogueItemSchema>[] = [
   { id: 'lever-strong', name: 'Tyre lever, one strong', group: 'air and tyres', massG: 17, price: 500, provides: ['lever'] },
   { id: 'boot', name: 'Tyre boot, adhesive', group: 'air and tyres', massG: 9, price: 400, units: { boot: 1 } },
   { id: 'boot-cloth', name: 'Square of old tyre', group: 'air and tyres', massG: 14, price: 0, units: { boot: 1 } },
+  { id: 'boot-sheet', name: 'Square of a tough envelope, doubled', group: 'air and tyres', massG: 5, price: 0, units: { boot: 0.5 } },
   { id: 'plug-kit', name: 'Plug tool with 5 plugs', group: 'air and tyres', massG: 28, price: 1500, provides: ['plug-tyre'], units: { plug: 5 } },
   { id: 'plugs', name: 'Plugs, six spare', group: 'air and tyres', massG: 9, price: 600, units: { plug: 6 } },
   { id: 'sealant-60', name: 'Sealant, 60 mL bottle', group: 'air and tyres', massG: 76, price: 700, units: { sealant: 60 } },
@@ -73,7 +76,9 @@ const written: z.input<typeof catalogueItemSchema>[] = [
   { id: 'link-pliers', name: 'Link pliers, small', group: 'chain and gears', massG: 42, price: 1500, heads: [linkPliers] },
   { id: 'hanger', name: 'Derailleur hanger', group: 'chain and gears', massG: 21, price: 2000, units: { 'hanger-a1': 1 } },
   { id: 'pulley', name: 'Pulley with bolt', group: 'chain and gears', massG: 16, price: 1200, units: { 'pulley-bolt': 1 } },
+  { id: 'pulley-screw', name: 'Pulley bolt', group: 'chain and gears', massG: 4, price: 300, units: { 'pulley-screw': 1 } },
   { id: 'shift-cable', name: 'Shift cable, inner', group: 'chain and gears', massG: 18, price: 500, units: { 'shift-cable': 1 }, measures: { lengthMm: 2100 } },
+  { id: 'housing', name: 'Cable housing, 0.5 m, with its ends', group: 'chain and gears', massG: 24, price: 500, units: { 'cable-housing': 1 } },
   // brakes
   { id: 'brake-cable', name: 'Brake cable, inner', group: 'brakes', massG: 24, price: 500, units: { 'brake-cable': 1 }, measures: { lengthMm: 1700 } },
   { id: 'pads-b1', name: 'Disc pads, shape B1, sintered', group: 'brakes', massG: 27, price: 1800, units: { 'brake-pads-b1': 1 } },
@@ -95,6 +100,9 @@ const written: z.input<typeof catalogueItemSchema>[] = [
   { id: 'cleat-three', name: 'Cleat, three bolts', group: 'bolts', massG: 38, price: 1500, units: { 'cleat-three': 1 } },
   { id: 'cleat-bolts', name: 'Cleat bolts with washer, two', group: 'bolts', massG: 10, price: 300, units: { 'cleat-bolt': 2 } },
   { id: 'seat-bolt', name: 'Seat-clamp bolt', group: 'bolts', massG: 7, price: 200, units: { 'seat-bolt': 1 } },
+  { id: 'stem-bolt', name: 'Stem bolt', group: 'bolts', massG: 6, price: 200, units: { 'stem-bolt': 1 } },
+  { id: 'chainring-bolts', name: 'Chainring bolts, two', group: 'bolts', massG: 9, price: 500, units: { 'chainring-bolt': 2 } },
+  { id: 'hinge-clamp', name: 'Folding clamp with its lever', group: 'bolts', massG: 58, price: 2500, units: { 'hinge-clamp': 1 } },
   // tools
   { id: 'folding-17', name: 'Folding tool, 17 functions', group: 'tools', massG: 168, price: 4000, heads: [...folding('hex', 2, 2.5, 3, 4, 5, 6, 8), ...folding('hexalobular', 25, 30), ...folding('phillips', 2), ...folding('slot', 4), foldingEnd(chainBreaker), ...nippleKeys(3.2, 3.4), foldingEnd({ profile: 'open-end', size: 8, thickMm: 4 }), foldingEnd({ profile: 'open-end', size: 10, thickMm: 4 }), foldingEnd(linkPliers)] },
   { id: 'folding-9', name: 'Folding tool, 9 functions', group: 'tools', massG: 96, price: 2500, heads: [...folding('hex', 2.5, 3, 4, 5, 6, 8), ...folding('hexalobular', 25), ...folding('phillips', 2), ...folding('slot', 4)] },
@@ -114,6 +122,7 @@ const written: z.input<typeof catalogueItemSchema>[] = [
   { id: 'adjustable-15', name: 'Adjustable spanner, 15 cm', group: 'tools', massG: 128, price: 1800, heads: [{ profile: 'adjustable', size: 20, leverMm: 140, reachMm: 18, bodyMm: 18, thickMm: 10 }] },
   { id: 'spanner-8-10', name: 'Open-end spanner 8 and 10 mm, flat', group: 'tools', massG: 24, price: 500, heads: [spanner('open-end', 8, 80, 3.5), spanner('open-end', 10, 80, 3.5)] },
   { id: 'spanner-13', name: 'Open-end spanner 13 mm, flat', group: 'tools', massG: 31, price: 500, heads: [spanner('open-end', 13, 110, 4)] },
+  { id: 'spanner-saddle', name: 'Saddle spanner 14 mm, flat', group: 'tools', massG: 33, price: 700, heads: [spanner('open-end', 14, 100, 4)] },
   { id: 'spanner-15', name: 'Ring spanner 15 mm, flat', group: 'tools', massG: 62, price: 800, heads: [spanner('ring', 15, 150, 6)] },
   { id: 'spanner-15-open', name: 'Open-end spanner 15 mm, thin', group: 'tools', massG: 78, price: 800, heads: [spanner('open-end', 15, 150, 5)] },
   { id: 'spanner-18', name: 'Ring spanner 18 mm, short', group: 'tools', massG: 92, price: 900, heads: [spanner('ring', 18, 150, 7)] },
@@ -125,10 +134,13 @@ const written: z.input<typeof catalogueItemSchema>[] = [
   // cloth and cord
   { id: 'needle-thread', name: 'Needle and nylon thread', group: 'cloth and cord', massG: 9, price: 100, provides: ['sew'], units: { thread: 6 } },
   { id: 'tape', name: 'Cloth tape, 1.5 m on the pump', group: 'cloth and cord', massG: 17, price: 100, units: { tape: 1.5 } },
+  { id: 'insulation-tape', name: 'Insulation tape, 1 m round a tube', group: 'cloth and cord', massG: 5, price: 50, units: { tape: 0.7 } },
   { id: 'zip-ties', name: 'Zip ties 200 mm, six', group: 'cloth and cord', massG: 9, price: 50, units: { 'zip-tie': 6 } },
   { id: 'hook-loop', name: 'Hook-and-loop strips, two', group: 'cloth and cord', massG: 12, price: 200, units: { strap: 2 } },
   { id: 'strap', name: 'Strap with buckle', group: 'cloth and cord', massG: 24, price: 500, units: { strap: 1 } },
   { id: 'wire', name: 'Binding wire, 1 m', group: 'cloth and cord', massG: 8, price: 50, units: { wire: 1 } },
+  { id: 'cord', name: 'Cord 2 mm, 3 m', group: 'cloth and cord', massG: 9, price: 150, units: { cord: 3 } },
+  { id: 'safety-pins', name: 'Safety pins, six', group: 'cloth and cord', massG: 5, price: 50, units: { 'safety-pin': 6 } },
   { id: 'rag', name: 'Rag', group: 'cloth and cord', massG: 12, price: 0, provides: ['wipe'] },
   { id: 'gloves', name: 'Thin gloves, pair', group: 'cloth and cord', massG: 7, price: 100 },
   // fluids
@@ -136,7 +148,18 @@ const written: z.input<typeof catalogueItemSchema>[] = [
   { id: 'lube-60', name: 'Chain lube, 60 mL bottle', group: 'fluids', massG: 72, price: 900, units: { lube: 60 } },
   { id: 'super-glue', name: 'Super glue, 3 g', group: 'fluids', massG: 6, price: 300, units: { glue: 3 } },
   { id: 'rubber-cement', name: 'Curing rubber, 5 g', group: 'fluids', massG: 9, price: 400, units: { glue: 2 } },
-  { id: 'grease', name: 'Grease in a tiny pot', group: 'fluids', massG: 11, price: 200 },
+  { id: 'grease', name: 'Grease in a tiny pot, 6 mL', group: 'fluids', massG: 11, price: 200, units: { grease: 6 } },
+  { id: 'thread-locker', name: 'Thread locker in a tiny pot, 8 drops', group: 'fluids', massG: 6, price: 600, units: { 'thread-locker': 8 } },
+  { id: 'vinegar-30', name: 'Vinegar, 30 mL', group: 'fluids', massG: 36, price: 50, units: { acid: 30 } },
+  // lights, camp and hands
+  { id: 'o-rings', name: 'Rubber rings of a mount, two', group: 'lights, camp and hands', massG: 4, price: 150, units: { 'o-ring': 2 } },
+  { id: 'pole-sleeve', name: 'Sleeve for a tent pole', group: 'lights, camp and hands', massG: 14, price: 500, units: { 'pole-sleeve': 1 } },
+  { id: 'mat-patches', name: 'Mat patches, four', group: 'lights, camp and hands', massG: 5, price: 500, units: { 'mat-patch': 4 } },
+  { id: 'tweezers', name: 'Tweezers', group: 'lights, camp and hands', massG: 8, price: 400, provides: ['tweeze'] },
+  { id: 'comb', name: 'Comb, short', group: 'lights, camp and hands', massG: 9, price: 100, provides: ['comb'] },
+  { id: 'power-bank', name: 'Power bank, 37 Wh', group: 'lights, camp and hands', massG: 188, price: 2500, units: { 'usb-charge': 37 } },
+  { id: 'shift-charger', name: 'Charging cable of the shifting', group: 'lights, camp and hands', massG: 22, price: 2500, provides: ['charge-shifting'] },
+  { id: 'motor-battery', name: 'Second battery of a motor', group: 'lights, camp and hands', massG: 3400, price: 60000, units: { 'motor-battery': 1 } },
 ]
 
 export const items: CatalogueItem[] = z.array(catalogueItemSchema).parse(written)

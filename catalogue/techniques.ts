@@ -21,5 +21,7 @@ export const techniques: Technique[] = [
   { id: 'tighten', name: 'tighten a bolt', difficulty: 'easy', family: 'bolts and straps' },
   { id: 'lash', name: 'lash with ties, tape or straps', difficulty: 'easy', family: 'bolts and straps' },
   { id: 'lube-chain', name: 'clean and lube a chain', difficulty: 'easy', family: 'chain' },
+  { id: 'pull-thorns', name: 'pull thorns and splinters', difficulty: 'easy', family: 'riding on' },
+  { id: 'charge-battery', name: 'charge or change a battery', difficulty: 'easy', family: 'riding on' },
   { id: 'ride-gently', name: 'limp on what is left', difficulty: 'easy', family: 'riding on' },
 ]

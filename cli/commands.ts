@@ -18,6 +18,8 @@ import { shed } from './shed'
 import { simulate } from './simulate'
 import { solve } from './solve'
 import { stances } from './stances'
+import { stress } from './stress'
+import { flips } from './flips'
 import { start } from './start'
 import { UsageError } from './usage'
 
@@ -42,6 +44,8 @@ const commands: Record<string, { run: Command; usage: string }> = {
   practice: { run: practice, usage: 'practice TRIP [--text]' },
   jobs: { run: jobs, usage: 'jobs TRIP [--text]' },
   stances: { run: stances, usage: 'stances TRIP [--text]' },
+  stress: { run: stress, usage: 'stress TRIP [--kit FILE] [--text]' },
+  flips: { run: flips, usage: 'flips TRIP --thing ID [--text]' },
   candidates: { run: candidates, usage: 'candidates TRIP --tools A,B+C [--text]' },
   start: { run: start, usage: 'start TRIP [--shed FILE] [--text]' },
   shed: { run: shed, usage: 'shed --csv FILE [--on 2026-05-30] [--text]' },

@@ -1,6 +1,6 @@
 import type { Proof } from '#core/bound'
 import type { KitChoice } from '#core/search'
-import type { Kit } from '#core/verdicts'
+import type { Kit, Verdict } from '#core/verdicts'
 import type { Lacking, Piece } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { Thing } from '#core/bench'
@@ -10,10 +10,12 @@ import { withPlanning } from '#core/reference'
 import type { RoadPoint } from '#core/road'
 import { type Trip, type TripCard, partNames } from '#core/trip'
 import { hoursHangingOn, type Lack } from '#core/next-steps'
+import type { Flip } from '#core/flips'
 import type { FrontierKit } from '#core/frontier'
 import type { Ledger } from '#core/ledger'
 import { nth } from '#core/validation'
 import type { Standing } from '#core/stances'
+import type { StressFinding } from '#core/stress'
 import type { Way } from '#core/ways'
 import { catalogue } from '#catalogue'
 import { proxy, transfer, wrap, type Remote } from 'comlink'
@@ -242,6 +244,8 @@ export const useKitStore = defineStore('kit', () => {
   const wayfinding = adviser(waysWorker)
   const schooling = adviser(waysWorker)
   const trying = adviser(waysWorker)
+  const stressing = adviser(waysWorker)
+  const turning = adviser(waysWorker)
 
   function kitWorker(): Working<KitChooserService> {
     const worker = new Worker(new URL('../workers/kit.worker.ts', import.meta.url), { type: 'module' })
@@ -467,6 +471,24 @@ export const useKitStore = defineStore('kit', () => {
       service.findReports(asked, lineId, packed, candidates, proxy(onReport)),
     )
 
+  /** How the kit as it is does when things come thick, told as it is found. @returns once there is no more */
+  async function findStress(trip: Trip, onFinding: (finding: StressFinding) => void): Promise<void> {
+    const kit = chosen.value?.kit
+    if (!kit) return
+    await askAbout(stressing, trip, (service, asked, lineId, packed) =>
+      service.findStress(asked, lineId, packed, kit.counts, proxy(onFinding)),
+    )
+  }
+
+  /** What would change a verdict, told as it is found. @returns once there is no more */
+  async function findFlips(trip: Trip, verdict: Verdict, onFlip: (flip: Flip) => void): Promise<void> {
+    const kit = chosen.value?.kit
+    if (!kit) return
+    await askAbout(turning, trip, (service, asked, lineId, packed) =>
+      service.findFlips(asked, lineId, packed, kit.counts, verdict, proxy(onFlip)),
+    )
+  }
+
   /** Asks about a whole trip; the line of its road is sent only where it is not at hand. */
   function askAbout(
     whom: ReturnType<typeof adviser<WayfinderService>>,
@@ -526,6 +548,8 @@ export const useKitStore = defineStore('kit', () => {
     wayfinding.stop()
     schooling.stop()
     trying.stop()
+    stressing.stop()
+    turning.stop()
     chooser = undefined
     toWeigh.value = null
     weighing.value = false
@@ -562,6 +586,8 @@ export const useKitStore = defineStore('kit', () => {
     findWays,
     findStandings,
     findReports,
+    findStress,
+    findFlips,
     asTheRoadSetsIt,
     readPlace,
     readHours,

@@ -1,9 +1,9 @@
 import { asToldLast, deedKey, type Way } from '#core/ways'
-import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import { useKitStore } from './kit'
 import { useTripStore } from './trip'
+import { whenKitMoves } from './when-kit-moves'
 
 /** The ways to buy down a risk that weigh nothing, as they are weighed. */
 export const useWays = defineStore('ways', () => {
@@ -15,23 +15,9 @@ export const useWays = defineStore('ways', () => {
   /** The trip that was weighed last: what was found of another is none of this one. */
   let tripId = ''
 
-  /** While somebody looks, all is weighed anew whenever failures or the kit are others; what it costs is no matter here. */
   function watchKit() {
     isBusy.value = true
-    watchDebounced(
-      () => {
-        const { chosen } = kit
-        return chosen?.kit
-          ? `${chosen.built.number} ${chosen.kit.counts.join()} ${chosen.built.ledger.gramsPerHour}`
-          : chosen?.problems.join(' ')
-      },
-      (asks) => {
-        if (!asks) return
-        if (kit.chosen?.kit) void find()
-        else nothing()
-      },
-      { immediate: true, debounce: 400 },
-    )
+    whenKitMoves(kit, () => void find(), nothing)
   }
 
   /** Of a kit that cannot be there is nothing to weigh. */

@@ -1,15 +1,18 @@
 import { catalogue } from '#catalogue'
 import { compareCandidates, type Candidate, type CandidateReport } from '#core/candidates'
+import { flips, type Flip } from '#core/flips'
 import { surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import { standings, type Standing } from '#core/stances'
+import { stress, type StressFinding } from '#core/stress'
 import type { Trip } from '#core/trip'
+import type { Verdict } from '#core/verdicts'
 import { ways, type Way } from '#core/ways'
 import { unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from './packed-line'
 
 /** A trip whose line travels apart from it. */
 export type TripWithoutLine = Omit<Trip, 'road'> & { readonly road: RoadWithoutLine }
 
-/** Weighs other plans for a trip: ways that weigh nothing, stances and candidates; it keeps the line of the road that it was given last. */
+/** Weighs other plans for a trip: ways that weigh nothing, stances, candidates and stress; it keeps the line of the road that it was given last. */
 export function createWayfinder() {
   let line: { id: LineId; points: RoadPoint[]; survey: Survey } | undefined
 
@@ -59,6 +62,35 @@ export function createWayfinder() {
     return true
   }
 
+  /** Tells how a kit does when things come thick, as it is found. @returns whether the line was at hand, as above */
+  function findStress(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    counts: readonly number[],
+    onFinding: (finding: StressFinding) => void,
+  ): boolean {
+    const road = roadOf(trip, lineId, packed)
+    if (!road) return false
+    for (const finding of stress(road.trip, road.survey, catalogue, counts)) onFinding(finding)
+    return true
+  }
+
+  /** Tells what would change a verdict, as it is found. @returns whether the line was at hand, as above */
+  function findFlips(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    counts: readonly number[],
+    verdict: Verdict,
+    onFlip: (flip: Flip) => void,
+  ): boolean {
+    const road = roadOf(trip, lineId, packed)
+    if (!road) return false
+    for (const flip of flips(road.trip, road.survey, catalogue, counts, verdict)) onFlip(flip)
+    return true
+  }
+
   /** The trip with its line, measured; undefined where the line is not at hand. */
   function roadOf(
     trip: TripWithoutLine,
@@ -73,6 +105,6 @@ export function createWayfinder() {
     return { trip: { ...trip, road: { ...trip.road, points: line.points } }, survey: line.survey }
   }
 
-  return { findWays, findStandings, findReports }
+  return { findWays, findStandings, findReports, findStress, findFlips }
 }
 export type WayfinderService = ReturnType<typeof createWayfinder>

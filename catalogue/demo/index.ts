@@ -39,12 +39,14 @@ const bikes: Bike[] = [
       },
     },
     hanger: 'k3',
+    camp: { tent: false, mat: true },
     chainLinks: 114,
     padLeft: 0.55,
     chainLeft: 0.7,
   }),
   filledIn('tourer', 'mule', {
     name: 'The Mule, tourer',
+    camp: { tent: true, mat: true },
     tyres: {
       front: { ...mule.tyres.front, size: '42-622' },
       rear: { ...mule.tyres.rear, size: '42-622' },

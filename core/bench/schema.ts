@@ -43,7 +43,17 @@ export type Thing = z.infer<typeof thingSchema>
 export const catalogueItemSchema = z.object({
   id: idSchema,
   name: z.string(),
-  group: z.enum(['air and tyres', 'chain and gears', 'wheels', 'brakes', 'bolts', 'tools', 'cloth and cord', 'fluids']),
+  group: z.enum([
+    'air and tyres',
+    'chain and gears',
+    'wheels',
+    'brakes',
+    'bolts',
+    'tools',
+    'cloth and cord',
+    'fluids',
+    'lights, camp and hands',
+  ]),
   massG: z.number().gt(0),
   provides: z.array(z.string()).default([]),
   heads: z.array(headSchema).default([]),

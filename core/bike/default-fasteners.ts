@@ -50,6 +50,9 @@ export function defaultFasteners(bike: Bike, kinds: readonly Bike[]): Fastener[]
   }
   if (bike.brakes === 'cable-disc' || bike.brakes === 'rim') list = withRole(list, 'brake-anchor', kinds)
   list = bike.pedals === 'flat' ? list.filter(({ role }) => role !== 'cleat-bolt') : withRole(list, 'cleat-bolt', kinds)
+  list = bike.leatherSaddle
+    ? withRole(list, 'saddle-tension', kinds)
+    : list.filter(({ role }) => role !== 'saddle-tension')
   return list.map((fastener) => fitted(fastener, bike))
 }
 

@@ -60,6 +60,8 @@ export const bikeSchema = z.object({
   /** Links of the chain as it is, each of half an inch; null where nobody has counted. */
   chainLinks: z.number().int().min(50).max(250).nullable().default(null),
   hanger: shape.default('a1'),
+  /** The hanger is part of the frame: there is none to be changed. */
+  hangerOfFrame: z.boolean().default(false),
   /** Spline of what holds the sprockets. */
   lockring: shape.default('c1'),
   /** Chain life left, 1 when new. */
@@ -93,6 +95,8 @@ export const bikeSchema = z.object({
   /** Places for a bottle or a cage. */
   bottleMounts: z.number().int().min(0).max(8).default(2),
   storage: z.array(storageSchema).max(12).default([]),
+  /** What it carries for the night, and what may fail of it: a tent with poles, a mat to blow up. */
+  camp: z.object({ tent: z.boolean().default(false), mat: z.boolean().default(false) }).prefault({}),
 
   /** What will have been done to it by departure. */
   jobs: z.array(plannedJobSchema).max(30).default([]),

@@ -32,6 +32,10 @@ export const bikeTraits = [
   'leather-saddle',
   'suspension-fork',
   'locked-bolts',
+  'hanger-of-frame',
+  'lights',
+  'tent',
+  'mat',
 ] as const
 export type BikeTrait = (typeof bikeTraits)[number]
 
@@ -86,6 +90,10 @@ export function traitsOf(bike: Bike, tyre: Tyre): Set<BikeTrait> {
   add('rear-suspension', bike.suspension.rearMm > 0)
   add('suspension-fork', bike.suspension.forkMm > 0)
   add('locked-bolts', bike.boltsLocked)
+  add('hanger-of-frame', bike.hangerOfFrame)
+  add('lights', bike.lights !== 'none')
+  add('tent', bike.camp.tent)
+  add('mat', bike.camp.mat)
   add('rack', bike.racks.front || bike.racks.rear)
   add('cleats', bike.pedals !== 'flat')
   add('organic-pads', bike.padCompound === 'organic')

@@ -4,7 +4,7 @@ import { conditionOf, type Thing } from '../bench'
 import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { practisedInTime, strongestHandN } from '../crew'
 import { easyGearsLost } from '../chain'
-import { failsAgain, gradeCost, slowerByHarderGear, type Fix } from '../fix'
+import { failsAgain, slowerByHarderGear, slowerWith, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
 import { atDeparture } from '../jobs'
 import { indexLedger, ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
@@ -191,7 +191,7 @@ class Writer {
     const wheels: readonly ('front' | 'rear')[] = wheel ? [wheel] : ['front', 'rear']
     const { needs, withWrench, stuck } = this.turning.forFailed(fix, bike, wheels, failed)
     if (stuck.length > 0) this.stuck.push({ fix: fix.id, hazard: hazard.id, bike: bike.id, fasteners: stuck })
-    const { slower } = gradeCost[fix.grade]
+    const slower = slowerWith(fix.grade, hazard.stops, limpShareOf(hazard, bike))
     const { chainrings, sprockets, frame, chainLinks } = bike
     const path = { chainrings, sprockets, chainstayMm: frame.chainstayMm }
     const harder = slowerByHarderGear * easyGearsLost(path, chainLinks, fix.cutsLinks)

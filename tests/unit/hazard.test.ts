@@ -1,6 +1,6 @@
 import { bikeFrom, catalogue } from '#catalogue'
 import type { BikeTrait } from '#core/bike'
-import { failsAgain, gradeCost, grades } from '#core/fix'
+import { failsAgain, grades, slowerWith } from '#core/fix'
 import {
   appliesTo,
   bikeFactor,
@@ -85,9 +85,17 @@ describe('what is left of a part', () => {
 
 describe('what a grade of repair still costs', () => {
   it('is less than what it averts, and the more the less it lasts', () => {
-    const cost = grades.map((grade) => gradeCost[grade].slower + gradeCost[grade].failsAgain)
+    const cost = grades.map((grade) => slowerWith(grade, 1, 0) + failsAgain({ grade }, 100))
     expect([...cost].sort((a, b) => a - b)).toEqual(cost)
     expect(cost.at(-1)).toBeLessThan(1)
+  })
+  it('is with a make-do at most half of what the failure slows by, where the bike can be ridden with it', () => {
+    expect(slowerWith('to the next shop', 0, 0.02)).toBe(0.01)
+    expect(slowerWith('to the next shop', 0.9, 0.3)).toBe(0.03)
+    expect(slowerWith('to the next shop', 1, 0)).toBe(0.03)
+    expect(slowerWith('lasting', 0, 0.02)).toBe(0)
+    // Walking pace is what it is.
+    expect(slowerWith('walking pace', 0, 0.15)).toBe(0.45)
   })
   it('goes by its grade, or by how far what wears on lasts', () => {
     expect(failsAgain({ grade: 'lasting' }, 500)).toBe(0.01)

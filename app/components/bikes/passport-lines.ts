@@ -138,6 +138,7 @@ const lines: Partial<Record<BikePart, readonly PassportLine[]>> = {
   ],
   derailleur: [
     { kind: 'mark', label: 'Shape of the hanger', path: ['hanger'] },
+    yes('Hanger part of the frame', ['hangerOfFrame']),
     choice('Shifted by', ['shifting'], { cable: 'cable', electric: 'battery', none: 'nothing' }),
   ],
   cables: [
@@ -189,6 +190,8 @@ export const equipment: readonly PassportLine[] = [
   yes('Front rack', ['racks', 'front']),
   yes('Mudguards', ['mudguards']),
   yes('Bolts checked and locked', ['boltsLocked']),
+  yes('Carries a tent with poles', ['camp', 'tent']),
+  yes('Carries a mat to blow up', ['camp', 'mat']),
   length('Fork travel', ['suspension', 'forkMm'], 0, 250),
   length('Rear travel', ['suspension', 'rearMm'], 0, 250),
   choice('Motor', ['motor'], { none: 'none', mid: 'at the cranks', 'front-hub': 'front hub', 'rear-hub': 'rear hub' }),

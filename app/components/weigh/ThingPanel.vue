@@ -14,6 +14,7 @@ import { Pin, X } from '@lucide/vue'
 import { catalogue } from '#catalogue'
 import { computed, ref } from 'vue'
 import { useSpares } from '../../stores/spares'
+import ThingFlips from './ThingFlips.vue'
 import { useVerdicts } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
@@ -215,15 +216,7 @@ function unpin() {
       </button>
     </template>
 
-    <p v-if="verdict.flip.gramsPerHour !== null" class="mt-3 text-sm text-soft">
-      With the rest of the kit as it is, it {{ verdict.verdict === 'take' ? 'stays at home' : 'comes along' }} where an
-      hour is worth {{ verdict.verdict === 'take' ? 'less' : 'more' }} than
-      <strong class="text-ink">{{ grams(verdict.flip.gramsPerHour) }}</strong><template
-        v-if="verdict.flip.massG !== null"
-        >, or where one weighs {{ verdict.verdict === 'take' ? 'more' : 'less' }} than
-        <strong class="text-ink">{{ grams(verdict.flip.massG) }}</strong></template
-      >.
-    </p>
+    <ThingFlips v-if="verdict.flip.gramsPerHour !== null" :verdict="verdict" />
     <p v-for="caution in cautions" :key="caution" class="mt-2 border-l-4 border-brass pl-2 text-xs">{{ caution }}</p>
     <p v-if="cautions.length" class="mt-1 pl-3 text-xs text-soft">
       The maker’s manual, local law and a qualified mechanic come first.

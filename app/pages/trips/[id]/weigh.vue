@@ -7,6 +7,7 @@ import { NuxtLink } from '#components'
 import { navigateTo, useRoute } from '#imports'
 import { computed, onMounted, onUnmounted, watch } from 'vue'
 import TermHint from '../../../components/common/TermHint.vue'
+import StressPanel from '../../../components/weigh/StressPanel.vue'
 import StancesPanel from '../../../components/weigh/StancesPanel.vue'
 import WaysPanel from '../../../components/weigh/WaysPanel.vue'
 import FrontierPanel from '../../../components/weigh/FrontierPanel.vue'
@@ -70,6 +71,7 @@ const rooms = [
   { id: 'ways', name: 'Every way' },
   { id: 'stances', name: 'Stances' },
   { id: 'frontier', name: 'Light to heavy' },
+  { id: 'stress', name: 'Bad days' },
   { id: 'failures', name: 'What can fail' },
   { id: 'trips', name: 'Drawn trips' },
 ] as const
@@ -137,6 +139,7 @@ const go = (id: RoomId) =>
     <WaysPanel v-else-if="room === 'ways'" @thing="select" @pin="togglePin" />
     <StancesPanel v-else-if="room === 'stances'" />
     <FrontierPanel v-else-if="room === 'frontier'" />
+    <StressPanel v-else-if="room === 'stress'" />
     <WhatCanFail v-else-if="room === 'failures'" />
     <DrawnTrips v-else-if="room === 'trips'" />
     <div v-else @keydown="walkRows($event, '[data-row]')">

@@ -1,0 +1,2 @@
+export * from './flip'
+export * from './flips'

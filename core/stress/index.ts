@@ -1,0 +1,3 @@
+export * from './repeated'
+export * from './shut'
+export * from './stress'
