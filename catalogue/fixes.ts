@@ -58,9 +58,9 @@ const written: z.input<typeof fixSchema>[] = [
   // The link of the first joint is opened and used again, so that a piece takes one link more and not two.
   { id: 'piece-chain', name: 'let in a piece of chain', answers: ['chain-broken', 'chain-links-ruined'], uses: { 'quick-link-{speeds}': 1, 'chain-piece-{speeds}': 1 }, turns: ['chain-pin'], technique: 'join-chain', minutes: 18, grade: 'lasting', holds: 0.99 },
   { id: 'shorten-chain', name: 'cut the ruined links out', answers: ['chain-links-ruined'], uses: { 'quick-link-{speeds}': 1 }, cutsLinks: 6, turns: ['chain-pin'], technique: 'join-chain', minutes: 15, grade: 'to the next shop', holds: 0.8 },
-  { id: 'cut-free', name: 'cut it free', answers: ['caught-in-drive'], needs: ['cut'], technique: 'lash', minutes: 8, grade: 'lasting', holds: 0.95, caution: 'Fingers clear of chain and blade.' },
-  { id: 'pull-free-pliers', name: 'pull it out with pliers', answers: ['caught-in-drive'], needs: ['grip'], technique: 'lash', minutes: 12, grade: 'lasting', holds: 0.9, caution: 'Fingers clear of the chain.' },
-  { id: 'pull-free', name: 'pull it out by hand', answers: ['caught-in-drive'], technique: 'lash', minutes: 30, grade: 'lasting', holds: 0.7, caution: 'Fingers clear of the chain.' },
+  { id: 'cut-free', name: 'cut it free', answers: ['caught-in-drive'], needs: ['cut'], technique: 'lash', minutes: 5, grade: 'lasting', holds: 0.97, caution: 'Fingers clear of chain and blade.' },
+  { id: 'pull-free-pliers', name: 'pull it out with pliers', answers: ['caught-in-drive'], needs: ['grip'], technique: 'lash', minutes: 8, grade: 'lasting', holds: 0.97, caution: 'Fingers clear of the chain.' },
+  { id: 'pull-free', name: 'pull it out by hand', answers: ['caught-in-drive'], technique: 'lash', minutes: 15, grade: 'lasting', holds: 0.93, caution: 'Fingers clear of the chain.' },
   { id: 'pin-chain', name: 'drive the old pin back in', answers: ['chain-broken'], turns: ['chain-pin'], technique: 'join-chain', minutes: 25, grade: 'to the next shop', holds: 0.35 },
   { id: 'new-chain', name: 'fit the spare chain', answers: ['chain-broken', 'chain-links-ruined', 'chain-worn'], uses: { 'chain-{speeds}': 1, 'quick-link-{speeds}': 1 }, turns: ['chain-pin'], technique: 'join-chain', minutes: 20, grade: 'lasting' },
   // Gears

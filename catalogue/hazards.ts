@@ -42,8 +42,8 @@ const written: z.input<typeof hazardSchema>[] = [
     stops: 1, limpShare: 0, alsoSettledBy: ['chain-piece-{speeds}', 'mechanic'], onRoad: [{ when: 'mud', times: 2 }, { when: 'sand', times: 1.5 }],
   },
   {
-    kind: 'sudden', id: 'caught-in-drive', name: 'strap, lace or branch caught in the drive', settledBy: 'mechanic', per1000km: 0.04,
-    stops: 0.9, limpShare: 0.2, onRoad: [{ when: 'singletrack', times: 1.5 }],
+    kind: 'sudden', id: 'caught-in-drive', name: 'strap, lace or branch caught in the drive', settledBy: 'mechanic', per1000km: 0.03,
+    stops: 0.7, limpShare: 0.1, onRoad: [{ when: 'singletrack', times: 1.5 }],
     caution: 'Off the bike before reaching in; turn the cranks by hand only with fingers clear.',
   },
   {
@@ -133,7 +133,7 @@ const written: z.input<typeof hazardSchema>[] = [
   },
   {
     kind: 'sudden', id: 'valve-nut-seized', name: 'tubeless valve leaking, its nut seized', strikes: 'wheel', settledBy: 'mechanic',
-    applies: { all: ['tubeless'] }, per1000km: 0.004, stops: 0.9, limpShare: 0.3, onRoad: [{ when: 'wet', times: 1.5 }],
+    applies: { all: ['tubeless'] }, per1000km: 0.002, stops: 0.5, limpShare: 0.3, onRoad: [{ when: 'wet', times: 1.5 }],
   },
   {
     kind: 'sudden', id: 'seat-clamp', name: 'seat clamp bolt broken', settledBy: 'seat-bolt', per1000km: 0.02, stops: 0.1, limpShare: 0.3,
@@ -214,7 +214,7 @@ const written: z.input<typeof hazardSchema>[] = [
     limpShare: 0.03, alsoSettledBy: ['patch'], onRoad: [{ when: 'thorns', times: 3 }],
   },
   {
-    kind: 'sudden', id: 'thorn-in-skin', name: 'thorn or splinter in the skin', settledBy: 'tweezers', per1000km: 0.05, stops: 0.02, limpShare: 0.08,
+    kind: 'sudden', id: 'thorn-in-skin', name: 'thorn or splinter in the skin', settledBy: 'tweezers', per1000km: 0.04, stops: 0, limpShare: 0.04,
     onRoad: [{ when: 'thorns', times: 8 }, { when: 'singletrack', times: 1.3 }],
     caution: 'Clean the wound. What is deep, in a joint or in an eye, and whatever reddens, belongs to a doctor; ask whether your tetanus vaccination still holds.',
   },

@@ -19,6 +19,8 @@ export interface Program {
     readonly isWhole: boolean
   }[]
   readonly rows: readonly Row[]
+  /** Hours that are lost where nothing is mended at all: what is saved is saved of them. */
+  readonly unmendedH: number
 }
 
 /** Pieces beyond these serve next to nothing more. */
@@ -37,7 +39,7 @@ interface Ended {
 }
 
 /**
- * A program whose best no kit can beat, in hours saved less grams at their price.
+ * A program whose best no kit can beat: hours saved of those that are lost where nothing is mended, less grams at their price.
  *
  * Each failure is ended at most once, by hands that can; a try needs its tools, which here never fail; and of whatever family
  * of failures, a stock serves no more than the pooled demand of the stretches between refills and its amount allow.
@@ -64,10 +66,12 @@ export function programOf(ledger: IndexedLedger): Program {
     ),
   )
   const ended: Ended[] = []
+  let unmendedH = 0
   events.forEach((event, e) => {
     for (let leg = 0; leg < legs; leg++) {
       const expected = nth(nth(failures, e).all, leg)
       if (expected === 0) continue
+      unmendedH += expected * numberAt(event.lossH, leg)
       const here = event.fixes.flatMap((fix): Ended[] => {
         const each = worthOf(event, fix, leg, Float64Array.from(good))
         if (each.savedH <= 0) return []
@@ -86,7 +90,7 @@ export function programOf(ledger: IndexedLedger): Program {
   })
   rows.push(...toolRows(ended, items.length))
   stocks.forEach((_, stock) => rows.push(...stockRows(ledger, failures, ended, stock)))
-  return { columns, rows }
+  return { columns, rows, unmendedH }
 }
 
 const columnsOf = (list: readonly Ended[]) => list.map(({ column }) => column)

@@ -23,10 +23,12 @@ export interface ProofOptions {
  * How far a kit can be from the best: a bound by an independent solver, HiGHS (Q. Huangfu and J. A. J. Hall, Math. Prog. Comp.
  * 10, 2018), over a program that no kit can beat (`programOf`).
  *
- * Part of the gap is the program's own: what it grants that no kit can do.
+ * Part of the gap is the program's own: what it grants that no kit can do. What bare hands mend is no merit of a kit, and is
+ * taken off what the program saves.
  */
 export function prove(ledger: IndexedLedger, kit: KitChoice, highs: Highs, options: ProofOptions = {}): Proof {
   const program = programOf(ledger)
+  const byHandsH = program.unmendedH - kit.emptyH
   return highs.withModel(modelOf(program, highs), (model) => {
     model.options.set({ output_flag: false, mip_rel_gap: 1e-3, time_limit: options.seconds ?? 60 })
     const event = highs.constants.callbackType
@@ -37,12 +39,12 @@ export function prove(ledger: IndexedLedger, kit: KitChoice, highs: Highs, optio
       },
       [event.mipInterrupt]: (interrupt) => {
         const { mip_dual_bound: bound, running_time: seconds } = interrupt.data
-        if (bound !== undefined && options.onProgress?.(bound, seconds ?? 0)) interrupt.interrupt()
+        if (bound !== undefined && options.onProgress?.(bound - byHandsH, seconds ?? 0)) interrupt.interrupt()
       },
     })
     const seconds = model.getRunTime()
     const dual = Number(model.info.get('mip_dual_bound'))
-    const boundNetH = Number.isFinite(dual) ? dual : Math.min(logged, kit.emptyH)
+    const boundNetH = Math.min(kit.emptyH, (Number.isFinite(dual) ? dual : logged) - byHandsH)
     const savedH = kit.emptyH - kit.promiseH
     return { boundNetH, gap: savedH > 0 ? Math.max(0, boundNetH - kit.netH) / savedH : 0, seconds }
   })

@@ -47,6 +47,28 @@ describe('the pooled demand of a stock', () => {
 })
 
 describe('the bound', () => {
+  it('counts what bare hands mend for no kit: where hands do all that can be done, no kit saves anything', () => {
+    const byHand = { id: 'by hand', hands: 0.9, holds: 0.8, workH: 0.2, residualH: 0.1 }
+    const withPliers = { ...byHand, id: 'with pliers', needs: ['grip'], holds: 0.85 }
+    const ledger = indexLedger(
+      readLedger({
+        format: ledgerFormat,
+        legs: 1,
+        gramsPerHour: 100,
+        items: [{ id: 'pliers', massG: 140, max: 1, provides: ['grip'] }],
+        events: [{ id: 'caught', perLeg: [0.3], lossH: 10, fixes: [byHand, withPliers] }],
+      }),
+    )
+    const best = bestExactKit(ledger)
+    expect(best.counts).toEqual([0])
+    const kit = choiceOf(ledger, best.counts)
+    // By hand: 0.3 · (10 − 0.9 · 0.8 · (10 − 0.1) + 0.2).
+    expect(kit.emptyH).toBeCloseTo(0.3 * (10 - 0.72 * 9.9 + 0.2), 9)
+    const { boundNetH } = prove(ledger, kit, highs)
+    expect(boundNetH).toBeGreaterThan(best.netH - 1e-6)
+    // A pair of pliers would end at most all that hands can, less the tenth and the fifth of an hour: worth less than its grams.
+    expect(boundNetH).toBeLessThan(0.1)
+  })
   it.each([50, 300, 1000, 4000])(
     'at %d g an hour lies above the best kit of the worked example, and near',
     (gramsPerHour) => {
