@@ -14,7 +14,7 @@ const tried = (page: Page) => expect(page.getByText('The nearest first.')).toBeV
 
 test('what would change a verdict is told, the nearest first, for one thing at a time', async ({ page }) => {
   await openOwnDemo(page, 'weigh', alone())
-  await rowOf(page, 'Multi-pliers').click()
+  await rowOf(page, 'Hanger, shape M7').click()
   await expect(lines(page, 'comes along').first()).toBeVisible()
   const ask = page.getByRole('button', { name: 'What else would?' })
   await ask.focus()
@@ -34,7 +34,7 @@ test.describe('on the phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
   test('what would change a verdict is asked by touch', async ({ page }) => {
     await openOwnDemo(page, 'weigh', alone())
-    await rowOf(page, 'Multi-pliers').tap()
+    await rowOf(page, 'Hanger, shape M7').tap()
     const dialog = page.getByRole('dialog')
     await dialog.getByRole('button', { name: 'What else would?' }).tap()
     await tried(page)
