@@ -69,14 +69,6 @@ const pictures: Picture[] = [
     },
   },
   {
-    name: 'bikes-calculators',
-    arrange: async (page) => {
-      await demo(page, 'k')
-      await page.getByRole('button', { name: 'Calculators' }).click()
-      await toTop(page.getByText('It gives'))
-    },
-  },
-  {
     name: 'road-plan',
     arrange: async (page) => {
       await demo(page, 'r')
@@ -145,6 +137,16 @@ const pictures: Picture[] = [
     },
   },
   {
+    name: 'weigh-bad-days',
+    arrange: async (page) => {
+      await demo(page, 'w')
+      await proved(page)
+      await page.getByRole('button', { name: 'Bad days' }).click()
+      await page.getByText(/^Knowing that/).waitFor({ timeout: 60_000 })
+      await page.getByText('Trying bad days').waitFor({ state: 'detached', timeout: 60_000 })
+    },
+  },
+  {
     name: 'weigh-failures',
     arrange: async (page) => {
       await demo(page, 'w')
@@ -172,7 +174,7 @@ const pictures: Picture[] = [
       await toTop(page.getByRole('heading', { name: 'When' }))
       await page.getByRole('spinbutton', { name: /^day/ }).first().focus()
       await page.keyboard.press('ArrowUp')
-      await page.getByText('comes along').waitFor()
+      await page.getByText('comes along:', { exact: true }).waitFor()
       await page.locator('[data-balance][aria-busy=false]').filter({ visible: true }).first().waitFor()
     },
   },
