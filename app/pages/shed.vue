@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
-import { writeShedCsv, type OwnedThing } from '#core/shed'
+import { packedOf, tinG, writeShedCsv, type OwnedThing } from '#core/shed'
 import { capabilitiesInWords } from '#wording'
 import { FileDown, Plus, Redo2, Scale, Undo2 } from '@lucide/vue'
 import { definePageMeta, useHead } from '#imports'
@@ -53,6 +53,10 @@ const asked = ref('')
 const orders = {
   name: { words: 'by name', compare: (a: OwnedThing, b: OwnedThing) => byName(a, b) },
   mass: { words: 'heaviest first', compare: (a: OwnedThing, b: OwnedThing) => b.massG - a.massG || byName(a, b) },
+  packed: {
+    words: 'the tin first',
+    compare: (a: OwnedThing, b: OwnedThing) => Number(packedOf(b) > 0) - Number(packedOf(a) > 0) || byName(a, b),
+  },
   weighed: {
     words: 'not weighed first',
     compare: (a: OwnedThing, b: OwnedThing) => Number(a.isWeighed) - Number(b.isWeighed) || byName(a, b),
@@ -78,6 +82,7 @@ const shown = computed(() => {
   return sorted.value.filter(({ id }) => words.every((word) => texts.value.get(id)?.includes(word)))
 })
 const massG = computed(() => things.value.reduce((sum, thing) => sum + thing.massG * thing.count, 0))
+const packedG = computed(() => tinG(things.value))
 const unweighed = computed(() => sorted.value.filter(({ isWeighed }) => !isWeighed))
 
 const showsCatalogue = ref(false)
@@ -118,7 +123,9 @@ useKeys({}, { z: () => void undo(), 'shift+z': () => void redo(), y: () => void 
               <template v-if="things.length"
                 ><span class="figures">{{ things.length }}</span> things,
                 <span class="figures">{{ grams(massG) }}</span>, <span class="figures">{{ unweighed.length }}</span> not
-                weighed yet.</template
+                weighed yet<template v-if="packedG"
+                  >; <span class="figures">{{ grams(packedG) }}</span> stay packed</template
+                >.</template
               >
               <template v-else>What you own, whatever trips it goes on. </template>
               <span role="status" class="ml-1">{{ savedWords }}</span>

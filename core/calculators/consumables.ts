@@ -1,16 +1,12 @@
 import { defined } from '../validation'
 import { tyreVolumeMl } from '../air'
 import { tyreSizeOf } from '../bike'
-import { decant, padsLeftAlong, sealantMl, sealantLeft, tapeM, tapeTurns, threadM } from '../consumables'
+import { decant, gPerMl, padsLeftAlong, sealantMl, sealantLeft, tapeM, tapeTurns, threadM } from '../consumables'
 import { comfortableShare, handForceN, defaultHandN } from '../fit'
 import { inputReader, type Calculator } from './calculator'
 
-/** Densities, g/mL. Planning values. */
-const lubeGPerMl = 0.9
-const sealantGPerMl = 1
-
-const carriedIn = (amountMl: number, gPerMl: number) => {
-  const { containers, massG } = decant(amountMl, gPerMl)
+const carriedIn = (amountMl: number, fluid: keyof typeof gPerMl) => {
+  const { containers, massG } = decant(amountMl, gPerMl[fluid])
   const names = containers.map(({ name }) => name)
   return {
     id: 'mass',
@@ -70,7 +66,7 @@ export const lube: Calculator = {
       results: [
         { id: 'amount', label: 'Lube', value: amountMl, amount: 'volume' },
         { id: 'goes', label: 'Times, each bike', value: goes, amount: 'number' },
-        carriedIn(amountMl, lubeGPerMl),
+        carriedIn(amountMl, 'lube'),
       ],
     }
   },
@@ -117,7 +113,7 @@ export const sealant: Calculator = {
         { id: 'wet', label: 'Still wet', value: wet(number('months')), amount: 'share' },
         { id: 'full', label: 'A tyre wants', value: fullMl, amount: 'volume' },
         { id: 'topUp', label: 'To top all up', value: topUpMl, amount: 'volume' },
-        carriedIn(topUpMl, sealantGPerMl),
+        carriedIn(topUpMl, 'sealant'),
       ],
       chart: {
         x: { label: 'months', amount: 'months' },

@@ -1,4 +1,5 @@
 export * from './sealant'
 export * from './tape-and-thread'
 export * from './decant'
+export * from './density'
 export * from './pads'

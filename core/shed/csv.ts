@@ -4,6 +4,7 @@ import { currencySchema, moneyAsTyped, planningCurrency, readMoney } from '../mo
 import { Fault, Faults } from '../validation'
 import { guarded, unguarded } from './csv-cells'
 import { mostOwned, ownedThingSchema, type OwnedThing } from './schema'
+import { packedOf } from './tin'
 
 /** Columns of a shed as a table, in the order in which they are written. */
 export const shedColumns = [
@@ -18,6 +19,7 @@ export const shedColumns = [
   'opened',
   'tested',
   'uses',
+  'packed',
   'trusted to',
   'mL',
   'longest mm',
@@ -75,6 +77,7 @@ export function writeShedCsv(shed: readonly OwnedThing[], kinds: KnownKinds): st
     opened: orNothing(thing.opened),
     tested: orNothing(thing.tested),
     uses: String(thing.uses),
+    packed: String(packedOf(thing)),
     'trusted to': orNothing(thing.trustedTo),
     mL: orNothing(thing.volumeMl),
     'longest mm': orNothing(thing.longestMm),
@@ -261,6 +264,7 @@ function thingOfLine(
     opened: cell('opened') || undefined,
     tested: cell('tested') || undefined,
     uses: read('uses', readNumber),
+    packed: read('packed', readNumber),
     trustedTo: read('trusted to', readNumber),
     volumeMl: read('mL', readNumber),
     longestMm: read('longest mm', readNumber),

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { thingSchema } from '../bench'
+import { mostOfAThing, thingSchema } from '../bench'
 import { currencySchema, moneySchema, planningCurrency } from '../money'
 
 /** More things than anybody owns for their bikes. */
@@ -23,6 +23,8 @@ export const ownedThingSchema = thingSchema.omit({ pin: true, condition: true, s
   tested: day,
   /** How often it has been used. */
   uses: z.number().int().min(0).max(100_000).default(0),
+  /** Pieces that stay packed in the tin from trip to trip. */
+  packed: z.number().int().min(0).max(mostOfAThing).default(0),
   volumeMl: z.number().gt(0).max(100_000).nullable().default(null),
   longestMm: z.number().gt(0).max(3000).nullable().default(null),
 })

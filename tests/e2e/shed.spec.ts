@@ -1,4 +1,4 @@
-import { demoGpx, demoShed } from '#catalogue/demo'
+import { demoGpx, demoShed, demoTrip } from '#catalogue/demo'
 import type { OwnedThing, SavedThing } from '#core/shed'
 import type { APIRequestContext, Locator, Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
@@ -345,4 +345,39 @@ test.describe('on the phone', () => {
     await expectNoAxeViolations(page)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
   })
+})
+
+test('a kit is kept packed; the next road says what it adds and what it lets stay at home', async ({ page }) => {
+  await newAccount(page.request, 'Packer')
+  await fillShed(page.request, demoShed)
+  const { bikes, crew, bench } = demoTrip()
+  const alone = { bikes: bikes.filter(({ id }) => id === 'mule'), crew: crew.filter(({ bikeId }) => bikeId === 'mule') }
+  await page.goto(`/trips/${await newTrip(page.request, alone)}/weigh`)
+  await analysed(page)
+  const tin = page.getByRole('region', { name: 'The tin that stays packed' })
+  await expect(tin).toContainText('Nothing of your shed stays packed')
+  await tabTo(page, /^Keep this kit packed$/)
+  await page.keyboard.press('Enter')
+  await expect(tin).toContainText('stay packed from trip to trip')
+  // What nobody owns cannot stay packed.
+  await expect(tin).toContainText(/This road adds .*Disc pads, shape B2/)
+  await expect(tin).not.toContainText('stay at home:')
+  await expect
+    .poll(async () => (await shedOf(page.request)).filter(({ packed }) => packed > 0).length)
+    .toBeGreaterThan(5)
+
+  // Another trip, with no pump on its bench, and one hanger always along.
+  const other = bench
+    .filter(({ name }) => !/pump/i.test(name))
+    .map((thing) => (thing.id === 'hanger-k3' ? { ...thing, pin: { min: 1, max: 1 } } : thing))
+  await page.goto(`/trips/${await newTrip(page.request, { ...alone, bench: other })}/weigh`)
+  await analysed(page)
+  await expect(tin).toContainText(/This road adds .*Hanger, shape K3/)
+  await expect(tin).toContainText(/not on this bench:.*pump/i)
+  await tin.getByRole('button', { name: 'Lay what is in it on the bench' }).click()
+  await expect(tin).not.toContainText('not on this bench')
+  await openShed(page)
+  await expect(page.getByText(/ stay packed\./)).toBeVisible()
+  await page.getByLabel('Order').selectOption('the tin first')
+  await expect(list(page).getByRole('listitem').first()).toContainText(/stays? packed/)
 })

@@ -10,6 +10,7 @@ import { failureInWords, fixInWords, fixOf, timesInWords } from '#wording'
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { describe, expect, it } from 'vitest'
+import { taken } from '../roads/road'
 
 const demo = demoTrip()
 const survey = surveyRoad(demo.road.points)
@@ -46,10 +47,12 @@ describe('what a bench lacks', () => {
   })
 
   it('is worth what the kit saves more with it on the bench', () => {
-    const bench = demo.bench.filter(({ id }) => id !== 'rag')
+    // With pliers on it: else the rag would be told together with some.
+    const laid = [...demo.bench, taken('pliers-tiny')]
+    const bench = laid.filter(({ id }) => id !== 'rag')
     const { found, search } = lackingOn(bench)
     const rag = found.find(({ items }) => items.length === 1 && nth(items, 0).id === 'rag')
-    const whole = { ...demo, bench: demo.bench }
+    const whole = { ...demo, bench: laid }
     const { ledger } = ledgerOfTrip(whole, survey, catalogue)
     const kit = search.best()
     const counts = new Map(search.problem.ledger.items.map(({ id }, i) => [id, nth(kit.counts, i)]))

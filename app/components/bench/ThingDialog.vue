@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { thingSchema, type Thing } from '#core/bench'
+import { divisible, thingSchema, type Thing } from '#core/bench'
 import MeasureField from '../common/MeasureField.vue'
 import ThingForm from './ThingForm.vue'
 
 /** One thing of the bench in full. */
 defineProps<{ thing: Thing; isNew: boolean }>()
-defineEmits<{ close: []; keep: [thing: Thing] }>()
+defineEmits<{ close: []; keep: [thing: Thing]; part: [] }>()
 </script>
 
 <template>
@@ -26,6 +26,11 @@ defineEmits<{ close: []; keep: [thing: Thing] }>()
         :most="1"
         @update:model-value="$event !== null && (draft.condition = $event)"
       />
+    </template>
+    <template #more>
+      <button v-if="!isNew && divisible(thing)" type="button" class="button" @click="$emit('part')">
+        Only a part of it …
+      </button>
     </template>
   </ThingForm>
 </template>

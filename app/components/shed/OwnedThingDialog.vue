@@ -57,6 +57,16 @@ const keep = (thing: OwnedThing) =>
         >Used so often
         <input v-model.number="draft.uses" type="number" min="0" class="field figures mt-1 text-right text-ink" />
       </label>
+      <label class="block text-sm text-soft"
+        >Stay packed in the tin
+        <input
+          v-model.number="draft.packed"
+          type="number"
+          min="0"
+          :max="draft.count"
+          class="field figures mt-1 text-right text-ink"
+        />
+      </label>
       <MeasureField
         label="Trusted to"
         :model-value="draft.trustedTo"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
 import { formatMoney } from '#core/money'
-import { costByUse, type OwnedThing } from '#core/shed'
+import { costByUse, packedOf, type OwnedThing } from '#core/shed'
 import { capabilitiesInWords, conditionInWords } from '#wording'
 import { computed } from 'vue'
 import ThingLine from '../bench/ThingLine.vue'
@@ -35,6 +35,9 @@ const costs = computed(() => {
   >
     <template #name>
       <span v-if="condition" class="block text-xs text-brass">{{ condition }}</span>
+      <span v-if="packedOf(thing)" class="block text-xs text-petrol">{{
+        thing.count > 1 ? `${packedOf(thing)} of ${thing.count} stay packed` : 'stays packed'
+      }}</span>
     </template>
     <template #does>
       <span v-if="costs || thing.note" class="block text-xs text-soft">{{

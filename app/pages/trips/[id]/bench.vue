@@ -13,6 +13,7 @@ import RoomNames from '../../../components/frame/RoomNames.vue'
 import ThingHeads from '../../../components/bench/ThingHeads.vue'
 import ThingLine from '../../../components/bench/ThingLine.vue'
 import FromShedDialog from '../../../components/bench/FromShedDialog.vue'
+import PartDialog from '../../../components/bench/PartDialog.vue'
 import ThingDialog from '../../../components/bench/ThingDialog.vue'
 import { useBench } from '../../../composables/useBench'
 import { useCatalogueFit } from '../../../composables/useCatalogueFit'
@@ -69,6 +70,8 @@ const weighs = ref(false)
 const showsCatalogue = ref(false)
 const edited = shallowRef<Thing>()
 const isNew = ref(false)
+/** The thing of which only a part is laid down. */
+const parted = shallowRef<Thing>()
 
 function put(label: string, next: Thing[], merge?: string) {
   store.edit(label, { bench: next }, merge)
@@ -102,6 +105,16 @@ function keep(thing: Thing) {
   if (isNew.value) put(`lay down ${thing.name}`, [...bench.value, thing])
   else change(thing, thing, `change ${thing.name}`)
   edited.value = undefined
+}
+function partEdited() {
+  parted.value = edited.value
+  edited.value = undefined
+}
+function layPart(part: Thing, instead: boolean) {
+  const whole = defined(parted.value)
+  const next = bench.value.flatMap((thing) => (thing.id !== whole.id ? [thing] : instead ? [part] : [thing, part]))
+  put(`lay down ${part.name}`, next)
+  parted.value = undefined
 }
 const { misfitsOf, servedBy, servesNone } = useSpares()
 /** What speaks against a thing on the bikes of this trip. */
@@ -262,7 +275,15 @@ function doubles(thing: Thing): string {
     />
     <FromShedDialog v-if="showsShed" @close="showsShed = false" />
     <WeighAll v-if="weighs" @close="weighs = false" />
-    <ThingDialog v-if="edited" :thing="edited" :is-new="isNew" @close="edited = undefined" @keep="keep" />
+    <ThingDialog
+      v-if="edited"
+      :thing="edited"
+      :is-new="isNew"
+      @close="edited = undefined"
+      @keep="keep"
+      @part="partEdited"
+    />
+    <PartDialog v-if="parted" :thing="parted" @close="parted = undefined" @lay="layPart" />
   </div>
 </template>
 

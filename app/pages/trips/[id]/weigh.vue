@@ -16,6 +16,7 @@ import OlderTrip from '../../../components/weigh/OlderTrip.vue'
 import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
 import AssumptionsCard from '../../../components/weigh/AssumptionsCard.vue'
+import TinPanel from '../../../components/weigh/TinPanel.vue'
 import ToGetPanel from '../../../components/weigh/ToGetPanel.vue'
 import LeftToLuck from '../../../components/weigh/LeftToLuck.vue'
 import BeamRow from '../../../components/weigh/BeamRow.vue'
@@ -174,6 +175,7 @@ const go = (id: RoomId) =>
         Reckoning what each thing spares …
       </p>
       <ToGetPanel />
+      <TinPanel />
       <LeftToLuck v-if="!wide" class="mt-6" />
       <AssumptionsCard class="mx-4 mt-6" />
     </div>
