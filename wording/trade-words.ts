@@ -19,7 +19,7 @@ export const tradeWords = [
     'schrader',
     'spline',
   ],
-  ...['decanted', 'lube', 'lubed', 'sealant', 'sintered', 'tare', 'torques', 'waypoint', 'waypoints'],
+  ...['decanted', 'lube', 'lubed', 'regulator', 'sealant', 'sintered', 'tare', 'torques', 'waypoint', 'waypoints'],
 ] as const
 
 /** Short for something: units, winds, days, keys, kinds of file, and bodies that publish standards. */
