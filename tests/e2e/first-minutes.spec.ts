@@ -282,20 +282,22 @@ for (const [how, viewport] of sizes) {
     const things = page.getByRole('list', { name: 'Things on the bench' }).getByRole('listitem')
     await expect(things.first()).toBeVisible()
     const laid = await things.count()
-    expect(laid).toBeLessThan(25)
     await page.getByRole('button', { name: 'Take from the catalogue' }).click()
     const catalogueDialog = page.getByRole('dialog')
-    for (let thing = laid; thing < 25; thing++)
+    for (let thing = laid; thing < 25; thing++) {
       await catalogueDialog
         .getByRole('button')
         .filter({ hasText: /^Take$/ })
         .first()
         .click()
+    }
     await catalogueDialog.getByRole('button', { name: 'Close' }).click()
-    await expect(things).toHaveCount(25)
+    // What is laid out for the road may be more by itself.
+    const all = Math.max(25, laid)
+    await expect(things).toHaveCount(all)
     await stage('Weigh').click()
     await analysed(page)
-    await expect(page.locator('[data-row]')).toHaveCount(25)
+    await expect(page.locator('[data-row]')).toHaveCount(all)
     expect((await presses()) - first).toBeLessThanOrEqual(45)
   })
 }

@@ -60,6 +60,7 @@ test.describe('on paper stands what the stage shows, to its end', () => {
     await openOwnDemo(page, 'crew')
     expect((await onPaper(page)).text).toContain('Ansel')
     await page.getByRole('button', { name: 'Hands and practice' }).click()
+    await expect(page.getByRole('table').getByRole('rowheader').first()).toBeVisible()
     const works = await page.getByRole('table').getByRole('rowheader').allInnerTexts()
     expect(works.length).toBeGreaterThan(20)
     const { text } = await onPaper(page)
