@@ -33,7 +33,7 @@ test('tools stand side by side: what each turns, what must be added, and the kit
   const bolts = page.getByRole('group', { name: 'Bolt by bolt' })
   const differing = await bolts.getByRole('row').count()
   await page.getByRole('button', { name: 'all bolts' }).click()
-  expect(await bolts.getByRole('row').count()).toBeGreaterThan(differing)
+  await expect.poll(() => bolts.getByRole('row').count()).toBeGreaterThan(differing)
   await expectNoAxeViolations(page)
 
   // Without a spoke key nothing turns the nipples; with one it does.

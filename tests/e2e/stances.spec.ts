@@ -20,7 +20,7 @@ test('schools stand side by side, are taken up, mixed and given up, and leave no
   await room(page).click()
   await weighed(page)
   const rows = schools(page).getByRole('listitem')
-  expect(await rows.count()).toBe(7)
+  await expect(rows).toHaveCount(7)
   await expect(rows.first()).toContainText('Your plan as it is')
   for (const row of await rows.all()) await expect(row).toContainText(/\d\sg/)
   await expectNoAxeViolations(page)
