@@ -1,13 +1,12 @@
-import { CostsOfFailing } from '../availability'
 import { levelAtDeparture, practisedInTime, skillWords, type Skill } from '../crew'
 import { indexLedger, type Ledger } from '../ledger'
 import { PromiseEvaluator, settlingRounds, type Change } from '../promise'
 import { withPlanning, type Reference } from '../reference'
 import { sharedOpeningCache, type OpeningCache } from '../ride'
 import type { Survey } from '../road'
-import { isHelp, withShut } from '../stress'
+import { isHelp, ledgerBy, withShut } from '../stress'
 import type { Trip } from '../trip'
-import { Hands, ledgerOfTrip, withHands, type LedgerOfTrip } from '../trip-ledger'
+import { Hands, withHands, type LedgerOfTrip } from '../trip-ledger'
 import { nth } from '../validation'
 import type { Verdict } from '../verdicts'
 import { doublings, type Flip } from './flip'
@@ -35,8 +34,7 @@ export function* flips(
   verdict: Verdict,
   book: OpeningCache = sharedOpeningCache,
 ): Generator<Flip> {
-  const builtFor = (plan: Trip) =>
-    ledgerOfTrip(plan, survey, reference, new CostsOfFailing(plan, survey, reference, book))
+  const builtFor = (plan: Trip) => ledgerBy(plan, survey, reference, book)
   const built = builtFor(trip)
   const turns = new Turning(built.ledger, counts, verdict)
   if (turns.isTurned(built.ledger)) return

@@ -1,13 +1,7 @@
-import { demoTrip } from '#catalogue/demo'
 import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
-import { expectNoAxeViolations, openOwnDemo, tabTo } from './steps'
+import { alone, expectNoAxeViolations, openOwnDemo, tabTo } from './steps'
 
-/** One rider on one bike: as much again is weighed in half the time. */
-const alone = () => {
-  const { bikes, crew } = demoTrip()
-  return { bikes: bikes.filter(({ id }) => id === 'mule'), crew: crew.filter(({ bikeId }) => bikeId === 'mule') }
-}
 const room = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Rooms of this stage' }).getByRole('button', { name })
 const sets = (page: Page) => page.getByRole('list', { name: 'Tools side by side' }).locator('> li')

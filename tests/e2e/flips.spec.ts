@@ -1,13 +1,7 @@
 import type { Page } from '@playwright/test'
-import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
-import { expectNoAxeViolations, openOwnDemo, rowOf } from './steps'
+import { alone, expectNoAxeViolations, openOwnDemo, rowOf } from './steps'
 
-/** One rider on one bike: as much again is weighed in half the time. */
-const alone = () => {
-  const { bikes, crew } = demoTrip()
-  return { bikes: bikes.filter(({ id }) => id === 'mule'), crew: crew.filter(({ bikeId }) => bikeId === 'mule') }
-}
 const lines = (page: Page, side: 'comes along' | 'stays at home') =>
   page.getByRole('list', { name: `What would change that it ${side}` }).getByRole('listitem')
 const tried = (page: Page) => expect(page.getByText('The nearest first.')).toBeVisible()

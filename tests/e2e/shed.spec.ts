@@ -4,7 +4,18 @@ import type { APIRequestContext, Locator, Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { chooseFile, countPresses } from './presses'
 import { expect, test } from './rig'
-import { again, analysed, expectNoAxeViolations, fillShed, newAccount, newTrip, onServer, saved, tabTo } from './steps'
+import {
+  again,
+  alone,
+  analysed,
+  expectNoAxeViolations,
+  fillShed,
+  newAccount,
+  newTrip,
+  onServer,
+  saved,
+  tabTo,
+} from './steps'
 
 const gpxFile = { name: 'over_two_passes.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(demoGpx()) }
 const csv = (text: string) => ({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
@@ -350,9 +361,8 @@ test.describe('on the phone', () => {
 test('a kit is kept packed; the next road says what it adds and what it lets stay at home', async ({ page }) => {
   await newAccount(page.request, 'Packer')
   await fillShed(page.request, demoShed)
-  const { bikes, crew, bench } = demoTrip()
-  const alone = { bikes: bikes.filter(({ id }) => id === 'mule'), crew: crew.filter(({ bikeId }) => bikeId === 'mule') }
-  await page.goto(`/trips/${await newTrip(page.request, alone)}/weigh`)
+  const { bench } = demoTrip()
+  await page.goto(`/trips/${await newTrip(page.request, alone())}/weigh`)
   await analysed(page)
   const tin = page.getByRole('region', { name: 'The tin that stays packed' })
   await expect(tin).toContainText('Nothing of your shed stays packed')
@@ -370,7 +380,7 @@ test('a kit is kept packed; the next road says what it adds and what it lets sta
   const other = bench
     .filter(({ name }) => !/pump/i.test(name))
     .map((thing) => (thing.id === 'hanger-k3' ? { ...thing, pin: { min: 1, max: 1 } } : thing))
-  await page.goto(`/trips/${await newTrip(page.request, { ...alone, bench: other })}/weigh`)
+  await page.goto(`/trips/${await newTrip(page.request, { ...alone(), bench: other })}/weigh`)
   await analysed(page)
   await expect(tin).toContainText(/This road adds .*Hanger, shape K3/)
   await expect(tin).toContainText(/not on this bench:.*pump/i)

@@ -1,13 +1,8 @@
 import type { Page } from '@playwright/test'
 import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
-import { analysed, expectNoAxeViolations, onServer, openOwnDemo } from './steps'
+import { alone, analysed, expectNoAxeViolations, onServer, openOwnDemo } from './steps'
 
-/** One rider on one bike: as much again is weighed in half the time. */
-const alone = () => {
-  const { bikes, crew } = demoTrip()
-  return { bikes: bikes.filter(({ id }) => id === 'mule'), crew: crew.filter(({ bikeId }) => bikeId === 'mule') }
-}
 const tripId = (page: Page) => page.url().split('/trips/')[1]?.slice(0, 36) ?? ''
 const room = (page: Page) =>
   page.getByRole('navigation', { name: 'Rooms of this stage' }).getByRole('button', { name: 'Bad days' })

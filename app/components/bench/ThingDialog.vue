@@ -5,7 +5,7 @@ import ThingForm from './ThingForm.vue'
 
 /** One thing of the bench in full. */
 defineProps<{ thing: Thing; isNew: boolean }>()
-defineEmits<{ close: []; keep: [thing: Thing]; part: [] }>()
+defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
 </script>
 
 <template>
@@ -27,8 +27,8 @@ defineEmits<{ close: []; keep: [thing: Thing]; part: [] }>()
         @update:model-value="$event !== null && (draft.condition = $event)"
       />
     </template>
-    <template #more>
-      <button v-if="!isNew && divisible(thing)" type="button" class="button" @click="$emit('part')">
+    <template #more="{ draft }">
+      <button v-if="!isNew && divisible(draft)" type="button" class="button" @click="$emit('part', draft)">
         Only a part of it …
       </button>
     </template>

@@ -106,13 +106,14 @@ function keep(thing: Thing) {
   else change(thing, thing, `change ${thing.name}`)
   edited.value = undefined
 }
-function partEdited() {
-  parted.value = edited.value
+/** What was changed in the form before counts, if it makes sense. */
+function partEdited(draft: Thing) {
+  parted.value = thingSchema.safeParse(draft).data ?? edited.value
   edited.value = undefined
 }
 function layPart(part: Thing, instead: boolean) {
   const whole = defined(parted.value)
-  const next = bench.value.flatMap((thing) => (thing.id !== whole.id ? [thing] : instead ? [part] : [thing, part]))
+  const next = bench.value.flatMap((thing) => (thing.id !== whole.id ? [thing] : instead ? [part] : [whole, part]))
   put(`lay down ${part.name}`, next)
   parted.value = undefined
 }
