@@ -31,6 +31,7 @@ const rooms = [
   'shed',
   'scale',
   'trip',
+  'access',
   'availability',
   'trip-ledger',
   'practice',
@@ -62,13 +63,13 @@ module.exports = {
     },
     {
       name: 'core-is-pure',
-      comment: 'The core imports only itself, zod and small libraries for mathematics and parsing.',
+      comment: 'The core imports only itself, zod and small libraries for mathematics, parsing and comparing.',
       severity: 'error',
       from: { path: '^core/' },
       to: {
         pathNot: [
           '^core/',
-          '^node_modules/(zod|papaparse|geo-coordinates-parser|geographiclib-geodesic|fast-xml-builder|saxes|highs|suncalc|opening_hours|@stdlib/math-base-special-gammainc)/',
+          '^node_modules/(zod|papaparse|fast-deep-equal|geo-coordinates-parser|geographiclib-geodesic|fast-xml-builder|saxes|highs|suncalc|opening_hours|@stdlib/math-base-special-gammainc)/',
         ],
       },
     },

@@ -1,4 +1,5 @@
 import { demoTrip } from '#catalogue/demo'
+import { soleAccess, type Access } from '#core/access'
 import { partNames, sameRevision, type Revision, type Revisions, type Trip } from '#core/trip'
 import { MemoryOutbox } from '../app/session/memory-outbox'
 import type { Timers } from '../app/session/timers'
@@ -57,6 +58,8 @@ interface KeptTrip {
   /** The revisions that each save made. */
   done: Map<string, Record<string, Revision>>
   gone: boolean
+  /** How whoever asks stands to it. */
+  access: Access
 }
 
 /** How the server behaves towards the next requests. */
@@ -84,7 +87,7 @@ export class FakeServer implements TripServer {
 
   begin(id: string, trip: Trip): void {
     const revisions = Object.fromEntries(partNames.map((part) => [part, { number: 1, save: 'begun' }]))
-    this.trips.set(id, { trip, revisions, done: new Map(), gone: false })
+    this.trips.set(id, { trip, revisions, done: new Map(), gone: false, access: soleAccess })
   }
 
   async load(id: string): Promise<Loaded> {
@@ -93,12 +96,14 @@ export class FakeServer implements TripServer {
     if (barred) return barred
     const kept = this.trips.get(id)
     if (!kept || kept.gone) return { kind: 'gone' }
-    return { kind: 'loaded', trip: structuredClone(kept.trip), revisions: structuredClone(kept.revisions) as Revisions }
+    const { trip, revisions, access } = structuredClone(kept)
+    return { kind: 'loaded', trip, revisions: revisions as Revisions, access }
   }
 
   async revisions(id: string) {
     const loaded = await this.load(id)
-    return loaded.kind === 'loaded' ? { kind: 'known' as const, revisions: loaded.revisions } : loaded
+    if (loaded.kind !== 'loaded') return loaded
+    return { kind: 'known' as const, revisions: loaded.revisions, access: loaded.access }
   }
 
   async save(id: string, save: string, changes: readonly PartChange[]): Promise<Saved> {
@@ -148,7 +153,7 @@ export class FakeServer implements TripServer {
     if (this.refused.has(save)) return { kind: 'refused', lines: ['not as it is'] }
     const revisionOf = (part: string): Revision => kept.revisions[part] ?? { number: 0, save: '' }
     const saved = (made: Record<string, Revision>): Saved =>
-      structuredClone({ kind: 'saved', made, revisions: kept.revisions as Revisions })
+      structuredClone({ kind: 'saved', made, revisions: kept.revisions as Revisions, access: kept.access })
     const before = kept.done.get(save)
     if (before) return saved(before)
     if (changes.some(({ part, base }) => !sameRevision(revisionOf(part), base))) return { kind: 'stale' }

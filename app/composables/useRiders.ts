@@ -1,5 +1,6 @@
 import { bikeFrom } from '#catalogue'
 import { practised, riderSchema, unpractised, type Rider, type Skill } from '#core/crew'
+import { withoutRider } from '#core/trip'
 import { computed } from 'vue'
 import { useTripStore } from '../stores/trip'
 
@@ -75,8 +76,7 @@ export function useRiders() {
 
   /** Somebody goes on: the last rider stays. */
   function remove(rider: Rider) {
-    if (crew.value.length > 1)
-      store.edit(`${rider.name} stays at home`, { crew: crew.value.filter(({ id }) => id !== rider.id) })
+    if (crew.value.length > 1) store.edit(`${rider.name} stays at home`, withoutRider(store.openTrip, rider.id))
   }
 
   return {

@@ -33,7 +33,7 @@ async function goOn() {
   // What waits on this device since a sign-in ended is brought to the server, whichever page comes next.
   if (signInState.value === 'signed in') void useTripSessions().then((sessions) => sessions.tryAgain())
   const next = route.query.next
-  await navigateTo(typeof next === 'string' && /^\/(trips|shed|account)(\/|$)/.test(next) ? next : '/trips')
+  await navigateTo(typeof next === 'string' && /^\/(trips|shed|account|join)(\/|$)/.test(next) ? next : '/trips')
 }
 await ask()
 if (signInState.value === 'signed in') await goOn()

@@ -121,6 +121,7 @@ export class Delivery {
       const loaded = await this.tools.server.load(this.trip)
       if (loaded.kind !== 'loaded') return loaded
       await this.copy.keep(loaded.trip, loaded.revisions)
+      await this.copy.grant(loaded.access)
       return { kind: 'opened' }
     })
   }
@@ -176,6 +177,7 @@ export class Delivery {
       case 'saved':
         this.tries = 0
         await this.copy.settle(sending, values, answer.made)
+        await this.copy.grant(answer.access)
         return this.isUpToDate(answer.revisions) || this.pull()
       case 'stale':
         await this.copy.abandon()
@@ -207,6 +209,7 @@ export class Delivery {
       this.unreached(known)
       return
     }
+    await this.copy.grant(known.access)
     if (this.copy.unsaved > 0) return
     if (!this.isUpToDate(known.revisions) && !(await this.pull())) return
     if (this.copy.unsaved === 0) this.enter({ kind: 'clean' })
@@ -219,6 +222,7 @@ export class Delivery {
       this.unreached(loaded)
       return false
     }
+    await this.copy.grant(loaded.access)
     return this.takeIn(loaded.trip, loaded.revisions, {})
   }
 

@@ -1,3 +1,4 @@
+import type { Access } from '#core/access'
 import type { OwnedThing } from '#core/shed'
 import type { PartName, Revisions } from '#core/trip'
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
@@ -19,6 +20,8 @@ export interface TripRow {
   readonly openedAt: number
   /** The format of the parts that are kept. */
   readonly format: string
+  /** How the person stands to it; an older Rag Tin kept only trips of their own. */
+  readonly access?: Access
 }
 
 export interface PartRow {

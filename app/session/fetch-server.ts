@@ -1,3 +1,4 @@
+import type { Access } from '#core/access'
 import type { Revisions, Trip } from '#core/trip'
 import { FetchError } from 'ofetch'
 import { jsonBlob } from '../http/json-blob'
@@ -25,7 +26,10 @@ function unreached(error: unknown): Unreached {
 export const fetchServer = (person: string): TripServer => ({
   async load(trip): Promise<Loaded> {
     try {
-      const answer = await api<{ trip: Trip; revisions: Revisions }>(`/api/trips/${trip}`, asking(person))
+      const answer = await api<{ trip: Trip; revisions: Revisions; access: Access }>(
+        `/api/trips/${trip}`,
+        asking(person),
+      )
       return { kind: 'loaded', ...answer }
     } catch (error) {
       return unreached(error)
@@ -34,7 +38,8 @@ export const fetchServer = (person: string): TripServer => ({
 
   async revisions(trip) {
     try {
-      return { kind: 'known', revisions: await api<Revisions>(`/api/trips/${trip}/revisions`, asking(person)) }
+      const known = await api<{ revisions: Revisions; access: Access }>(`/api/trips/${trip}/revisions`, asking(person))
+      return { kind: 'known', ...known }
     } catch (error) {
       return unreached(error)
     }
@@ -43,7 +48,7 @@ export const fetchServer = (person: string): TripServer => ({
   async save(trip, save, changes: readonly PartChange[]): Promise<Saved> {
     try {
       const body = await jsonBlob({ save, changes })
-      const made = await api<{ made: Partial<Revisions>; revisions: Revisions }>(`/api/trips/${trip}`, {
+      const made = await api<{ made: Partial<Revisions>; revisions: Revisions; access: Access }>(`/api/trips/${trip}`, {
         method: 'PATCH',
         body,
         ...asking(person),

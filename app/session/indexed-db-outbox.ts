@@ -1,4 +1,5 @@
 import { catalogue } from '#catalogue'
+import type { Access } from '#core/access'
 import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '#core/trip'
 import type { IDBPDatabase } from 'idb'
 import { nameWithSteps } from './outbox'
@@ -46,6 +47,7 @@ export class IndexedDbOutbox implements Outbox {
       })),
       settledUpTo: row.settledUpTo,
       sending: row.sending,
+      access: row.access,
     }
   }
 
@@ -67,6 +69,13 @@ export class IndexedDbOutbox implements Outbox {
     }
     await tx.done
     await this.forgetOld(trip)
+  }
+
+  async grant(trip: string, access: Access): Promise<void> {
+    const tx = this.db.transaction('trips', 'readwrite', onDisk)
+    const row = await tx.store.get([this.person, trip])
+    if (row) await tx.store.put({ ...row, access })
+    await tx.done
   }
 
   async append(trip: string, step: Step): Promise<number> {

@@ -1,3 +1,4 @@
+import type { Access } from '#core/access'
 import { partNames, sameRevision, type Revisions, type Trip } from '#core/trip'
 import { nameWithSteps } from './outbox'
 import type { KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
@@ -7,6 +8,7 @@ interface Kept {
   revisions: Revisions
   settledUpTo: number
   sending: Sending | undefined
+  access: Access | undefined
 }
 
 /** An outbox that lasts as long as this window: where the browser keeps no database for the page. */
@@ -20,14 +22,20 @@ export class MemoryOutbox implements Outbox {
   async read(trip: string, known?: Known): Promise<KeptTrip | undefined> {
     const kept = this.trips.get(trip)
     if (!kept) return undefined
-    const { document, revisions, settledUpTo, sending } = kept
+    const { document, revisions, settledUpTo, sending, access } = kept
     const asked = partNames.filter((part) => !known || !sameRevision(known.revisions[part], revisions[part]))
     const parts = Object.fromEntries(asked.map((part) => [part, document[part]]))
-    return { revisions, parts, steps: [...this.stepsOf(trip)], settledUpTo, sending }
+    return { revisions, parts, steps: [...this.stepsOf(trip)], settledUpTo, sending, access }
   }
 
   async keep(trip: string, document: Trip, revisions: Revisions): Promise<void> {
-    if (!this.trips.has(trip)) this.trips.set(trip, { document, revisions, settledUpTo: 0, sending: undefined })
+    if (this.trips.has(trip)) return
+    this.trips.set(trip, { document, revisions, settledUpTo: 0, sending: undefined, access: undefined })
+  }
+
+  async grant(trip: string, access: Access): Promise<void> {
+    const kept = this.trips.get(trip)
+    if (kept) kept.access = access
   }
 
   async append(trip: string, step: Step): Promise<number> {

@@ -1,3 +1,4 @@
+import type { Access } from '#core/access'
 import { partNames, sameRevision, type PartName, type Revisions, type Trip } from '#core/trip'
 import { isOrder, type Change } from './changes'
 
@@ -29,6 +30,8 @@ export interface KeptTrip {
   /** Steps up to this place have reached the server, or have been taken in by it. */
   readonly settledUpTo: number
   readonly sending: Sending | undefined
+  /** How the person stands to it, as the server last said; undefined where it never did. */
+  readonly access: Access | undefined
 }
 
 /** What somebody knows of a trip who asks for it again. */
@@ -56,6 +59,8 @@ export interface Outbox {
   read(trip: string, known?: Known): Promise<KeptTrip | undefined>
   /** Keeps a trip as the server sent it, where none is kept yet; steps that were left behind stay. */
   keep(trip: string, document: Trip, revisions: Revisions): Promise<void>
+  /** Keeps how the person stands to a trip that is kept. */
+  grant(trip: string, access: Access): Promise<void>
   /** @returns the place of the step */
   append(trip: string, step: Step): Promise<number>
   /** What is to be sent now: the save that was not answered yet, else all steps that are there; undefined where there are none. */

@@ -1,11 +1,12 @@
 import { catalogue } from '#catalogue'
+import { soleAccess } from '#core/access'
 import { kmAlong } from '#core/road'
 import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '#core/trip'
 import type { IDBPDatabase } from 'idb'
 import { onDisk, openDeviceDatabase, type DeviceDatabase, type OwnTripRow } from './device-database'
 import type { Parts } from './outbox'
 import { packed, unpacked } from './packed-rows'
-import type { Loaded, PartChange, Saved, TripServer, Unreached } from './trip-server'
+import type { Known, Loaded, PartChange, Saved, TripServer, Unreached } from './trip-server'
 
 /** A trip of this device as it is listed. */
 export type OwnTrip = Pick<OwnTripRow, 'trip' | 'name' | 'lengthKm' | 'things' | 'changedAt'>
@@ -74,14 +75,15 @@ export class OwnTrips implements TripServer {
         format: row.format,
         ...Object.fromEntries(parts.map(({ part, value }) => [part, unpacked(value)])),
       }
-      return { kind: 'loaded', trip: tripSchema.parse(migrate(document, catalogue)), revisions: row.revisions }
+      const read = tripSchema.parse(migrate(document, catalogue))
+      return { kind: 'loaded', trip: read, revisions: row.revisions, access: soleAccess }
     })
   }
 
-  revisions(trip: string): Promise<{ readonly kind: 'known'; readonly revisions: Revisions } | Unreached> {
+  revisions(trip: string): Promise<Known> {
     return this.answering(async (db) => {
       const row = await rowOf(db, trip)
-      return row ? { kind: 'known', revisions: row.revisions } : gone
+      return row ? { kind: 'known', revisions: row.revisions, access: soleAccess } : gone
     })
   }
 
@@ -101,7 +103,7 @@ export class OwnTrips implements TripServer {
       ) as Partial<Revisions>
       // Offered twice under one name, it is done once.
       if (changes.every(({ part }) => row.revisions[part].save === save)) {
-        return { kind: 'saved', made, revisions: row.revisions }
+        return { kind: 'saved', made, revisions: row.revisions, access: soleAccess }
       }
       if (!changes.every(({ part, base }) => sameRevision(base, row.revisions[part]))) return { kind: 'stale' }
       const revisions = { ...row.revisions, ...made }
@@ -115,7 +117,7 @@ export class OwnTrips implements TripServer {
         ...rowsOf(trip, parts).map((each) => tx.objectStore('ownParts').put(each)),
         tx.done,
       ])
-      return { kind: 'saved', made, revisions }
+      return { kind: 'saved', made, revisions, access: soleAccess }
     })
   }
 

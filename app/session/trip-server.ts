@@ -1,3 +1,4 @@
+import type { Access } from '#core/access'
 import type { PartName, Revision, Revisions, Trip } from '#core/trip'
 
 /** One part as it shall be, and the revision it was made from. */
@@ -15,11 +16,17 @@ export type Unreached =
   /** No answer, or none that says whether it was done. */
   | { readonly kind: 'away'; readonly lines: readonly string[] }
 
-export type Loaded = { readonly kind: 'loaded'; readonly trip: Trip; readonly revisions: Revisions } | Unreached
+/** How a trip stands on the server, and how this person stands to it. */
+interface Standing {
+  readonly revisions: Revisions
+  readonly access: Access
+}
+export type Known = ({ readonly kind: 'known' } & Standing) | Unreached
+export type Loaded = ({ readonly kind: 'loaded'; readonly trip: Trip } & Standing) | Unreached
 
 export type Saved =
   /** Done, now or before: the revisions that this save made of its parts, and all revisions as they are now. */
-  | { readonly kind: 'saved'; readonly made: Partial<Revisions>; readonly revisions: Revisions }
+  | ({ readonly kind: 'saved'; readonly made: Partial<Revisions> } & Standing)
   /** A part has been saved by somebody else since; nothing was done. */
   | { readonly kind: 'stale' }
   /** Nothing was done, and the same would be refused again. */
@@ -29,7 +36,7 @@ export type Saved =
 /** The server as a trip's session sees it. It never throws: whatever happens is an answer. */
 export interface TripServer {
   load(trip: string): Promise<Loaded>
-  revisions(trip: string): Promise<{ readonly kind: 'known'; readonly revisions: Revisions } | Unreached>
+  revisions(trip: string): Promise<Known>
   /**
    * Saves some parts, all or none.
    *

@@ -1,3 +1,4 @@
+import type { Access } from '#core/access'
 import type { PartName, Trip } from '#core/trip'
 import { applied, stillFits, type Change } from './changes'
 import type { Choices } from './conflicts'
@@ -71,6 +72,10 @@ export class TripSession {
 
   get document(): Trip | undefined {
     return this.copy.document
+  }
+  /** How the person stands to the trip, as the server last said; undefined where it never did. */
+  get access(): Access | undefined {
+    return this.copy.access
   }
   get undoLabel(): string | undefined {
     return this.history.undoLabel

@@ -1,3 +1,4 @@
+import type { ChangeLine } from '#core/access'
 import type { PartName, Trip } from '#core/trip'
 import type { Amount, UnitSystem } from '#core/units'
 import { amountInWords, gramsInWords, kmInWords } from '#wording'
@@ -58,6 +59,8 @@ const fields: Readonly<Record<string, string>> = {
   climbMPerH: 'climb that takes an hour',
   pace: 'speed in km/h',
   nights: 'nights that are settled',
+  broughtBy: 'who brings it',
+  shed: 'whose shed it is of',
 }
 
 /** Units that names of the document end with. */
@@ -151,3 +154,14 @@ function valueInWords(value: unknown, key: Path[number] | undefined, system: Uni
     .map(([field, entry]) => `${readAloud(field)} ${typeof entry === 'object' ? '…' : String(entry)}`)
     .join(', ')
 }
+
+/** What somebody changed: "bench: mini pump, mass and how many". */
+export function changeInWords({ part, name, how, fields }: ChangeLine): string {
+  if (part === 'name') return `called the trip ${name}`
+  const told = fields.slice(0, fieldsTold).map(readAloud)
+  const rest = fields.length > fieldsTold ? [...told, `${fields.length - fieldsTold} more`] : told
+  const what = how === 'changed' ? rest.join(', ') : how
+  return [`${parts[part]}${name ? `: ${name}` : ''}`, ...(what ? [what] : [])].join(name ? ', ' : ': ')
+}
+/** So many are named. */
+const fieldsTold = 4

@@ -1,3 +1,4 @@
+import type { Access } from '#core/access'
 import { partNames, tripFormat, type PartName, type Revisions, type Trip } from '#core/trip'
 import equal from 'fast-deep-equal'
 import { applied, changesBetween, type Change } from './changes'
@@ -60,6 +61,7 @@ export class WorkingCopy {
   private base: Base | undefined
   private log: LoggedStep[] = []
   private shown: Trip | undefined
+  private granted: Access | undefined
   private outbox: Outbox
   private isAlone = false
   private ended = false
@@ -84,6 +86,10 @@ export class WorkingCopy {
   }
   get revisions(): Revisions | undefined {
     return this.base?.revisions
+  }
+  /** How the person stands to the trip, as the server last said; undefined where it never did. */
+  get access(): Access | undefined {
+    return this.granted
   }
   /** Steps that the server does not have, as far as this window knows. */
   get unsaved(): number {
@@ -114,6 +120,19 @@ export class WorkingCopy {
     } catch (error) {
       this.base = { trip, revisions, settledUpTo: 0 }
       this.show(trip)
+      await this.goAlone(error)
+    }
+  }
+
+  /** Takes in how the person stands to the trip. */
+  async grant(access: Access): Promise<void> {
+    if (equal(access, this.granted)) return
+    this.granted = access
+    this.listener.shown()
+    try {
+      await this.outbox.grant(this.trip, access)
+      this.tellOthers()
+    } catch (error) {
       await this.goAlone(error)
     }
   }
@@ -217,6 +236,7 @@ export class WorkingCopy {
     const before = this.base?.revisions
     const trip = { format: tripFormat, ...known, ...kept.parts } as Trip
     this.base = { trip, revisions: kept.revisions, settledUpTo: kept.settledUpTo }
+    this.granted = kept.access ?? this.granted
     const placed = new Set(kept.steps.map(({ id }) => id))
     // Steps of this window that are still on their way into the outbox.
     const own = this.log.filter((step) => !placed.has(step.id))

@@ -2,7 +2,7 @@ import type { RoadView } from '#core/availability'
 import { nth } from '#core/validation'
 import type { Moved } from '#wording'
 import { defineStore } from 'pinia'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { useKitStore, type Chosen } from './kit'
 import { useTripStore } from './trip'
 
@@ -18,20 +18,13 @@ export const useSupposition = defineStore('supposition', () => {
   const kit = useKitStore()
   const before = shallowRef<Before>()
   const isOn = computed(() => store.isSupposing && before.value !== undefined)
-
-  function begin() {
-    if (store.isSupposing) return
-    before.value = { chosen: kit.chosen, view: kit.analysis?.view ?? null }
-    store.suppose()
-  }
-  function letGo() {
-    store.letGo()
-    before.value = undefined
-  }
-  function keep() {
-    store.keep()
-    before.value = undefined
-  }
+  // Whoever changes what is not theirs supposes it: one does not always begin by saying so.
+  watch(
+    () => store.isSupposing,
+    (isSupposing) =>
+      (before.value = isSupposing ? { chosen: kit.chosen, view: kit.analysis?.view ?? null } : undefined),
+    { flush: 'sync' },
+  )
 
   const countsOf = (chosen: Chosen | null | undefined) =>
     new Map(chosen?.built.ledger.items.map(({ id }, i) => [id, chosen.kit ? nth(chosen.kit.counts, i) : 0]))
@@ -45,5 +38,5 @@ export const useSupposition = defineStore('supposition', () => {
       .filter(({ by }) => by !== 0)
   })
 
-  return { before, isOn, moved, begin, letGo, keep }
+  return { before, isOn, moved, begin: store.suppose, letGo: store.letGo, keep: store.keep }
 })

@@ -1,5 +1,7 @@
-import type { PartName, Trip } from '#core/trip'
+import { broughtByLayer, refusedChanges, soleAccess, type Access } from '#core/access'
+import { partNames, type PartName, type Trip } from '#core/trip'
 import { cutTo, defined } from '#core/validation'
+import equal from 'fast-deep-equal'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { nextTask } from '../timing/next-task'
@@ -30,6 +32,10 @@ export const useTripStore = defineStore('trip', () => {
   const isSupposing = ref(false)
   /** Whether anything is supposed to be otherwise. */
   const isOtherwise = ref(false)
+  /** How whoever looks at the trip stands to it. */
+  const access = shallowRef<Access>(soleAccess)
+  /** Of what is supposed, why it cannot be kept; nothing where it can. */
+  const notTheirs = shallowRef<readonly string[]>([])
   let session: TripSession | undefined
   let supposition: Supposition | undefined
   let stopMirroring: () => void = () => undefined
@@ -38,6 +44,8 @@ export const useTripStore = defineStore('trip', () => {
   function mirror(from: TripSession) {
     if (from.document) supposition?.becameOtherwise(from.document)
     trip.value = supposition?.document ?? from.document
+    access.value = from.access ?? soleAccess
+    notTheirs.value = refused(supposition?.document)
     isSupposing.value = supposition !== undefined
     isOtherwise.value = supposition !== undefined && supposition.changes.length > 0
     state.value = from.state
@@ -47,6 +55,14 @@ export const useTripStore = defineStore('trip', () => {
     const { undoLabel: undoes, redoLabel: redoes } = supposition ?? from
     undoLabel.value = undoes
     redoLabel.value = redoes
+  }
+
+  /** What whoever looks at the trip may not change of it to these parts. */
+  function refused(parts: Parts | undefined): string[] {
+    const document = session?.document
+    if (!document || !parts || access.value.role === 'owner') return []
+    const changed = partNames.filter((part) => part in parts && !equal(parts[part], document[part]))
+    return refusedChanges(access.value, document, { ...document, ...parts }, changed)
   }
 
   /** From now on edits are supposed and not made, until they are kept or let go. */
@@ -72,8 +88,8 @@ export const useTripStore = defineStore('trip', () => {
   /** What is supposed becomes the plan, as one step. */
   function keep() {
     const kept = supposition?.document
+    if (!session || !kept || refused(kept).length > 0) return
     supposition = undefined
-    if (!session || !kept) return
     session.edit('keep what was supposed', kept)
     mirror(session)
   }
@@ -107,6 +123,7 @@ export const useTripStore = defineStore('trip', () => {
     stopMirroring()
     session = undefined
     supposition = undefined
+    access.value = soleAccess
     isSupposing.value = false
     isOtherwise.value = false
     id.value = ''
@@ -115,12 +132,15 @@ export const useTripStore = defineStore('trip', () => {
   }
 
   /**
-   * Changes some parts at once, as one step that can be taken back.
+   * Changes some parts at once, as one step that can be taken back. What is not theirs to change they suppose from then on.
    *
    * @param merge edits with the same mark in a row become one step: a dial being turned
    */
   function edit(label: string, parts: Parts, merge?: string) {
-    const plain = withoutProxies(parts, trip.value)
+    const given = withoutProxies(parts, trip.value)
+    const bench = given.bench && broughtByLayer(access.value, trip.value?.bench ?? [], given.bench)
+    const plain = bench ? { ...given, bench } : given
+    if (!supposition && refused(plain).length > 0) suppose()
     if (!supposed((supposition) => supposition.edit(label, plain, merge))) session?.edit(label, plain, merge)
   }
   function undo() {
@@ -165,6 +185,8 @@ export const useTripStore = defineStore('trip', () => {
     takenIn,
     undoLabel,
     redoLabel,
+    access,
+    notTheirs,
     open,
     leave,
     edit,

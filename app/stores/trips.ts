@@ -1,3 +1,4 @@
+import type { Role } from '#core/access'
 import type { Planning } from '#core/reference'
 import type { Trip } from '#core/trip'
 import { guest } from '../session/guest'
@@ -16,6 +17,12 @@ export interface TripLine {
   readonly updatedAt: string
   readonly lengthKm: number | null
   readonly things: number
+  /** How one stands to it. */
+  readonly role: Role
+  /** Who its owner is, where somebody else is. */
+  readonly owner: string
+  /** How many others share it, where one owns it. */
+  readonly others: number
 }
 
 /** A trip that was thrown away. */
@@ -82,6 +89,9 @@ const ofDevice: Trips = {
       ...rest,
       id: trip,
       updatedAt: new Date(changedAt).toISOString(),
+      role: 'owner' as const,
+      owner: '',
+      others: 0,
     }))
   },
   async create(document) {

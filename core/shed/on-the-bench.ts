@@ -42,9 +42,9 @@ export function differsIn(thing: Thing, owned: OwnedThing, condition: number): (
   return Math.abs(thing.condition - condition) < noticed ? fields : [...fields, 'condition']
 }
 
-/** The thing of the bench as the shed says it; how many there are, and its pin, stay. */
+/** The thing of the bench as the shed says it; how many there are, who brings them, and their pin, stay. */
 export function asInShed(thing: Thing, owned: OwnedThing, condition: number): Thing {
-  return { ...laidFromShed(owned, thing.id, condition), count: thing.count, pin: thing.pin }
+  return { ...laidFromShed(owned, thing.id, condition), count: thing.count, broughtBy: thing.broughtBy, pin: thing.pin }
 }
 
 /** The thing of the shed as the bench says it; what only a shed knows stays. */

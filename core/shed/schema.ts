@@ -8,7 +8,7 @@ export const mostOwned = 2000
 const day = z.iso.date().nullable().default(null)
 
 /** A thing that a rider owns, whatever trips it goes on. */
-export const ownedThingSchema = thingSchema.omit({ pin: true, condition: true, shed: true }).extend({
+export const ownedThingSchema = thingSchema.omit({ pin: true, condition: true, shed: true, broughtBy: true }).extend({
   /** Whether its mass was read from a scale. */
   isWeighed: z.boolean().default(false),
   /** How far its owner trusts it; null where its age says so. */

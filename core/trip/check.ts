@@ -22,6 +22,7 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
   const techniques = ids(reference.techniques)
   const jobs = ids(reference.jobs)
   const bikes = ids(trip.bikes)
+  const riders = ids(trip.crew)
 
   const once = (list: readonly { id: string }[], where: string) => {
     const seen = new Set<string>()
@@ -85,6 +86,9 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
       if (!functions.has(wanted)) fault(`bench[${i}].provides`, `"${wanted}"`, 'the id of a function of a tool')
     }
     for (const classId of Object.keys(thing.units)) knownClass(classId, `bench[${i}].units`)
+    if (thing.broughtBy !== null && !riders.has(thing.broughtBy)) {
+      fault(`bench[${i}].broughtBy`, `"${thing.broughtBy}"`, 'the id of one of the crew')
+    }
     if (thing.pin && thing.pin.min > thing.count) {
       fault(`bench[${i}].pin.min`, `${thing.pin.min}`, `at most the ${thing.count} on the bench`)
     }

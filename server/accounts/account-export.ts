@@ -5,7 +5,7 @@ import { writeShedCsv } from '#core/shed'
 import type { Database } from '../db/connection'
 import { planningOf } from '../db/planning'
 import { readShed } from '../db/shed'
-import { listBin, listTrips, readAnyDocument } from '../db/trips'
+import { listBin, listShared, listTrips, readAnyDocument } from '../db/trips'
 import type { Person } from './people'
 import { sessionsOf } from './sessions'
 
@@ -37,6 +37,7 @@ export async function exportAccount(
     since: createdAt,
     planning: planningOf(planning),
     signedIn: (await sessionsOf(db, id)).map((session) => session.createdAt),
+    sharedWithMe: (await listShared(db, id)).map(({ name, owner, role }) => ({ name, owner, role })),
     trips: trips.map(({ file, name, updatedAt, deletedAt }) => ({ file, name, updatedAt, thrownAwayAt: deletedAt })),
   }
   zip.addBuffer(Buffer.from(`${JSON.stringify(account, null, 2)}\n`), 'account.json')

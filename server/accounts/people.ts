@@ -3,6 +3,7 @@ import { eq } from 'drizzle-orm'
 import type { Connection, Database } from '../db/connection'
 import { users } from '../db/schema'
 import { allOrNothing } from '../db/transaction'
+import { leaveTripsToOthers } from '../sharing/people'
 
 export interface Person {
   readonly id: string
@@ -48,10 +49,13 @@ export async function setPasswordHash(db: Connection, id: string, passwordHash: 
   await db.update(users).set({ passwordHash }).where(eq(users.id, id))
 }
 
-/** Closes an account: with the person goes whatever is theirs, in every table. */
+/** Closes an account: with the person goes whatever is theirs, in every table, but trips that others ride with them. */
 export async function removePerson(db: Database, id: string): Promise<void> {
   // A device that saves at the same moment may be in its way.
-  await allOrNothing(db, (tx) => tx.delete(users).where(eq(users.id, id)))
+  await allOrNothing(db, async (tx) => {
+    await leaveTripsToOthers(tx, id)
+    await tx.delete(users).where(eq(users.id, id))
+  })
 }
 
 /** Does what gives an account an address; false when that has an account already. */

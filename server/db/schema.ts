@@ -8,6 +8,7 @@ import {
   int,
   longtext,
   mediumtext,
+  mysqlEnum,
   mysqlTable,
   primaryKey,
   text,
@@ -81,6 +82,8 @@ export const trips = mysqlTable(
     ownerId: char('owner_id', { length: 36 })
       .notNull()
       .references(() => users.id, { onDelete: 'cascade' }),
+    /** Who of the crew the owner is; no foreign key, for a rider may go and come back. */
+    ownerRider: varchar('owner_rider', { length: 60 }),
     name: varchar('name', { length: 120 }).notNull(),
     createdAt: datetime('created_at').notNull(),
     updatedAt: datetime('updated_at', { fsp: 3 }).notNull(),
@@ -88,6 +91,36 @@ export const trips = mysqlTable(
     deletedAt: datetime('deleted_at'),
   },
   (table) => [index('trips_owner').on(table.ownerId)],
+)
+
+/** Who shares a trip with its owner. */
+export const members = mysqlTable(
+  'members',
+  {
+    tripId: tripId(),
+    userId: char('user_id', { length: 36 })
+      .notNull()
+      .references(() => users.id, { onDelete: 'cascade' }),
+    role: mysqlEnum('role', ['rider', 'reader']).notNull(),
+    /** Who of the crew they are; no foreign key, for a rider may go and come back. */
+    rider: varchar('rider_id', { length: 60 }),
+    joinedAt: datetime('joined_at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.userId] }), index('members_user').on(table.userId)],
+)
+
+/** Links that let somebody join a trip, by the hash of what stands in them. */
+export const invitations = mysqlTable(
+  'invitations',
+  {
+    id: char('id', { length: 36 }).primaryKey(),
+    tripId: tripId(),
+    tokenHash: char('token_hash', { length: 64 }).notNull().unique(),
+    role: mysqlEnum('role', ['rider', 'reader']).notNull(),
+    rider: varchar('rider_id', { length: 60 }),
+    createdAt: datetime('created_at').notNull(),
+  },
+  (table) => [index('invitations_trip').on(table.tripId)],
 )
 
 /** How often each part of a trip has been saved, and by which save: what keeps two devices from overwriting each other. */
@@ -113,6 +146,10 @@ export const saves = mysqlTable(
     at: datetime('at', { fsp: 3 }).notNull(),
     /** The version that it made of each part, as JSON. */
     made: text('made').notNull(),
+    /** Whose it was; null where the account was closed since, or nobody remembered. */
+    userId: char('user_id', { length: 36 }).references(() => users.id, { onDelete: 'set null' }),
+    /** What it changed, as JSON; null where nobody remembered. */
+    changes: text('changes'),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.save] })],
 )
@@ -359,6 +396,7 @@ export const things = mysqlTable(
     pinMax: int('pin_max'),
     takenFrom: varchar('taken_from', { length: 60 }),
     shed: varchar('shed_id', { length: 60 }),
+    broughtBy: varchar('brought_by', { length: 60 }),
     note: text('note').notNull(),
     /** Its heads and measures as JSON; null where it was laid down before they were told apart from functions. */
     build: longtext('build'),

@@ -260,7 +260,10 @@ export const writePart: Writers = {
       db,
       t.things,
       bench.map(
-        ({ id, name, massG, count, condition, pin, from, shed, note, heads, comesApart, measures }, position) => ({
+        (
+          { id, name, massG, count, condition, pin, from, shed, broughtBy, note, heads, comesApart, measures },
+          position,
+        ) => ({
           tripId,
           id,
           position,
@@ -272,6 +275,7 @@ export const writePart: Writers = {
           pinMax: pin?.max ?? null,
           takenFrom: from,
           shed,
+          broughtBy,
           note,
           build: JSON.stringify({ heads, comesApart, measures }),
         }),

@@ -3,9 +3,11 @@ import { faultLines } from '#core/trip'
 import { TooManyHashes } from '../accounts/hashing'
 import { TooMany } from '../accounts/limits'
 import { ThingsSavedMeanwhile } from '../db/shed'
-import { NoSuchTrip, SavedMeanwhile } from '../db/trips'
+import { NoSuchTrip, NotAllowed } from '../db/access'
+import { SavedMeanwhile } from '../db/trips'
 import { isAway } from '../db/within-time'
 import { Refusal } from '../refusal'
+import { NoSuchInvitation } from '../sharing/invitations'
 import { TooBusy } from '../threads/pool'
 import { httpError } from './http-error'
 
@@ -14,6 +16,9 @@ function answerTo(error: unknown, event: H3Event): Error | undefined {
   const lines = error instanceof Refusal ? error.lines : faultLines(error)
   if (lines) return httpError(422, 'Unprocessable Content', ...lines)
   if (error instanceof NoSuchTrip) return httpError(404, 'Not Found', 'There is no such trip.')
+  if (error instanceof NoSuchInvitation)
+    return httpError(410, 'Gone', 'This link has been used, was revoked, or is too old. Ask for another one.')
+  if (error instanceof NotAllowed) return httpError(403, 'Forbidden', ...error.lines)
   if (error instanceof SavedMeanwhile) return httpError(409, 'Conflict', error.message)
   if (error instanceof ThingsSavedMeanwhile) {
     const data = { lines: [error.message], stale: error.stale }

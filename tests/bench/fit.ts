@@ -29,6 +29,7 @@ export async function benchFit(): Promise<void> {
     pin: null,
     from: tool.id,
     shed: null,
+    broughtBy: null,
     note: '',
   }))
   say(

@@ -32,6 +32,7 @@ function submit() {
     <BaseDialog :open="isOpen" title="Delete the account" @close="isOpen = false">
       <form class="space-y-3" @submit.prevent="submit">
         <p>Your account, all your trips and what lies in the bin are deleted for good, at once.</p>
+        <p>Trips that others ride with you go on: the one who joined first becomes their owner.</p>
         <PasswordProof v-model="password" />
         <FaultLines :lines="lines" />
         <div class="flex justify-end gap-2">

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { divisible, thingSchema, type Thing } from '#core/bench'
+import { useTripStore } from '../../stores/trip'
 import MeasureField from '../common/MeasureField.vue'
 import ThingForm from './ThingForm.vue'
 
 /** One thing of the bench in full. */
+const store = useTripStore()
 defineProps<{ thing: Thing; isNew: boolean }>()
 defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
 </script>
@@ -28,6 +30,13 @@ defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
       />
     </template>
     <template #more="{ draft }">
+      <label v-if="store.openTrip.crew.length > 1" class="block text-sm text-soft"
+        >Brought by
+        <select v-model="draft.broughtBy" class="field mt-1 text-ink">
+          <option :value="null">the crew, as one</option>
+          <option v-for="rider in store.openTrip.crew" :key="rider.id" :value="rider.id">{{ rider.name }}</option>
+        </select>
+      </label>
       <button v-if="!isNew && divisible(draft)" type="button" class="button" @click="$emit('part', draft)">
         Only a part of it …
       </button>

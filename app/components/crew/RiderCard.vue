@@ -40,7 +40,7 @@ function mount(event: Event) {
   <li class="card relative p-4" :aria-label="rider.name">
     <div class="grid gap-x-4 gap-y-3 grid-cols-2 sm:pr-9 lg:grid-cols-4">
       <label class="col-span-2 block min-w-0 text-sm text-soft lg:col-span-1"
-        >Name
+        >Name<template v-if="store.access.rider === rider.id"> (you)</template>
         <TypedField
           :id="`rider-${rider.id}`"
           class="field mt-1 text-ink"

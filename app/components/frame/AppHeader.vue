@@ -26,6 +26,7 @@ const savedWords = computed(() => {
   if (store.isOtherwise) return 'supposed, not saved'
   switch (store.state.kind) {
     case 'clean':
+      if (store.access.role === 'reader') return 'you read this plan'
       return isGuest.value ? 'kept on this device' : 'saved'
     case 'dirty':
     case 'saving':

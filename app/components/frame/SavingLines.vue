@@ -52,7 +52,8 @@ async function asNew() {
   >
     <p v-if="store.takenIn.length" role="status" class="saving-line">
       <span class="min-w-0 grow basis-64">
-        Changed on another device and taken in here: {{ partsInWords(store.takenIn) }}.
+        {{ store.access.people > 1 ? 'Changed by others, or on another device,' : 'Changed on another device' }} and
+        taken in here: {{ partsInWords(store.takenIn) }}.
       </span>
       <button type="button" class="button" @click="store.dismiss()">Close</button>
     </p>
@@ -84,8 +85,8 @@ async function asNew() {
     </div>
     <div v-else-if="state.kind === 'gone'" role="alert" class="saving-line">
       <p class="min-w-0 grow basis-64">
-        This trip is not on the server any more: it was thrown away, or is not yours. What you see is this device’s
-        copy.
+        This trip is not there for you any more: it was thrown away, or is shared with you no longer. What you see is
+        this device’s copy.
       </p>
       <button type="button" class="button" :disabled="busy" @click="asNew">Keep it as a new trip</button>
     </div>

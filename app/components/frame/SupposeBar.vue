@@ -30,6 +30,11 @@ const sides = computed(() => {
   const count = (sign: 1 | -1) => supposition.moved.filter(({ by }) => by * sign > 0).length
   return `comes along: ${count(1)} · stays at home: ${count(-1)}`
 })
+/** The first of what is not theirs, and how much more there is. */
+const notTheirs = computed(() => {
+  const [first = '', ...others] = store.notTheirs
+  return others.length > 0 ? `${first} And ${others.length} more.` : first
+})
 const stays = computed(() => movedInWords(supposition.moved, 'stays'))
 </script>
 
@@ -42,6 +47,13 @@ const stays = computed(() => movedInWords(supposition.moved, 'stays'))
   >
     <div role="status" class="flex min-h-7 min-w-0 flex-1 flex-wrap items-center gap-x-5 gap-y-0.5">
       <p class="font-semibold">Suppose it were otherwise: nothing is saved.</p>
+      <p v-if="store.notTheirs.length" class="w-full">
+        {{
+          store.access.role === 'reader'
+            ? 'You read this plan, so it cannot be kept: tell its owner.'
+            : `Not yours alone, so it cannot be kept as it is: ${notTheirs}`
+        }}
+      </p>
       <p v-if="!store.isOtherwise" class="text-soft">Change anything: a shop, an hour, a bike, a hand, the dial.</p>
       <dl v-else class="contents">
         <div v-for="{ name, from, to } in figures" :key="name" class="flex gap-1.5">
@@ -75,7 +87,7 @@ const stays = computed(() => movedInWords(supposition.moved, 'stays'))
       <button
         type="button"
         class="button button-main min-h-7!"
-        :disabled="!store.isOtherwise"
+        :disabled="!store.isOtherwise || store.notTheirs.length > 0"
         @click="supposition.keep()"
       >
         Keep it

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
+import { mayBring } from '#core/access'
 import type { Thing } from '#core/bench'
 import { formatMoney, planningCurrency } from '#core/money'
 import { itemPrice } from '#core/reference'
@@ -28,10 +29,12 @@ function priceOf({ from }: Thing): number | undefined {
   const isKnown = currency === planningCurrency || `items.${from}.price` in planning
   return isKnown ? reference.value.items.find(({ id }) => id === from)?.price : undefined
 }
+/** What others bring is for them to get. */
+const theirs = computed(() => store.openTrip.bench.filter((thing) => mayBring(store.access, thing)))
 const lines = computed(() => {
   const carried = Object.fromEntries(taken.value.map(({ thing, verdict }) => [thing.id, verdict.n]))
   const hours = new Map(taken.value.map((row) => [row.thing.id, row.hours]))
-  return toGet(store.openTrip.bench, things.value, carried)
+  return toGet(theirs.value, things.value, carried)
     .map(({ thing, pieces }) => {
       const price = priceOf(thing)
       return {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
 import { ChevronRight } from '@lucide/vue'
-import { useDocumentVisibility, useMediaQuery } from '@vueuse/core'
+import { useDocumentVisibility, useIntervalFn, useMediaQuery } from '@vueuse/core'
 import { NuxtLink, NuxtPage } from '#components'
 import { definePageMeta, navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { computed, onBeforeUnmount, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
@@ -82,6 +82,11 @@ watch(
 )
 // What others have done meanwhile is taken in when one comes back to the window.
 watch(useDocumentVisibility(), (visible) => visible === 'visible' && isOpen.value && void store.catchUp())
+/** So often it is looked whether others who share the trip have changed it. */
+const catchUpEveryMs = 20_000
+useIntervalFn(() => {
+  if (isOpen.value && store.access.people > 1 && !document.hidden) void store.catchUp()
+}, catchUpEveryMs)
 // A trip that was thrown away elsewhere is not kept here either, unless something of it is.
 watch(isGone, async (gone) => {
   if (!gone) return

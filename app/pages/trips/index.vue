@@ -75,6 +75,12 @@ const onlyHere = (id: string) =>
 const nameOf = ({ id, name: listed }: TripLine) => waiting.value.find(({ trip }) => trip === id)?.name || listed
 const unsavedOf = (id: string) => waiting.value.find(({ trip }) => trip === id)?.steps ?? 0
 
+/** Who else has to do with it. */
+function sharedInWords({ role, owner, others }: TripLine): string {
+  if (role !== 'owner') return role === 'rider' ? `you ride along; it is ${owner}’s` : `you read it; it is ${owner}’s`
+  return others === 0 ? '' : others === 1 ? 'shared with one other' : `shared with ${others} others`
+}
+
 const shed = useShed()
 void shed.open()
 const inShed = computed(() => {
@@ -145,7 +151,10 @@ async function takeBack({ id }: TripLine) {
           role="status"
           class="mt-3 flex items-center justify-between rounded border border-line bg-well px-3 py-2 text-sm"
         >
-          <span class="min-w-0 [overflow-wrap:anywhere]">“{{ thrownAway.name }}” was thrown away.</span
+          <span class="min-w-0 [overflow-wrap:anywhere]"
+            >“{{ thrownAway.name }}” was thrown away{{
+              thrownAway.others > 0 ? ', for everybody who shares it' : ''
+            }}.</span
           ><button type="button" class="button" @click="takeBack(thrownAway)">Take it back</button>
         </p>
         <p v-if="signedOut" role="status" class="mt-3 flex items-center justify-between gap-3 text-sm">
@@ -176,11 +185,15 @@ async function takeBack({ id }: TripLine) {
                 {{ trip.things === 1 ? 'one thing' : `${trip.things} things` }} on the bench · changed
                 {{ new Date(trip.updatedAt).toLocaleDateString(localeOfApp, { day: 'numeric', month: 'long' }) }}</span
               >
+              <span v-if="sharedInWords(trip)" class="block text-sm [overflow-wrap:anywhere]">{{
+                sharedInWords(trip)
+              }}</span>
               <span v-if="unsavedOf(trip.id)" class="block text-sm font-semibold text-madder">
                 {{ onlyHere(trip.id) }}
               </span>
             </NuxtLink>
             <button
+              v-if="trip.role === 'owner'"
               type="button"
               class="button button-bare"
               :aria-label="`Throw away ${trip.name}`"

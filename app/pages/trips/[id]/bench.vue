@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
+import { mayBring } from '#core/access'
 import { laidOutG, thingSchema, withCount, type Thing } from '#core/bench'
 import { doublesOf } from '#core/fit'
 import { headInWords, capabilitiesInWords } from '#wording'
@@ -61,7 +62,7 @@ const { things: owned, open: openShed } = useShed()
 void openShed()
 const { elsewhere, ownedBy, differenceOf, takeOver, tellShed, own } = useTripShed()
 /** Of what lies here, what nobody is known to own. */
-const unowned = computed(() => bench.value.filter((thing) => !ownedBy(thing)))
+const unowned = computed(() => bench.value.filter((thing) => !ownedBy(thing) && mayBring(store.access, thing)))
 const showsShed = ref(false)
 /** Weighing is done now and then. */
 const WeighAll = defineAsyncComponent(() => import('../../../components/bench/WeighAll.vue') as Promise<Component>)
@@ -70,6 +71,9 @@ const weighs = ref(false)
 const showsCatalogue = ref(false)
 const edited = shallowRef<Thing>()
 const isNew = ref(false)
+/** Who of a crew of several brings a thing; empty where nobody has said so. */
+const bringer = (thing: Thing) =>
+  store.openTrip.crew.length > 1 ? (store.openTrip.crew.find(({ id }) => id === thing.broughtBy)?.name ?? '') : ''
 /** The thing of which only a part is laid down. */
 const parted = shallowRef<Thing>()
 
@@ -247,13 +251,14 @@ function doubles(thing: Thing): string {
                 <button type="button" class="link" @click="tellShed(thing)">tell the shed</button></span
               >
               <span
-                v-else-if="owned.length && !ownedBy(thing)"
+                v-else-if="owned.length && unowned.includes(thing)"
                 class="flex flex-wrap items-center gap-x-2 text-xs text-soft"
                 >not in your shed
                 <button type="button" class="link" :aria-label="`${thing.name} is mine`" @click="own([thing])">
                   it is mine
                 </button></span
               >
+              <span v-if="bringer(thing)" class="block text-xs text-soft">brought by {{ bringer(thing) }}</span>
               <span v-if="doubles(thing) || thing.note || servedBy(thing).length" class="block text-xs text-soft">{{
                 [servedBy(thing).length ? `for ${servedBy(thing).join(', ')}` : '', doubles(thing), thing.note]
                   .filter(Boolean)

@@ -7,6 +7,7 @@ import LoadLine from '../../../components/crew/LoadLine.vue'
 import PracticeList from '../../../components/crew/PracticeList.vue'
 import RiderCard from '../../../components/crew/RiderCard.vue'
 import TogetherPanel from '../../../components/crew/TogetherPanel.vue'
+import PeoplePanel from '../../../components/sharing/PeoplePanel.vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
 import { useRiders } from '../../../composables/useRiders'
 import { usePractice } from '../../../stores/practice'
@@ -17,6 +18,7 @@ const rooms = [
   { id: 'riders', name: 'Riders' },
   { id: 'hands', name: 'Hands and practice' },
   { id: 'together', name: 'Together and help' },
+  { id: 'people', name: 'Shared with' },
 ] as const
 type RoomId = (typeof rooms)[number]['id']
 
@@ -68,6 +70,7 @@ async function addAndName() {
         planning values, in What can fail.
       </p>
     </div>
-    <TogetherPanel v-else class="p-4" />
+    <TogetherPanel v-else-if="room === 'together'" class="p-4" />
+    <PeoplePanel v-else class="p-4" />
   </div>
 </template>

@@ -45,7 +45,7 @@ onUnmounted(() => kit.proveWhileWeighing(false))
 watch(
   () => store.trip?.dials.gramsPerHour === null && kit.kit && kit.weighed?.built.ledger.gramsPerHour,
   (usual) => {
-    if (typeof usual !== 'number') return
+    if (typeof usual !== 'number' || store.access.role !== 'owner') return
     const dials = { ...store.openTrip.dials, gramsPerHour: usual, reckoning: reckoningNow }
     store.edit('begin the dial', { dials }, 'dial')
   },
