@@ -186,12 +186,19 @@ export class Delivery {
         await this.copy.abandon()
         this.refusedUpTo = sending.upTo
         this.enter({ kind: 'refused', lines: answer.lines })
+        await this.lookAtAccess()
         return false
       default:
         // An earlier try may have come through: the same save is offered again.
         this.unreached(answer)
         return false
     }
+  }
+
+  /** What is refused may be so because the owner of the plan has said since that it is not for this person. */
+  private async lookAtAccess(): Promise<void> {
+    const known = await this.tools.server.revisions(this.trip)
+    if (known.kind === 'known') await this.copy.grant(known.access)
   }
 
   private isUpToDate(revisions: Revisions): boolean {

@@ -1,5 +1,11 @@
-import { mostChangeLines, type ChangeLine } from '#core/access'
-import type { PastSave } from '../stores/people'
+import { mostChangeLines, type ChangeLine, type Changes } from '#core/access'
+
+/** One save of a trip. */
+export interface PastSave extends Changes {
+  readonly at: string
+  /** Whose it was; empty where their account was closed since. */
+  readonly by: string
+}
 
 /** Saves of one person that lie no further apart are told as one: a dial that is turned is saved again and again. */
 const togetherMs = 15 * 60_000

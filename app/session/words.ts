@@ -1,4 +1,4 @@
-import type { ChangeLine } from '#core/access'
+import type { ChangeLine, RefusedChange } from '#core/access'
 import type { PartName, Trip } from '#core/trip'
 import type { Amount, UnitSystem } from '#core/units'
 import { amountInWords, gramsInWords, kmInWords } from '#wording'
@@ -155,13 +155,17 @@ function valueInWords(value: unknown, key: Path[number] | undefined, system: Uni
     .join(', ')
 }
 
-/** What somebody changed: "bench: mini pump, mass and how many". */
+/** What somebody changed: "bench · mini pump: mass, count". */
 export function changeInWords({ part, name, how, fields }: ChangeLine): string {
   if (part === 'name') return `called the trip ${name}`
   const told = fields.slice(0, fieldsTold).map(readAloud)
   const rest = fields.length > fieldsTold ? [...told, `${fields.length - fieldsTold} more`] : told
   const what = how === 'changed' ? rest.join(', ') : how
-  return [`${parts[part]}${name ? `: ${name}` : ''}`, ...(what ? [what] : [])].join(name ? ', ' : ': ')
+  const where = name ? `${parts[part]} · ${name}` : parts[part]
+  return what ? `${where}: ${what}` : where
 }
 /** So many are named. */
 const fieldsTold = 4
+
+/** Why something is not somebody's to change: "Ansel: only that rider changes this". */
+export const refusedInWords = ({ part, name, why }: RefusedChange) => `${name || `the ${parts[part]}`}: ${why}`

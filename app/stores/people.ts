@@ -1,7 +1,8 @@
-import type { Access, Changes, Role } from '#core/access'
+import type { Access, Role } from '#core/access'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { api } from '../http/api'
+import type { PastSave } from '../session/saves-together'
 import { usePerson } from './person'
 import { useTripStore } from './trip'
 
@@ -21,11 +22,6 @@ export interface Invitation {
   readonly role: MemberRole
   readonly rider: string | null
   readonly createdAt: string
-}
-
-export interface PastSave extends Changes {
-  readonly at: string
-  readonly by: string
 }
 
 interface People {
@@ -63,10 +59,11 @@ export const usePeople = defineStore('people', () => {
   }
 
   /** @returns the link, which is told this once */
-  async function invite(role: MemberRole, rider: string | null): Promise<string> {
-    const { token } = await api<{ token: string }>(path('invitations'), { method: 'POST', body: { role, rider } })
+  async function invite(role: MemberRole, rider: string | null): Promise<{ id: string; link: string }> {
+    const body = { role, rider }
+    const { id, token } = await api<{ id: string; token: string }>(path('invitations'), { method: 'POST', body })
     await look()
-    return `${location.origin}/join#${token}`
+    return { id, link: `${location.origin}/join#${token}` }
   }
 
   return {

@@ -1,4 +1,4 @@
-import { broughtByLayer, refusedChanges, soleAccess, type Access } from '#core/access'
+import { broughtByLayer, refusedChanges, soleAccess, type Access, type RefusedChange } from '#core/access'
 import { partNames, type PartName, type Trip } from '#core/trip'
 import { cutTo, defined } from '#core/validation'
 import equal from 'fast-deep-equal'
@@ -35,7 +35,7 @@ export const useTripStore = defineStore('trip', () => {
   /** How whoever looks at the trip stands to it. */
   const access = shallowRef<Access>(soleAccess)
   /** Of what is supposed, why it cannot be kept; nothing where it can. */
-  const notTheirs = shallowRef<readonly string[]>([])
+  const notTheirs = shallowRef<readonly RefusedChange[]>([])
   let session: TripSession | undefined
   let supposition: Supposition | undefined
   let stopMirroring: () => void = () => undefined
@@ -58,7 +58,7 @@ export const useTripStore = defineStore('trip', () => {
   }
 
   /** What whoever looks at the trip may not change of it to these parts. */
-  function refused(parts: Parts | undefined): string[] {
+  function refused(parts: Parts | undefined): RefusedChange[] {
     const document = session?.document
     if (!document || !parts || access.value.role === 'owner') return []
     const changed = partNames.filter((part) => part in parts && !equal(parts[part], document[part]))

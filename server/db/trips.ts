@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { and, asc, desc, eq, isNotNull, isNull, lt, sql } from 'drizzle-orm'
 import { z } from 'zod'
 import { catalogue } from '#catalogue'
-import { changeLines, refusedChanges } from '#core/access'
+import { changeLines, refusedChanges, refusedLine } from '#core/access'
 import { checkReferences, partNames, revisionSchema, sameRevision, type PartName, type Revision } from '#core/trip'
 import { Refusal } from '../refusal'
 import { NoSuchTrip, NotAllowed, standingOf, type Standing } from './access'
@@ -125,7 +125,7 @@ export async function saveParts(
     const next: StoredParts = { ...current, ...values }
     const parts = partNames.filter((name) => name in values)
     const refused = refusedChanges(access, current, next, parts)
-    if (refused.length > 0) throw new NotAllowed(refused)
+    if (refused.length > 0) throw new NotAllowed(refused.map(refusedLine))
     checkReferences(tripWithoutLine(next), next.road.lengthKm, catalogue)
 
     const made: Partial<Record<PartName, Revision>> = {}

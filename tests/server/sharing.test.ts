@@ -195,15 +195,15 @@ describe('a rider', () => {
   })
   it('is one person, and somebody of the crew', async () => {
     const { trip, owner, rider, reader } = await shared()
-    const [one, two] = [await idOf(rider), await idOf(reader)]
+    const [riders, readers] = [await idOf(rider), await idOf(reader)]
     const say = (id: string, body: object) => owner.ask('PATCH', `/api/trips/${trip}/people/${id}`, body)
-    const twice = await say(two, { role: 'rider', rider: second.id })
+    const twice = await say(readers, { role: 'rider', rider: second.id })
     expect([twice.status, twice.body.data.lines[0]]).toEqual([422, expect.stringContaining('that rider already')])
     expect((await say(await idOf(owner), { rider: second.id })).status).toBe(422)
-    expect((await say(one, { rider: 'no-such-rider' })).status).toBe(422)
+    expect((await say(riders, { rider: 'no-such-rider' })).status).toBe(422)
     expect((await say(await idOf(owner), { role: 'reader' })).status).toBe(422)
     expect((await say(crypto.randomUUID(), { role: 'reader' })).status).toBe(422)
-    expect((await say(one, { role: 'emperor' })).status).toBe(422)
+    expect((await say(riders, { role: 'emperor' })).status).toBe(422)
     expect((await say(await idOf(owner), { rider: first.id })).status).toBe(200)
     expect((await peopleOf(rider, trip)).people.map((each: { rider: string }) => each.rider)).toEqual([
       first.id,
@@ -234,8 +234,8 @@ describe('a link', () => {
     const owner = await person()
     const trip = await owner.newTrip(short)
     const token = await invite(owner, trip, 'rider', second.id)
-    const [one, two] = [await person(), await person()]
-    const answers = await Promise.all([joins(one, token), joins(two, token)])
+    const [early, late] = [await person(), await person()]
+    const answers = await Promise.all([joins(early, token), joins(late, token)])
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 410])
     const open = await invite(owner, trip, 'reader', null)
     for (const whom of [await person(), await person()]) expect((await joins(whom, open)).status).toBe(200)
@@ -254,7 +254,7 @@ describe('a link', () => {
     await joins(rider, token)
     await joins(reader, token)
     const { people } = await peopleOf(owner, trip)
-    expect(people.map(({ role, rider: is }: { role: string; rider: string }) => [role, is])).toEqual([
+    expect(people.map((each: { role: string; rider: string }) => [each.role, each.rider])).toEqual([
       ['owner', null],
       ['rider', second.id],
       ['rider', first.id],

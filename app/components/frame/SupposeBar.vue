@@ -2,6 +2,7 @@
 import { chanceInWords, hoursInWords, movedInWords } from '#wording'
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
+import { refusedInWords } from '../../session/words'
 import { useKitStore } from '../../stores/kit'
 import { useSupposition } from '../../stores/supposition'
 import { useTripStore } from '../../stores/trip'
@@ -32,8 +33,9 @@ const sides = computed(() => {
 })
 /** The first of what is not theirs, and how much more there is. */
 const notTheirs = computed(() => {
-  const [first = '', ...others] = store.notTheirs
-  return others.length > 0 ? `${first} And ${others.length} more.` : first
+  const [first, ...others] = store.notTheirs
+  if (!first) return ''
+  return `${refusedInWords(first)}${others.length > 0 ? `; and ${others.length} more` : ''}. Ask the owner of the plan.`
 })
 const stays = computed(() => movedInWords(supposition.moved, 'stays'))
 </script>
@@ -51,7 +53,7 @@ const stays = computed(() => movedInWords(supposition.moved, 'stays'))
         {{
           store.access.role === 'reader'
             ? 'You read this plan, so it cannot be kept: tell its owner.'
-            : `Not yours alone, so it cannot be kept as it is: ${notTheirs}`
+            : `It cannot be kept: ${notTheirs}`
         }}
       </p>
       <p v-if="!store.isOtherwise" class="text-soft">Change anything: a shop, an hour, a bike, a hand, the dial.</p>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useClipboard } from '@vueuse/core'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRequest } from '../../composables/useRequest'
 import { usePeople, type Invitation } from '../../stores/people'
 import { useTripStore } from '../../stores/trip'
@@ -20,12 +20,13 @@ const as = ref('')
 watch(free, (riders) => {
   if (as.value && !riders.some(({ id }) => id === as.value)) as.value = ''
 })
-const link = ref('')
-const field = ref<HTMLInputElement>()
+const made = shallowRef<{ readonly id: string; readonly link: string }>()
+/** One that was used or revoked is shown no longer. */
+const link = computed(() => people.invitations.find(({ id }) => id === made.value?.id) && made.value?.link)
 
 const make = () =>
   attempt(async () => {
-    link.value = await people.invite(as.value ? 'rider' : 'reader', as.value || null)
+    made.value = await people.invite(as.value ? 'rider' : 'reader', as.value || null)
   })
 const riderName = (id: string | null) => store.openTrip.crew.find((rider) => rider.id === id)?.name ?? 'a rider'
 const invitesTo = ({ role, rider }: Invitation) =>
@@ -51,7 +52,6 @@ const dayOf = (at: string) => new Date(at).toLocaleDateString(localeOfApp, { day
       <label class="block text-sm text-soft"
         >Send this link; it is shown this once
         <input
-          ref="field"
           class="field figures mt-1 text-ink"
           readonly
           :value="link"
@@ -62,7 +62,7 @@ const dayOf = (at: string) => new Date(at).toLocaleDateString(localeOfApp, { day
         <button v-if="isSupported" type="button" class="button" @click="copy(link)">
           {{ copied ? 'Copied' : 'Copy it' }}
         </button>
-        <button type="button" class="button" @click="link = ''">Done</button>
+        <button type="button" class="button" @click="made = undefined">Done</button>
       </p>
     </div>
     <template v-if="people.invitations.length">

@@ -118,7 +118,13 @@ async function goOn() {
           >
           <label v-if="isOwner && whom.role !== 'owner'" class="flex items-center gap-2 text-sm text-soft"
             >may
-            <select class="field w-auto!" :value="whom.role" :disabled="busy" @change="setRole(whom, $event)">
+            <select
+              class="field w-auto!"
+              :aria-label="`What ${whom.name} may do`"
+              :value="whom.role"
+              :disabled="busy"
+              @change="setRole(whom, $event)"
+            >
               <option value="rider">ride along</option>
               <option value="reader">read</option>
             </select>
@@ -126,7 +132,13 @@ async function goOn() {
           <span v-else class="text-sm">{{ roleWords[whom.role] }}</span>
           <label v-if="isOwner && whom.role !== 'reader'" class="flex items-center gap-2 text-sm text-soft"
             >is
-            <select class="field w-40!" :value="whom.rider ?? ''" :disabled="busy" @change="setRider(whom, $event)">
+            <select
+              class="field w-40!"
+              :aria-label="`Who of the crew ${whom.name} is`"
+              :value="whom.rider ?? ''"
+              :disabled="busy"
+              @change="setRider(whom, $event)"
+            >
               <option value="">nobody of the crew</option>
               <option v-for="rider in freeFor(whom)" :key="rider.id" :value="rider.id">{{ rider.name }}</option>
             </select>

@@ -83,7 +83,7 @@ watch(
 // What others have done meanwhile is taken in when one comes back to the window.
 watch(useDocumentVisibility(), (visible) => visible === 'visible' && isOpen.value && void store.catchUp())
 /** So often it is looked whether others who share the trip have changed it. */
-const catchUpEveryMs = 20_000
+const catchUpEveryMs = 10_000
 useIntervalFn(() => {
   if (isOpen.value && store.access.people > 1 && !document.hidden) void store.catchUp()
 }, catchUpEveryMs)

@@ -99,7 +99,8 @@ const mostLike = 30
 /** Whoever has ridden before rides on with the same people and bikes, unless they say otherwise. */
 watch(trips, (list, before) => {
   const isThere = list?.some(({ id }) => id === like.value)
-  if (!before || (like.value && !isThere)) like.value = list?.find((trip) => !isSample(trip))?.id ?? ''
+  if (!before || (like.value && !isThere))
+    like.value = list?.find((trip) => trip.role === 'owner' && !isSample(trip))?.id ?? ''
 })
 const companions = computed(() => like.value || riders.value)
 const over = useFileDrop((file) => void beginWith(file, companions.value))

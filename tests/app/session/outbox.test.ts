@@ -1,3 +1,4 @@
+import type { Access } from '#core/access'
 import { defined, nth } from '#core/validation'
 import { partNames, type Revision, type Revisions, type Trip } from '#core/trip'
 import 'fake-indexeddb/auto'
@@ -28,7 +29,18 @@ describe.each<[string, () => Promise<Outbox>]>([
   it('gives a trip back as it was kept, and nothing of one that was not', async () => {
     const { parts, ...rest } = defined(await outbox.read('t'))
     expect({ format: trip.format, ...parts }).toEqual(trip)
-    expect(rest).toEqual({ revisions: first, steps: [], settledUpTo: 0, sending: undefined })
+    expect(rest).toEqual({ revisions: first, steps: [], settledUpTo: 0, sending: undefined, access: undefined })
+    expect(await outbox.read('other')).toBeUndefined()
+  })
+
+  it('keeps how the person stands to it, whatever else is done with it', async () => {
+    const reader: Access = { role: 'reader', rider: null, people: 3 }
+    await outbox.grant('t', reader)
+    await outbox.grant('other', reader)
+    await outbox.append('t', step('a'))
+    await outbox.begin('t', 'save')
+    await outbox.rebase('t', { name: 'New' }, first, new Set(['a']), undefined)
+    expect(defined(await outbox.read('t')).access).toEqual(reader)
     expect(await outbox.read('other')).toBeUndefined()
   })
 

@@ -1,3 +1,4 @@
+import { soleAccess } from '#core/access'
 import { demoTrip, tripBetweenShops } from '#catalogue/demo'
 import { partNames } from '#core/trip'
 import { defined } from '#core/validation'
@@ -33,7 +34,7 @@ describe('the trips of somebody without an account', () => {
     const { trip: document, revisions } = await loaded()
     expect(document).toEqual(trip)
     expect(Object.keys(revisions).sort()).toEqual([...partNames].sort())
-    expect(await own.revisions('t')).toEqual({ kind: 'known', revisions })
+    expect(await own.revisions('t')).toEqual({ kind: 'known', revisions, access: soleAccess })
     expect(await own.load('other')).toEqual({ kind: 'gone' })
     expect(await own.revisions('other')).toEqual({ kind: 'gone' })
   })
