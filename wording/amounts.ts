@@ -99,3 +99,18 @@ export function spreadInWords(off: number, amount: Amount, system: UnitSystem): 
   if (size === 0) return ''
   return `± ${amount === 'time' ? hoursInWords(off) : `${size} ${unit.unit}`.trim()}`
 }
+
+/**
+ * By how much something is more or less in the mean, with the interval in which 95 of 100 such means lie: "0.4 h less ± 0.1 h".
+ *
+ * @param write the amount, without a sign
+ */
+export function differenceInWords(
+  { mean, se }: { readonly mean: number; readonly se: number },
+  write: (amount: number) => string,
+): string {
+  const off = 1.96 * se
+  if (mean === 0 && se === 0) return 'just the same'
+  const amount = `${write(Math.abs(mean))} ${mean < 0 ? 'less' : 'more'} ± ${write(off)}`
+  return Math.abs(mean) <= off ? `${amount}: none to be sure of` : amount
+}

@@ -1,7 +1,7 @@
 import { fetchServer } from '../session/fetch-server'
 import { guest } from '../session/guest'
 import { IndexedDbOutbox } from '../session/indexed-db-outbox'
-import { forgetKeptTools } from '../session/kept-tools'
+import { forgetKeptChoices } from '../session/kept-choices'
 import { MemoryOutbox } from '../session/memory-outbox'
 import { OwnTrips } from '../session/own-trips'
 import { browserTimers } from '../session/timers'
@@ -34,7 +34,7 @@ export async function wipeDevice(): Promise<void> {
   const sessions = await useTripSessions()
   current = undefined
   await wipeShed()
-  forgetKeptTools()
+  forgetKeptChoices()
   await sessions.wipe()
   await usePerson().forget()
 }

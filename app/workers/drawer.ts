@@ -1,5 +1,7 @@
 import { indexLedger, type Ledger } from '#core/ledger'
-import { Simulation, type SimulationReport } from '#core/simulate'
+import { KitSearch, type KitChoice } from '#core/search'
+import { SameTrips, Simulation, type KitsOnSameTrips, type SimulationReport } from '#core/simulate'
+import { Fault } from '#core/validation'
 
 /** Trips that were drawn with a kit. */
 export interface DrawnTrips {
@@ -39,4 +41,46 @@ export async function drawTrips(
     byWalkH[place] = (byWalkH[place] ?? 0) + 1 / trips
   }
   return { report: simulation.report(), byWalkH }
+}
+
+/** A kit to compare: so many of each thing, or the best that weighs no more than that. */
+export type KitAsked = { readonly counts: readonly number[] } | { readonly atMostG: number }
+
+/** Kits side by side: what each promises, and how it did on the trips drawn so far. */
+export interface SideBySide {
+  /** In the order in which they were asked for; why there is none where what is pinned weighs more than allowed. */
+  readonly kits: readonly (KitChoice | { readonly why: string })[]
+  readonly trips: number
+  /** Of those that there are, in the same order, each against the first; null before a trip was drawn. */
+  readonly drawn: KitsOnSameTrips | null
+}
+
+/** Draws the same trips with several kits, telling how they do by and by: what each promises at once. */
+export async function compareSideBySide(
+  ledger: Ledger,
+  asked: readonly KitAsked[],
+  { trips, seed }: { trips: number; seed: number },
+  onTold: (told: SideBySide) => void,
+): Promise<void> {
+  const indexed = indexLedger(ledger)
+  const search = KitSearch.forLedger(indexed)
+  const kits = asked.map((kit) => {
+    if ('counts' in kit) return search.choice(kit.counts)
+    try {
+      return search.under(indexLedger({ ...ledger, budgetG: kit.atMostG })).best()
+    } catch (error) {
+      if (!(error instanceof Fault)) throw error
+      return { why: error.message }
+    }
+  })
+  onTold({ kits, trips: 0, drawn: null })
+  const there = kits.flatMap((kit) => ('counts' in kit ? [kit.counts] : []))
+  if (there.length === 0) return
+  const same = new SameTrips(indexed, there, seed)
+  for (let drawn = 0; drawn < trips; drawn += atOnce) {
+    const more = Math.min(atOnce, trips - drawn)
+    same.run(more)
+    onTold({ kits, trips: drawn + more, drawn: same.soFar })
+    await new Promise((resolve) => setTimeout(resolve))
+  }
 }

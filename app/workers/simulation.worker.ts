@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
-import { drawTrips } from './drawer'
+import { compareSideBySide, drawTrips } from './drawer'
 
-const service = { drawTrips }
+const service = { drawTrips, compareSideBySide }
 export type SimulationService = typeof service
 expose(service)

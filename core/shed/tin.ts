@@ -73,3 +73,14 @@ export function packedAs(
     return packed === packedOf(owned) ? [] : [{ ...owned, packed }]
   })
 }
+
+/** A tin as it is packed, as a kit: how many of each thing of a bench, in their order. */
+export function tinAsKit(bench: readonly Thing[], shed: readonly OwnedThing[]): number[] {
+  const left = new Map(shed.map((owned) => [owned.id, packedOf(owned)]))
+  return bench.map(({ shed: ownedId, count }) => {
+    if (ownedId === null) return 0
+    const pieces = Math.min(count, left.get(ownedId) ?? 0)
+    left.set(ownedId, (left.get(ownedId) ?? 0) - pieces)
+    return pieces
+  })
+}

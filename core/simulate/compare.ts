@@ -1,4 +1,5 @@
 import type { IndexedLedger } from '../ledger'
+import { nth } from '../validation'
 import { Simulation, type SimulationReport } from './simulation'
 
 /** A mean over trips, and its standard error. */
@@ -7,44 +8,70 @@ export interface MeanOverTrips {
   readonly se: number
 }
 
-/** Two kits on the same trips, and by how much the second differs from the first. */
-export interface KitComparison {
-  readonly first: SimulationReport
-  readonly second: SimulationReport
-  /** Hours lost, hours on foot, and the share of trips on which one is stranded: of the second less that of the first. */
+/** By how much a kit does otherwise than another on the same trips. */
+export interface KitDifference {
+  /** Hours lost, hours on foot, and the share of trips on which one is stranded: of this kit less that of the other. */
   readonly hours: MeanOverTrips
   readonly walkH: MeanOverTrips
   readonly stranded: MeanOverTrips
 }
 
+/** How kits do on the same trips, in their order. */
+export interface KitsOnSameTrips {
+  readonly reports: readonly SimulationReport[]
+  /** Each against the first; of the first itself nothing but noughts. */
+  readonly fromFirst: readonly KitDifference[]
+}
+
 /**
- * Draws the same trips with two kits: what fails when, whether a shop has a part and whether hands can is the same for both
- * (common random numbers), so that their difference is far surer than either.
- *
- * @param first how many of each item it has, in their order; so the second
- * @param trips at least 2
+ * Draws the same trips with several kits: what fails when, whether a shop has a part and whether hands can is the same for all
+ * (common random numbers), so that their differences are far surer than what is told of each.
  */
+export class SameTrips {
+  private readonly simulations: readonly Simulation[]
+  private readonly spreads: readonly { hours: Spread; walkH: Spread; stranded: Spread }[]
+
+  /** @param kits at least one; of each, how many of each item it has, in their order */
+  constructor(ledger: IndexedLedger, kits: readonly ArrayLike<number>[], seed: number) {
+    this.simulations = kits.map((counts) => new Simulation(ledger, counts, seed))
+    this.spreads = kits.map(() => ({ hours: new Spread(), walkH: new Spread(), stranded: new Spread() }))
+  }
+
+  /** Draws so many trips more. */
+  run(trips: number): void {
+    for (let i = 0; i < trips; i++) {
+      const drawn = this.simulations.map((simulation) => simulation.next())
+      const first = nth(drawn, 0)
+      drawn.forEach((trip, kit) => {
+        const { hours, walkH, stranded } = nth(this.spreads, kit)
+        hours.add(trip.hours - first.hours)
+        walkH.add(trip.walkH - first.walkH)
+        stranded.add(Number(trip.isStranded) - Number(first.isStranded))
+      })
+    }
+  }
+
+  get soFar(): KitsOnSameTrips {
+    return {
+      reports: this.simulations.map((simulation) => simulation.report()),
+      fromFirst: this.spreads.map(({ hours, walkH, stranded }) => ({
+        hours: hours.ofMean,
+        walkH: walkH.ofMean,
+        stranded: stranded.ofMean,
+      })),
+    }
+  }
+}
+
+/** Kits on so many trips, each against the first. @param trips at least 2 */
 export function compareKits(
   ledger: IndexedLedger,
-  first: ArrayLike<number>,
-  second: ArrayLike<number>,
+  kits: readonly ArrayLike<number>[],
   { trips, seed }: { trips: number; seed: number },
-): KitComparison {
-  const [a, b] = [new Simulation(ledger, first, seed), new Simulation(ledger, second, seed)]
-  const [hours, walkH, stranded] = [new Spread(), new Spread(), new Spread()]
-  for (let trip = 0; trip < trips; trip++) {
-    const [with1, with2] = [a.next(), b.next()]
-    hours.add(with2.hours - with1.hours)
-    walkH.add(with2.walkH - with1.walkH)
-    stranded.add(Number(with2.isStranded) - Number(with1.isStranded))
-  }
-  return {
-    first: a.report(),
-    second: b.report(),
-    hours: hours.ofMean,
-    walkH: walkH.ofMean,
-    stranded: stranded.ofMean,
-  }
+): KitsOnSameTrips {
+  const same = new SameTrips(ledger, kits, seed)
+  same.run(trips)
+  return same.soFar
 }
 
 /** Mean and spread of values that come one by one (B. P. Welford, Technometrics 4, 1962; from memory). */

@@ -110,13 +110,18 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
     const answer = await json('compare', alone, '--kit', few, '--kit', more, '--trips', '500')
     expect(answer).toMatchObject({ trips: 500, seed: 1 })
     const massOf = (id: string) => defined(demoTrip().bench.find((thing) => thing.id === id)).massG
-    expect(answer.difference.massG).toBeCloseTo(2 * massOf('tube-622') + massOf('levers-two'), 3)
-    expect(answer.difference.hours.mean).toBeLessThan(0)
-    expect(answer.difference.hours.se).toBeGreaterThan(0)
-    expect(answer.difference.hours.mean).toBeCloseTo(answer.second.meanH - answer.first.meanH, 9)
-    const text = (await run('compare', alone, '--kit', few, '--kit', more, '--trips', '500', '--text')).stdout
-    expect(text).toMatch(/lost +\d+\.\d{3} h +\d+\.\d{3} h +-\d+\.\d{3} h +± \d+\.\d{3} h/)
-    expect((await run('compare', alone, '--kit', few)).stderr).toMatch(/two kits are compared, not 1/)
+    const [first, second] = answer.kits
+    expect(second.fromFirst.massG).toBeCloseTo(2 * massOf('tube-622') + massOf('levers-two'), 3)
+    expect(second.fromFirst.hours.mean).toBeLessThan(0)
+    expect(second.fromFirst.hours.se).toBeGreaterThan(0)
+    expect(second.fromFirst.hours.mean).toBeCloseTo(second.meanH - first.meanH, 9)
+    expect(first.fromFirst.hours).toEqual({ mean: 0, se: 0 })
+    const three = ['--kit', few, '--kit', more, '--kit', few]
+    const text = (await run('compare', alone, ...three, '--trips', '500', '--text')).stdout
+    expect(text).toMatch(/lost +\d+\.\d{3} h +\d+\.\d{3} h +\d+\.\d{3} h/)
+    expect(text).toMatch(/against the first +-\d+\.\d{3} h ± \d+\.\d{3} h +0\.000 h ± 0\.000 h/)
+    expect((await run('compare', alone, '--kit', few)).stderr).toMatch(/two to 5 kits are compared, not 1/)
+    expect((await run('compare', alone, ...three, ...three)).stderr).toMatch(/not 6/)
     expect((await run('compare', alone, '--kit', few, '--kit', file('unknown.json', '{"no-such": 1}'))).stderr).toMatch(
       /no-such/,
     )

@@ -205,7 +205,7 @@ describe('trips', () => {
     const { body } = await maren.read(id)
     expect(body.trip.bench).toHaveLength(1)
     expect(body.trip.name).toBe('Renamed')
-    expect((await maren.ask('GET', `/api/trips/${id}/revisions`)).body).toEqual(body.revisions)
+    expect((await maren.ask('GET', `/api/trips/${id}/revisions`)).body.revisions).toEqual(body.revisions)
   })
 
   it('saved again under the same name are saved once, and the answer is the first one', async () => {

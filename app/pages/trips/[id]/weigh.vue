@@ -11,6 +11,7 @@ import StressPanel from '../../../components/weigh/StressPanel.vue'
 import StancesPanel from '../../../components/weigh/StancesPanel.vue'
 import WaysPanel from '../../../components/weigh/WaysPanel.vue'
 import FrontierPanel from '../../../components/weigh/FrontierPanel.vue'
+import KitsPanel from '../../../components/weigh/KitsPanel.vue'
 import DrawnTrips from '../../../components/weigh/DrawnTrips.vue'
 import OlderTrip from '../../../components/weigh/OlderTrip.vue'
 import WhatCanFail from '../../../components/weigh/WhatCanFail.vue'
@@ -72,6 +73,7 @@ const rooms = [
   { id: 'ways', name: 'Every way' },
   { id: 'stances', name: 'Stances' },
   { id: 'frontier', name: 'Light to heavy' },
+  { id: 'kits', name: 'Kits' },
   { id: 'stress', name: 'Bad days' },
   { id: 'failures', name: 'What can fail' },
   { id: 'trips', name: 'Drawn trips' },
@@ -140,6 +142,7 @@ const go = (id: RoomId) =>
     <WaysPanel v-else-if="room === 'ways'" @thing="select" @pin="togglePin" />
     <StancesPanel v-else-if="room === 'stances'" />
     <FrontierPanel v-else-if="room === 'frontier'" />
+    <KitsPanel v-else-if="room === 'kits'" />
     <StressPanel v-else-if="room === 'stress'" />
     <WhatCanFail v-else-if="room === 'failures'" />
     <DrawnTrips v-else-if="room === 'trips'" />
