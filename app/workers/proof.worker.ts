@@ -1,4 +1,5 @@
-import { prove, type Proof } from '#core/bound'
+import { boundLine, prove, type BoundLine, type Proof } from '#core/bound'
+import type { FrontierKit } from '#core/frontier'
 import { indexLedger, type Ledger } from '#core/ledger'
 import type { KitChoice } from '#core/search'
 import { expose } from 'comlink'
@@ -25,6 +26,19 @@ async function proveKit(
   })
 }
 
-const service = { proveKit }
+/** So long each price of the frontier is given: most of what can be proved is proved by then. */
+const secondsEach = 4
+
+/** Bounds a frontier from below, price by price, telling each line as it is found. */
+async function boundFrontier(
+  ledger: Ledger,
+  kits: readonly FrontierKit[],
+  onLine: (line: BoundLine) => void,
+): Promise<void> {
+  const highs = await loadHighs({ locateFile: () => wasmUrl })
+  for (const kit of kits) if (kit.gramsPerHour > 0) onLine(boundLine(ledger, kit, highs, secondsEach))
+}
+
+const service = { proveKit, boundFrontier }
 export type ProveService = typeof service
 expose(service)

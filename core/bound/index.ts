@@ -1,1 +1,2 @@
 export * from './prove'
+export * from './frontier-bound'

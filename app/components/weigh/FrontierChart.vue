@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { leastLostH, type BoundLine } from '#core/bound'
 import type { KitChoice } from '#core/search'
 import { customary, inUnit } from '#core/units'
 import { grouped, hoursInWords, massWord } from '#wording'
-import { Chart as ChartJs, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions } from 'chart.js'
+import { Chart as ChartJs, Filler, LinearScale, LineElement, PointElement, Tooltip, type ChartOptions } from 'chart.js'
 import { computed } from 'vue'
 import { Line } from 'vue-chartjs'
 import { useColours } from '../../composables/useColours'
@@ -13,14 +14,25 @@ const props = defineProps<{
   kits: readonly KitChoice[]
   now?: { readonly massG: number; readonly promiseH: number }
   picked: number
+  /** What no kit beats. */
+  lines: readonly BoundLine[]
 }>()
 const emit = defineEmits<{ pick: [index: number] }>()
-ChartJs.register(LinearScale, LineElement, PointElement, Tooltip)
+ChartJs.register(Filler, LinearScale, LineElement, PointElement, Tooltip)
 ChartJs.defaults.font.family = "'Archivo Variable', system-ui, sans-serif"
 
 const { system, grams } = useView()
 const mass = (massG: number) => inUnit(massG, { ...customary.mass[system.value], decimals: 2 })
-const colours = useColours('line', 'soft', 'petrol', 'ink')
+const colours = useColours('line', 'well', 'soft', 'petrol', 'ink')
+/** So many places of the bound are drawn. */
+const boundPlaces = 120
+const bound = computed(() => {
+  const mostG = Math.max(0, ...props.kits.map(({ massG }) => massG))
+  return Array.from({ length: boundPlaces + 1 }, (_, i) => {
+    const massG = (mostG * i) / boundPlaces
+    return { x: mass(massG), y: leastLostH(props.lines, massG) }
+  })
+})
 const data = computed(() => ({
   datasets: [
     {
@@ -43,6 +55,19 @@ const data = computed(() => ({
       pointRadius: 0,
       borderWidth: 1.5,
     },
+    ...(props.lines.length > 0
+      ? [
+          {
+            label: 'no kit loses less',
+            data: bound.value,
+            yAxisID: 'hours',
+            borderWidth: 0,
+            backgroundColor: colours.value.well,
+            fill: 'origin' as const,
+            pointRadius: 0,
+          },
+        ]
+      : []),
     ...(props.now
       ? [
           {
@@ -112,6 +137,10 @@ const inWords = computed(() =>
         ><svg width="22" height="8" aria-hidden="true">
           <line x1="0" x2="22" y1="4" y2="4" :stroke="colours.soft" stroke-width="1.5" stroke-dasharray="5 4" /></svg
         >stranded, of 100 trips</span
+      >
+      <span v-if="lines.length" class="flex items-center gap-1.5"
+        ><svg width="22" height="10" aria-hidden="true"><rect width="22" height="10" :fill="colours.well" /></svg>no kit
+        loses so little, as far as it is proved</span
       >
       <span v-if="now" class="flex items-center gap-1.5"
         ><svg width="14" height="14" aria-hidden="true">

@@ -1,11 +1,13 @@
 <script setup lang="ts">
+import { leastLostH } from '#core/bound'
 import { chanceInWords, hoursInWords } from '#wording'
-import { computed, ref, watch } from 'vue'
+import { computed, onUnmounted, ref, watch } from 'vue'
 import { walkRows } from '../../composables/walkRows'
 import { useFrontier } from '../../stores/frontier'
 import { useKitStore } from '../../stores/kit'
 import { useTripStore } from '../../stores/trip'
 import { useView } from '../../stores/view'
+import MeasureField from '../common/MeasureField.vue'
 import FrontierChart from './FrontierChart.vue'
 
 /** The best kit for each mass, from nothing to everything: one walks along it and sees what comes and what goes. */
@@ -14,6 +16,7 @@ const kitStore = useKitStore()
 const frontier = useFrontier()
 const { grams } = useView()
 frontier.watchLedger()
+onUnmounted(() => frontier.stopProving())
 
 const kits = computed(() => frontier.kits)
 const now = computed(() => kitStore.chosen?.kit ?? undefined)
@@ -55,6 +58,38 @@ function whatComes({ kit, comes, goes }: KitStep, i: number): string {
   return [`and ${inWords(comes)}`, ...(goes.length ? [`without ${inWords(goes)}`] : [])].join('; ')
 }
 
+/** With arrows one walks from kit to kit, and looks at each. */
+function walk(event: KeyboardEvent) {
+  walkRows(event, '[data-pick]')
+  const at = document.activeElement
+  if (event.defaultPrevented && at instanceof HTMLElement && at.dataset.pick) pick(Number(at.dataset.pick))
+}
+
+/** The kit that is looked at, by its three readings: grams, grams for an hour, the chance of being stranded. */
+const reading = computed(() => kits.value[picked.value]?.kit)
+const isNone = ref(false)
+/** Looks at the lightest or heaviest kit that does something. */
+function pickBy(does: (kit: KitStep['kit']) => boolean, which: 'lightest' | 'heaviest') {
+  const doing = kits.value.flatMap(({ kit }, i) => (does(kit) ? [i] : []))
+  const index = which === 'lightest' ? doing.at(0) : doing.at(-1)
+  isNone.value = index === undefined
+  if (index !== undefined) pick(index)
+}
+/** Looks at the best kit where an hour is worth so many grams. */
+function pickAtPrice(gramsPerHour: number) {
+  isNone.value = false
+  const costsH = kits.value.map(({ kit }) => gramsPerHour * kit.promiseH + kit.massG)
+  pick(costsH.indexOf(Math.min(...costsH)))
+}
+
+/** Kits at whose price something can be proved. */
+const provable = computed(() => kits.value.filter(({ kit }) => kit.gramsPerHour > 0).length)
+/** How far the kits are from the bound at most, in words. */
+const shortOf = computed(() => {
+  const offH = kits.value.map(({ kit }) => kit.promiseH - leastLostH(frontier.lines, kit.massG))
+  return `Proved: of none of these masses does any kit lose more than ${hoursInWords(Math.max(0, ...offH))} less.`
+})
+
 function setDial({ kit }: KitStep) {
   store.edit('turn the dial', { dials: { ...store.openTrip.dials, gramsPerHour: kit.gramsPerHour } }, 'dial')
 }
@@ -70,7 +105,60 @@ function setDial({ kit }: KitStep) {
       Looking for the best kit of each mass: {{ kits.length }} so far …
     </p>
     <template v-if="kits.length">
-      <FrontierChart class="mt-3" :kits="kits.map(({ kit }) => kit)" :now="now" :picked="picked" @pick="pick" />
+      <FrontierChart
+        class="mt-3"
+        :kits="kits.map(({ kit }) => kit)"
+        :now="now"
+        :picked="picked"
+        :lines="frontier.lines"
+        @pick="pick"
+      />
+      <p class="mt-2 flex min-h-8 flex-wrap items-center gap-3 text-sm text-soft">
+        <template v-if="frontier.isProving"
+          ><span role="status">Proving how low it could lie: {{ frontier.lines.length }} of {{ provable }} …</span>
+          <button type="button" class="button min-h-7!" @click="frontier.stopProving()">Stop</button></template
+        >
+        <template v-else-if="frontier.lines.length">{{ shortOf }}</template>
+        <button
+          v-else-if="!frontier.isBusy && provable"
+          type="button"
+          class="button min-h-7!"
+          @click="frontier.prove()"
+        >
+          Prove how low it could lie
+        </button>
+      </p>
+      <fieldset class="mt-3 flex flex-wrap items-end gap-x-5 gap-y-2">
+        <legend class="sr-only">Find a kit by one of three readings</legend>
+        <MeasureField
+          class="w-36"
+          label="Carry at most"
+          :model-value="reading?.massG ?? null"
+          amount="mass"
+          :most="100000"
+          allow-none
+          @update:model-value="$event !== null && pickBy(({ massG }) => massG <= $event, 'heaviest')"
+        />
+        <MeasureField
+          class="w-36"
+          label="An hour is worth"
+          :model-value="reading && reading.gramsPerHour > 0 ? reading.gramsPerHour : null"
+          amount="mass"
+          :most="100000"
+          allow-none
+          @update:model-value="$event !== null && pickAtPrice($event)"
+        />
+        <MeasureField
+          class="w-36"
+          label="Stranded at most"
+          :model-value="reading?.stranded ?? null"
+          amount="share"
+          :most="1"
+          allow-none
+          @update:model-value="$event !== null && pickBy(({ stranded }) => stranded <= $event, 'lightest')"
+        />
+        <p v-if="isNone" role="status" class="text-sm text-madder">No kit of this bench does that.</p>
+      </fieldset>
       <p
         class="mt-4 grid grid-cols-[5rem_5rem_5rem_1fr] gap-x-3 px-2 pb-1 text-xs text-soft max-sm:grid-cols-3"
         aria-hidden="true"
@@ -78,7 +166,7 @@ function setDial({ kit }: KitStep) {
         <span>carried</span><span>lost</span><span>stranded</span
         ><span class="max-sm:hidden">beside the next lighter one</span>
       </p>
-      <ol class="border-t border-line" aria-label="The best kits by mass" @keydown="walkRows($event, '[data-pick]')">
+      <ol class="border-t border-line" aria-label="The best kits by mass" @keydown="walk">
         <li
           v-for="(each, i) in kits"
           :key="each.kit.counts.join()"
@@ -87,11 +175,11 @@ function setDial({ kit }: KitStep) {
         >
           <button
             type="button"
-            data-pick
+            :data-pick="i"
             class="grid w-full grid-cols-[5rem_5rem_5rem_1fr] items-baseline gap-x-3 px-2 py-2 text-left text-sm max-sm:grid-cols-3 pointer-coarse:min-h-11"
             :aria-expanded="i === picked"
+            :tabindex="i === Math.max(0, picked) ? 0 : -1"
             @click="pick(i)"
-            @focus="pick(i)"
           >
             <span class="figures text-base font-semibold">{{ grams(each.kit.massG) }}</span>
             <span
