@@ -4,7 +4,7 @@ import type { Kit, Verdict } from '#core/verdicts'
 import type { Lacking, Piece } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { Thing } from '#core/bench'
-import type { Candidate, CandidateReport } from '#core/candidates'
+import type { Candidate, CandidateReport, OneForSeveral } from '#core/candidates'
 import type { PracticeWorth } from '#core/practice'
 import { withPlanning } from '#core/reference'
 import type { RoadPoint } from '#core/road'
@@ -379,6 +379,16 @@ export const useKitStore = defineStore('kit', () => {
     return analysisService().remedies(classId)
   }
 
+  /** Tools that could stand for several of the kit, or of all that lies on the bench; nothing while there is no kit. */
+  async function oneForSeveral(among: 'kit' | 'bench'): Promise<OneForSeveral[]> {
+    const now = chosen.value
+    if (!now?.kit) return []
+    const { counts } = now.kit
+    const { items } = now.built.ledger
+    const carried = items.filter((_, i) => among === 'bench' || (counts[i] ?? 0) > 0).map(({ id }) => id)
+    return analysisService().oneForSeveralOf(carried)
+  }
+
   /** The kit that was chosen for the trip as it stands; none while a change is on its way. */
   const chosenNow = () => (!busy.value && chosen.value?.built === analysis.value?.built ? chosen.value : null)
 
@@ -579,6 +589,7 @@ export const useKitStore = defineStore('kit', () => {
     whatIsLacking,
     startOfBench,
     remedies,
+    oneForSeveral,
     shutOptionsAt,
     nextSteps,
     practiceWorths,

@@ -1,5 +1,6 @@
 import { defined, nth, Fault } from '#core/validation'
-import type { Thing } from '#core/bench'
+import { thingFrom, type Thing } from '#core/bench'
+import { oneForSeveral, type OneForSeveral } from '#core/candidates'
 import { strongestHandN } from '#core/crew'
 import { fitView, type FitView } from '#core/fit'
 import {
@@ -264,6 +265,21 @@ export function createAnalyser() {
     return trip && landscape ? remediesFor(trip, line.survey, catalogue, classId, book) : []
   }
 
+  /** Tools of the bench and the catalogue that could stand for several that are carried. @param carried ids of things of the bench */
+  function oneForSeveralOf(carried: readonly string[]): OneForSeveral[] {
+    if (!trip) return []
+    const { bench, bikes } = trip
+    const laid = bench.filter(({ id }) => carried.includes(id))
+    const kinds = catalogue.items.filter((item) => !bench.some(({ from }) => from === item.id))
+    const tools = [...bench, ...kinds.map((item) => thingFrom(item, `kind:${item.id}`))]
+    return oneForSeveral(
+      bikes,
+      laid,
+      tools.filter(({ heads }) => heads.length > 1),
+      strongestHandN(trip),
+    )
+  }
+
   /** What can be done about what is shut at a stop, each with the plan it makes and the ledger of that. */
   function shutOptionsAt(stopId: string): ShutOptionWritten[] {
     if (!trip || !built) return []
@@ -403,6 +419,7 @@ export function createAnalyser() {
   return {
     analyse,
     remedies,
+    oneForSeveralOf,
     shutOptionsAt,
     nextStepsOf,
     benchAndCatalogue,

@@ -111,7 +111,8 @@ export function* compareCandidates(
   }
 }
 
-function candidateFit({ bike, fastener, coverage, best }: FastenerFit, handMostN: number): CandidateFit {
+/** What tools do about one fastener, in short. */
+export function candidateFit({ bike, fastener, coverage, best }: FastenerFit, handMostN: number): CandidateFit {
   const isTurned = coverage === 'turned'
   const isEasy = isTurned && best?.verdict !== 'awkward' && (best?.handN ?? 0) <= comfortableShare * handMostN
   return {

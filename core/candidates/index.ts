@@ -1,2 +1,3 @@
 export * from './added'
-export * from './compare'
+export { compareCandidates, mostCandidates, type Candidate, type CandidateFit, type CandidateReport } from './compare'
+export * from './one-for-several'

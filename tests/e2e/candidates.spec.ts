@@ -1,4 +1,7 @@
 import type { Page } from '@playwright/test'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import { thingFrom } from '#core/bench'
 import { expect, test } from './rig'
 import { alone, expectNoAxeViolations, openOwnDemo, tabTo } from './steps'
 
@@ -89,4 +92,28 @@ test.describe('on the phone', () => {
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
     await expectNoAxeViolations(page)
   })
+})
+
+test('a tool is named that could stand for several of the kit, with what would be harder', async ({ page }) => {
+  // Of what is laid out the keys are pinned, so that the kit takes them one by one.
+  const { bench } = demoTrip()
+  const keys = catalogue.items
+    .filter(({ id }) => ['key-4', 'key-5', 'key-6', 'key-8', 'torx-25', 'torx-30'].includes(id))
+    .map((item) => ({ ...thingFrom(item, item.id), pin: { min: 1, max: 1 } }))
+  expect(keys).toHaveLength(6)
+  const rest = bench.filter(({ heads }) => heads.length < 2)
+  await openOwnDemo(page, 'bench', {
+    ...alone(),
+    bench: [...rest.filter(({ id }) => !keys.some((k) => k.id === id)), ...keys],
+  })
+  await room(page, 'Tools side by side').click()
+  const list = page.getByRole('list', { name: 'One for several' })
+  await expect(list.getByRole('listitem').first()).toContainText(/less.*instead of.*·/)
+  await expectNoAxeViolations(page)
+  await list
+    .getByRole('button', { name: /^Side by side: / })
+    .first()
+    .click()
+  await tried(page)
+  await expect(sets(page)).toHaveCount(2)
 })

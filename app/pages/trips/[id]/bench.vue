@@ -10,6 +10,7 @@ import { navigateTo, useRoute } from '#imports'
 import { computed, defineAsyncComponent, ref, shallowRef, type Component } from 'vue'
 import CatalogueDialog from '../../../components/bench/CatalogueDialog.vue'
 import CandidatesPanel from '../../../components/bench/CandidatesPanel.vue'
+import OneForSeveralPanel from '../../../components/bench/OneForSeveralPanel.vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
 import ThingHeads from '../../../components/bench/ThingHeads.vue'
 import ThingLine from '../../../components/bench/ThingLine.vue'
@@ -185,7 +186,10 @@ function doubles(thing: Thing): string {
       <RoomNames class="w-full" :rooms="rooms" :room="room" @go="go" />
     </header>
 
-    <CandidatesPanel v-if="room === 'candidates'" />
+    <template v-if="room === 'candidates'">
+      <CandidatesPanel />
+      <OneForSeveralPanel />
+    </template>
     <div v-else-if="!bench.length" class="mx-auto max-w-xl p-6 pt-10">
       <h2 class="text-lg">An empty bench</h2>
       <p class="mt-1 text-soft">
