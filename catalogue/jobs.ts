@@ -59,6 +59,14 @@ const written: z.input<typeof jobSchema>[] = [
     price: 100,
     caution: 'Tighten to the maker’s values; steering and carbon want a torque key. No thread locker on plastic.',
   },
+  {
+    id: 'get-to-know',
+    name: 'an evening with it: both wheels out, every bolt turned once',
+    renews: 'acquaintance',
+    minutes: 120,
+    price: 0,
+    caution: 'On a hired bike ask its owner first. Tighten to the maker’s values.',
+  },
 ]
 
 export const jobs: Job[] = z.array(jobSchema).parse(written)

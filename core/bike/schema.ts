@@ -92,6 +92,8 @@ export const bikeSchema = z.object({
   lights: z.enum(['none', 'battery', 'dynamo']).default('battery'),
   /** Whether every bolt has been checked, and those that come loose are locked. */
   boltsLocked: z.boolean().default(false),
+  /** Whether somebody of the crew has worked on it; not where it is hired, borrowed or new. */
+  known: z.boolean().default(true),
   /** Places for a bottle or a cage. */
   bottleMounts: z.number().int().min(0).max(8).default(2),
   storage: z.array(storageSchema).max(12).default([]),

@@ -53,10 +53,17 @@ export function handSuccess(
 }
 
 /**
+ * What a level comes to on a bike that nobody has worked on: a bolt that is seized, an axle that opens the other way, a hose
+ * where a cable was. Planning value: one level less. Common practice, no source.
+ */
+export const onStrangeBike = (level: Skill): Skill => (level === 0 ? 0 : ((level - 1) as Skill))
+
+/**
  * Chance that a crew brings a fix off on one of its bikes: the best hands of all while they are together, and while they are
  * apart those of whoever rides it. A bike that nobody rides is pushed beside another.
  *
  * @param apart the share (0 to 1) of such failures that find the riders out of reach of one another
+ * @param isStrange whether nobody of the crew has worked on that bike; whoever passes by has never seen any of them
  */
 export function crewSuccess(
   crew: readonly Rider[],
@@ -64,10 +71,13 @@ export function crewSuccess(
   technique: Technique,
   helper: number,
   apart: number,
+  isStrange = false,
   table: SuccessBySkill = successBySkill,
 ): number {
-  const chanceOf = (riders: readonly Rider[]) =>
-    handSuccess(bestHands(riders, technique.id).level, technique, helper, table)
+  const chanceOf = (riders: readonly Rider[]) => {
+    const { level } = bestHands(riders, technique.id)
+    return handSuccess(isStrange ? onStrangeBike(level) : level, technique, helper, table)
+  }
   const together = chanceOf(crew)
   const alone = crew.filter((rider) => rider.bikeId === bikeId)
   return apart === 0 || alone.length === 0 ? together : (1 - apart) * together + apart * chanceOf(alone)

@@ -19,12 +19,14 @@ export function renewed(bike: Bike, what: Renewal): Bike {
       return { ...bike, tyres: { ...tyres, rear: { ...tyres.rear, treadLeft: 1 } } }
     case 'bolts':
       return { ...bike, boltsLocked: true }
+    case 'acquaintance':
+      return { ...bike, known: true }
   }
 }
 
 /** How much of something a bike has left, 1 when it is new. */
 export function leftOf(
-  { padLeft, chainLeft, cablesLeft, sealantLeft, tyres, boltsLocked }: Bike,
+  { padLeft, chainLeft, cablesLeft, sealantLeft, tyres, boltsLocked, known }: Bike,
   what: Renewal,
 ): number {
   switch (what) {
@@ -42,5 +44,7 @@ export function leftOf(
       return tyres.rear.treadLeft
     case 'bolts':
       return boltsLocked ? 1 : 0
+    case 'acquaintance':
+      return known ? 1 : 0
   }
 }

@@ -3,7 +3,16 @@ import { appliesSchema } from '../hazard'
 import { moneySchema } from '../money'
 
 /** What a job makes new on a bike. */
-export const renewals = ['pads', 'chain', 'cables', 'sealant', 'front tread', 'rear tread', 'bolts'] as const
+export const renewals = [
+  'pads',
+  'chain',
+  'cables',
+  'sealant',
+  'front tread',
+  'rear tread',
+  'bolts',
+  'acquaintance',
+] as const
 export type Renewal = (typeof renewals)[number]
 
 /** Work on a bike at home, which weighs nothing on the road. */

@@ -19,10 +19,14 @@ export class Hands {
   }
 
   /** The chance that they bring a technique off on a bike, by what failures of it meet. */
-  success(techniqueId: string, bikeId: string, { passersBy, apart }: Pick<Exposure, 'passersBy' | 'apart'>): number {
+  success(
+    techniqueId: string,
+    { id, isStrange }: { readonly id: string; readonly isStrange: boolean },
+    { passersBy, apart }: Pick<Exposure, 'passersBy' | 'apart'>,
+  ): number {
     const technique = defined(this.techniques.get(techniqueId), `the technique "${techniqueId}"`)
     const helper = Math.min(1, this.helper * passersBy)
-    return crewSuccess(this.crew, bikeId, technique, helper, apart, this.reference.hands)
+    return crewSuccess(this.crew, id, technique, helper, apart, isStrange, this.reference.hands)
   }
 }
 
@@ -31,9 +35,11 @@ export function withHands({ ledger, notes }: LedgerOfTrip, hands: Hands): Ledger
   return {
     ...ledger,
     events: ledger.events.map((event, i) => {
-      const { bike, exposure } = nth(notes, i)
+      const { bike: id, isStrange, exposure } = nth(notes, i)
       const fixes = event.fixes.map((fix) =>
-        fix.technique === undefined ? fix : { ...fix, hands: hands.success(fix.technique, bike, exposure) },
+        fix.technique === undefined
+          ? fix
+          : { ...fix, hands: hands.success(fix.technique, { id, isStrange }, exposure) },
       )
       return { ...event, fixes }
     }),

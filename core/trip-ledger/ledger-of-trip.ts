@@ -23,6 +23,8 @@ export interface EventNote {
   readonly event: string
   readonly hazard: string
   readonly bike: string
+  /** Whether nobody of the crew has worked on that bike. */
+  readonly isStrange: boolean
   /** The wheel it strikes; null where it strikes the bike. */
   readonly wheel: 'front' | 'rear' | null
   /** The fastener that fails; null where it is none. */
@@ -154,6 +156,7 @@ class Writer {
       event,
       hazard: hazard.id,
       bike: bike.id,
+      isStrange: !bike.known,
       wheel,
       fastener: failed?.id ?? null,
       settledBy,
@@ -201,7 +204,7 @@ class Writer {
     const lossH = exposure.walkH.map((walkH, leg) => walkH + nth(exposure.priceH, leg))
     const written = {
       technique: fix.technique,
-      hands: this.hands.success(fix.technique, bike.id, exposure),
+      hands: this.hands.success(fix.technique, { id: bike.id, isStrange: !bike.known }, exposure),
       holds: fix.holds,
       residualH: residual(lossH, (leg) => (slower + harder) * nth(exposure.ridingH, leg)),
       residualWalkH: exposure.walkH.map((walkH, leg) => Math.min(mostLeft, failing(leg)) * walkH),

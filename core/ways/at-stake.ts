@@ -42,6 +42,8 @@ export class AtStake {
   onBike(before: Bike, after: Bike, hazards: readonly Hazard[]): number {
     return this.laid.notes.reduce((sum, { event, bike, hazard: id, wheel }) => {
       if (bike !== before.id) return sum
+      // Hands that know a bike bring more off, whatever fails of it.
+      if (before.known !== after.known) return sum + (this.hours.get(event) ?? 0)
       const hazard = defined(hazards.find((each) => each.id === id))
       const comes = (as: Bike) => {
         const tyre = wheel ? as.tyres[wheel] : wholeBike(as).tyre

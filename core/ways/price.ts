@@ -47,7 +47,7 @@ export function priceOf(deed: Deed, { bikes, dials }: Pick<Trip, 'bikes' | 'dial
 
 /** Where nothing is thrown away, as with bolts that are checked and sealant that is topped up, all of it counts. */
 const shareThatCounts = (bike: Bike, { renews }: Job) =>
-  renews === 'bolts' || renews === 'sealant' ? 1 : leftOf(bike, renews)
+  ['bolts', 'sealant', 'acquaintance'].includes(renews) ? 1 : leftOf(bike, renews)
 
 function inHours(minutes: number, money: number | null, share: number, { homeShare, moneyPerHour }: Dials): Price {
   const moneyH = money !== null && moneyPerHour !== null ? money / moneyPerHour : 0

@@ -72,6 +72,14 @@ describe('a crew', () => {
     expect(crewSuccess([able, novice], 'his', chain, 0, 0.25)).toBeCloseTo(0.7475, 12)
     expect(crewSuccess([able, novice], 'hers', chain, 0, 0.25)).toBeCloseTo(0.93, 12)
   })
+  it('of strangers to a bike is as good there as with one level less', () => {
+    const strange = (...crew: (typeof able)[]) => crewSuccess(crew, 'his', chain, 0, 0, true)
+    expect(strange(able, novice)).toBe(successBySkill.medium[1])
+    expect(strange(rider('r', 'his', 3))).toBe(successBySkill.medium[2])
+    // Who has never done it is no worse, and a passer-by knows no bike anyway.
+    expect(strange(novice)).toBe(successBySkill.medium[0])
+    expect(crewSuccess([novice], 'his', chain, 0.5, 0, true)).toBe(crewSuccess([novice], 'his', chain, 0.5, 0))
+  })
   it('of one, or with a bike that nobody rides, is never apart', () => {
     expect(crewSuccess([novice], 'his', chain, 0, 0.7)).toBe(successBySkill.medium[0])
     expect(crewSuccess([able, novice], 'led along', chain, 0, 0.7)).toBe(successBySkill.medium[2])

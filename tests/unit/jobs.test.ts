@@ -21,6 +21,7 @@ const worn = () => {
     chainLeft: 0.2,
     cablesLeft: 0.6,
     sealantLeft: 0.1,
+    known: false,
   }
 }
 

@@ -27,7 +27,9 @@ const open = computed(() =>
   jobsFor(props.bike, catalogue.jobs).filter(({ id }) => !props.bike.jobs.some(({ job }) => job === id)),
 )
 const left = ({ renews }: Job) =>
-  renews === 'bolts' ? '' : `${Math.round(100 * leftOf(props.bike, renews))} % left of the old`
+  renews === 'bolts' || renews === 'acquaintance'
+    ? ''
+    : `${Math.round(100 * leftOf(props.bike, renews))} % left of the old`
 const price = ({ id: jobId }: Job) =>
   priceInWords(
     priceOf({ kind: 'job', bikeId: props.bike.id, jobId }, store.openTrip, catalogue),

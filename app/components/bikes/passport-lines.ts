@@ -190,6 +190,7 @@ export const equipment: readonly PassportLine[] = [
   yes('Front rack', ['racks', 'front']),
   yes('Mudguards', ['mudguards']),
   yes('Bolts checked and locked', ['boltsLocked']),
+  yes('Worked on by one of you before', ['known']),
   yes('Carries a tent with poles', ['camp', 'tent']),
   yes('Carries a mat to blow up', ['camp', 'mat']),
   length('Fork travel', ['suspension', 'forkMm'], 0, 250),
