@@ -30,3 +30,4 @@ export const catalogue: Reference = {
 
 export { bikeFrom, bikeStarts } from './bikes'
 export { placeWords } from './place-words'
+export { ofStrangers } from './strangers'

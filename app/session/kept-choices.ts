@@ -1,7 +1,8 @@
-/** Under these names the browser keeps, for each trip, which tools somebody compares, and which kits. */
+/** Under these names the browser keeps which tools somebody compares for each trip, which kits, and which bolts of others. */
 export const toolsKeptAs = 'rag-tin.candidates'
 export const kitsKeptAs = 'rag-tin.kits'
+export const strangersKeptAs = 'rag-tin.strangers'
 
 export function forgetKeptChoices(): void {
-  for (const name of [toolsKeptAs, kitsKeptAs]) localStorage.removeItem(name)
+  for (const name of [toolsKeptAs, kitsKeptAs, strangersKeptAs]) localStorage.removeItem(name)
 }

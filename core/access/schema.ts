@@ -18,3 +18,6 @@ export type Access = z.infer<typeof accessSchema>
 
 /** Of a plan that nobody else sees. */
 export const soleAccess: Access = { role: 'owner', rider: null, people: 1 }
+
+/** So long a link is good that lets somebody join a plan, in days. */
+export const invitationDays = 30

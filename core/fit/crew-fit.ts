@@ -54,4 +54,5 @@ function idleHeads(fits: readonly FastenerFit[], tools: readonly Tool[]): ToolHe
 }
 
 /** Whether a fastener turns with the tools at hand. */
-export const turnsWith = (fastener: Fastener, tools: readonly Tool[]) => waysTo(fastener, tools).turns
+export const turnsWith = (fastener: Fastener, tools: readonly Tool[], handMostN = defaultHandN) =>
+  waysTo(fastener, tools, handMostN).turns

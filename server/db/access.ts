@@ -67,3 +67,8 @@ export async function mustOwn(db: Connection, userId: string, tripId: string, li
   const { access } = await standingOf(db, userId, tripId)
   if (access.role !== 'owner') throw new NotAllowed([line])
 }
+
+/** Keeps other writers from a trip until the transaction ends. */
+export async function lockTrip(tx: Connection, tripId: string): Promise<void> {
+  await tx.select({ id: trips.id }).from(trips).where(eq(trips.id, tripId)).for('update')
+}

@@ -5,7 +5,7 @@ import { catalogue } from '#catalogue'
 import { changeLines, refusedChanges, refusedLine } from '#core/access'
 import { checkReferences, partNames, revisionSchema, sameRevision, type PartName, type Revision } from '#core/trip'
 import { Refusal } from '../refusal'
-import { NoSuchTrip, NotAllowed, standingOf, type Standing } from './access'
+import { lockTrip, NoSuchTrip, NotAllowed, standingOf, type Standing } from './access'
 import type { Connection, Database } from './connection'
 import { tripJson, tripWithoutLine, type StoredParts, type PartChange } from './stored-parts'
 import { readLately, readTrip, type ReadTrip } from './read'
@@ -187,11 +187,6 @@ function takeValues(changes: readonly PartChange[]): Partial<StoredParts> {
   const faults = changes.flatMap((change) => ('faults' in change ? change.faults : []))
   if (faults.length > 0) throw new Refusal(faults)
   return Object.fromEntries(changes.flatMap((change) => ('value' in change ? [[change.part, change.value]] : [])))
-}
-
-/** Keeps other writers from a trip until the transaction ends. */
-async function lockTrip(tx: Connection, tripId: string): Promise<void> {
-  await tx.select({ id: trips.id }).from(trips).where(eq(trips.id, tripId)).for('update')
 }
 
 const madeSchema = z.partialRecord(z.enum(partNames), revisionSchema)

@@ -1,17 +1,16 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import { and, asc, eq, gt, isNull, lt } from 'drizzle-orm'
-import { mustOwn } from '../db/access'
+import { invitationDays } from '#core/access'
+import { lockTrip, mustOwn } from '../db/access'
 import type { Connection, Database } from '../db/connection'
 import { invitations, members, riders, trips, users } from '../db/schema'
 import { allOrNothing } from '../db/transaction'
 import { Refusal } from '../refusal'
 import type { MemberRole } from './schema'
 
-/** So long a link is good. */
-export const invitationDays = 30
 /** So many links of one trip are good at a time, and so many people share one. */
 const mostInvitations = 40
-export const mostPeople = 40
+const mostPeople = 40
 
 /** A link that somebody may still follow. What stands in it is told once, to who made it. */
 export interface Invitation {
@@ -101,10 +100,10 @@ export async function lookAtInvitation(db: Database, token: string): Promise<Loo
 export async function join(db: Database, userId: string, token: string): Promise<string> {
   return allOrNothing(db, async (tx) => {
     const { tripId } = await invitationOf(tx, token)
-    const [trip] = await tx.select({ ownerId: trips.ownerId }).from(trips).where(eq(trips.id, tripId)).for('update')
+    await lockTrip(tx, tripId)
     // Of two who follow one link at the same time, the second finds it used.
-    const { id, role, rider } = await invitationOf(tx, token)
-    if (trip?.ownerId === userId) return tripId
+    const { id, role, rider, ownerId } = await invitationOf(tx, token)
+    if (ownerId === userId) return tripId
     const known = await tx.select().from(members).where(eq(members.tripId, tripId))
     const me = known.find((member) => member.userId === userId)
     if (me && (me.role === 'rider' || role === 'reader')) return tripId
@@ -128,6 +127,7 @@ async function invitationOf(db: Connection, token: string) {
       role: invitations.role,
       rider: invitations.rider,
       trip: trips.name,
+      ownerId: trips.ownerId,
       owner: users.name,
     })
     .from(invitations)

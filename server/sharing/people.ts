@@ -1,6 +1,6 @@
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { Access, Role } from '#core/access'
-import { mustOwn, NotAllowed, standingOf } from '../db/access'
+import { lockTrip, mustOwn, NotAllowed, standingOf } from '../db/access'
 import type { Connection, Database } from '../db/connection'
 import { members, riders, trips, users } from '../db/schema'
 import { allOrNothing } from '../db/transaction'
@@ -158,8 +158,4 @@ async function mustBeFree(tx: Connection, tripId: string, personId: string, ride
   const holders = [...taken.map(({ userId }) => userId), ...(trip?.rider === rider ? [trip.ownerId] : [])]
   if (holders.some((id) => id !== personId))
     throw new Refusal(['rider: somebody else who shares this plan is that rider already.'])
-}
-
-async function lockTrip(tx: Connection, tripId: string): Promise<void> {
-  await tx.select({ id: trips.id }).from(trips).where(eq(trips.id, tripId)).for('update')
 }

@@ -117,3 +117,19 @@ test('a tool is named that could stand for several of the kit, with what would b
   await tried(page)
   await expect(sets(page)).toHaveCount(2)
 })
+
+test('the wish to help others has its price, and is granted', async ({ page }) => {
+  const { bench } = demoTrip()
+  await openOwnDemo(page, 'bench', { ...alone(), bench: bench.filter(({ from }) => !from?.startsWith('spoke-key')) })
+  await room(page, 'Tools side by side').click()
+  const section = page.getByRole('region', { name: 'For the bikes of others' })
+  for (const size of ['3.2', '3.3']) await section.getByLabel(`Nipples, ${size} mm`).check()
+  await expect(section.getByRole('status')).toContainText(
+    /The kit turns 0 of 2\. For the rest: Spoke key, four sizes, 32\sg, €8\.00\./,
+  )
+  await expectNoAxeViolations(page)
+  await section.getByRole('button', { name: 'Take it along, pinned' }).click()
+  await expect(section.getByRole('status')).toContainText('The kit turns 2 of 2.')
+  await page.reload()
+  await expect(section.getByLabel('Nipples, 3.3 mm')).toBeChecked()
+})

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { invitationDays } from '#core/access'
 import { useClipboard } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRequest } from '../../composables/useRequest'
@@ -74,7 +75,8 @@ const dayOf = (at: string) => new Date(at).toLocaleDateString(localeOfApp, { day
           class="flex flex-wrap items-center gap-x-4 border-b border-line py-1.5 text-sm"
         >
           <span class="min-w-0 flex-1 basis-48">
-            {{ invitesTo(each) }} <span class="text-soft">· made {{ dayOf(each.createdAt) }}, good for 30 days</span>
+            {{ invitesTo(each) }}
+            <span class="text-soft">· made {{ dayOf(each.createdAt) }}, good for {{ invitationDays }} days</span>
           </span>
           <button
             type="button"

@@ -10,6 +10,7 @@ import { navigateTo, useRoute } from '#imports'
 import { computed, defineAsyncComponent, ref, shallowRef, type Component } from 'vue'
 import CatalogueDialog from '../../../components/bench/CatalogueDialog.vue'
 import CandidatesPanel from '../../../components/bench/CandidatesPanel.vue'
+import ForStrangersPanel from '../../../components/bench/ForStrangersPanel.vue'
 import OneForSeveralPanel from '../../../components/bench/OneForSeveralPanel.vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
 import ThingHeads from '../../../components/bench/ThingHeads.vue'
@@ -189,6 +190,7 @@ function doubles(thing: Thing): string {
     <template v-if="room === 'candidates'">
       <CandidatesPanel />
       <OneForSeveralPanel />
+      <ForStrangersPanel />
     </template>
     <div v-else-if="!bench.length" class="mx-auto max-w-xl p-6 pt-10">
       <h2 class="text-lg">An empty bench</h2>
