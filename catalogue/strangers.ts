@@ -23,7 +23,7 @@ export const ofStrangers: readonly Fastener[] = z
     fastener('Pedals and cranks, hex 8', 'pedals', hex(8), [30, 40]),
     fastener('Stem and rotor bolts, T25', 'front brake', torx(25), [4, 7]),
     fastener('Chainring bolts, T30', 'chainring', torx(30), [8, 12]),
-    fastener('Limit screws, crosshead', 'derailleur', phillips(2), [0.3, 1]),
+    fastener('Limit screws', 'derailleur', phillips(2), [0.3, 1]),
     fastener('Mudguard and light nuts, 8 mm', 'mudguards', nut(8), [2, 4]),
     fastener('Brake and rack nuts, 10 mm', 'rack', nut(10), [5, 8]),
     fastener('Seat clamp nut, 13 mm', 'saddle', nut(13), [12, 18]),

@@ -33,7 +33,7 @@ it('many who save and look at the same time each find what they saved', async ()
     expect(saved.status, JSON.stringify(saved.body)).toBe(200)
     each.saved++
     const seen = await looks.time(() => each.person.ask('GET', `/api/trips/${each.trip}/revisions`))
-    expect(seen.body.dials.number).toBe(each.saved)
+    expect(seen.body.revisions.dials.number).toBe(each.saved)
   })
   for (const { person, trip, saved } of people) {
     const { body } = await person.read(trip)
