@@ -69,14 +69,6 @@ const pictures: Picture[] = [
     },
   },
   {
-    name: 'road-plan',
-    arrange: async (page) => {
-      await demo(page, 'r')
-      await page.getByRole('button', { name: /^tube, 622/ }).click()
-      await page.getByRole('img', { name: /The road from above/ }).scrollIntoViewIfNeeded()
-    },
-  },
-  {
     name: 'crew',
     arrange: async (page) => {
       await demo(page, 'c')
@@ -90,8 +82,18 @@ const pictures: Picture[] = [
       await demo(page, 'w')
       await page.getByRole('button', { name: 'Light to heavy' }).click()
       await page.getByRole('list', { name: 'The best kits by mass' }).waitFor()
-      await page.getByText(/Looking for the best kit/).waitFor({ state: 'detached' })
-      await proved(page)
+      await page.getByRole('button', { name: 'Prove how low it could lie' }).click({ timeout: 60_000 })
+      await page.getByText(/^Proved: of none/).waitFor({ timeout: 240_000 })
+    },
+  },
+  {
+    name: 'weigh-kits',
+    arrange: async (page) => {
+      await demo(page, 'w')
+      await page.getByRole('button', { name: 'Kits', exact: true }).click()
+      await page.getByRole('button', { name: 'Add it' }).click()
+      await page.locator('table[aria-busy=false]').getByText('±').nth(8).waitFor({ timeout: 60_000 })
+      await toTop(page.getByRole('region', { name: 'Kits side by side' }))
     },
   },
   {

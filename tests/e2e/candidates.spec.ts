@@ -125,7 +125,7 @@ test('the wish to help others has its price, and is granted', async ({ page }) =
   const section = page.getByRole('region', { name: 'For the bikes of others' })
   for (const size of ['3.2', '3.3']) await section.getByLabel(`Nipples, ${size} mm`).check()
   await expect(section.getByRole('status')).toContainText(
-    /The kit turns 0 of 2\. For the rest: Spoke key, four sizes, 32\sg, €8\.00\./,
+    /The kit turns 0 of 2\.\s+For the rest: Spoke key, four sizes, 32\sg, €8\.00\./,
   )
   await expectNoAxeViolations(page)
   await section.getByRole('button', { name: 'Take it along, pinned' }).click()

@@ -63,8 +63,8 @@ function grant() {
         </label>
       </li>
     </ul>
-    <div v-if="wished.length" class="mt-3 text-sm" role="status">
-      <p>
+    <div v-if="wished.length" class="mt-3 text-sm">
+      <p role="status">
         The kit turns <span class="figures font-semibold">{{ turned }}</span> of
         <span class="figures">{{ wished.length }}</span>.
         <template v-if="wish.addition.items.length">

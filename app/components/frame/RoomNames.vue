@@ -10,7 +10,7 @@ defineEmits<{ go: [id: Id] }>()
       v-for="entry in rooms"
       :key="entry.id"
       type="button"
-      class="border-b-3 px-3 py-1.5 max-md:min-h-11 max-md:px-1.5 max-md:text-sm"
+      class="border-b-3 px-3 py-1.5 max-md:min-h-11 max-md:min-w-11 max-md:px-1.5 max-md:text-sm"
       :class="entry.id === room ? 'border-petrol font-bold' : 'border-transparent text-soft hover:text-ink'"
       :aria-current="entry.id === room ? 'page' : undefined"
       @click="$emit('go', entry.id)"
