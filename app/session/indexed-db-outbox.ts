@@ -1,6 +1,16 @@
 import { catalogue } from '#catalogue'
 import type { Access } from '#core/access'
-import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '#core/trip'
+import {
+  migrate,
+  partNames,
+  partSchemas,
+  sameRevision,
+  tripFormat,
+  tripSchema,
+  type PartName,
+  type Revisions,
+  type Trip,
+} from '#core/trip'
 import type { IDBPDatabase } from 'idb'
 import { nameWithSteps } from './outbox'
 import type { KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
@@ -39,7 +49,7 @@ export class IndexedDbOutbox implements Outbox {
     const mine = new Map(known?.steps.map(({ id, changes }) => [id, changes]))
     return {
       revisions: row.revisions,
-      parts: Object.fromEntries(asked.map((part, i) => [part, unpacked(values[i]?.value)])),
+      parts: Object.fromEntries(asked.map((part, i) => [part, ofThisShape(part, unpacked(values[i]?.value))])),
       steps: steps.map(({ id, changes, place }): PlacedStep => ({
         id,
         changes: mine.get(id) ?? (unpacked(changes) as Change[]),
@@ -230,6 +240,20 @@ export class IndexedDbOutbox implements Outbox {
     const idle = (await this.kept()).filter(({ trip }) => trip !== opened && !waits.has(trip))
     for (const { trip } of idle.slice(mostKept - 1)) await this.forget(trip)
   }
+}
+
+/**
+ * A part as this Rag Tin would have it: one that was kept before something could be said of a bike or a thing lacks that, and
+ * what is not said has its usual value. The line of a road, which is long, has never had anything more to say.
+ */
+function ofThisShape(part: PartName, value: unknown): unknown {
+  if (part === 'road') {
+    const road = value as Trip['road']
+    const stretches = partSchemas.road.shape.stretches.safeParse(road.stretches)
+    return stretches.success ? { ...road, stretches: stretches.data } : road
+  }
+  const read = partSchemas[part].safeParse(value)
+  return read.success ? read.data : value
 }
 
 const changesOf = ({ changes }: { readonly changes: unknown }) => ({ changes: unpacked(changes) as Change[] })

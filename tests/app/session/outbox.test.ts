@@ -1,3 +1,4 @@
+import { demoTrip } from '#catalogue/demo'
 import type { Access } from '#core/access'
 import { defined, nth } from '#core/validation'
 import { partNames, type Revision, type Revisions, type Trip } from '#core/trip'
@@ -168,6 +169,26 @@ describe('the browser’s database', () => {
     outbox.close()
     const again = await IndexedDbOutbox.open('maren', 'again')
     expect(defined(await again.read('t')).steps.map(({ id }) => id)).toEqual(['a'])
+  })
+
+  it('gives what an older Rag Tin could not say of a bike or a thing its usual value', async () => {
+    const outbox = await IndexedDbOutbox.open('maren', 'lacking')
+    const { bikes, bench } = demoTrip()
+    const whole = { ...trip, bikes, bench }
+    const lacking = {
+      ...whole,
+      bikes: bikes.map(({ known: _, ...bike }) => bike),
+      bench: bench.map(({ broughtBy: _, ...thing }) => thing),
+      road: { ...trip.road, stretches: demoTrip().road.stretches.map(({ signal: _, ...stretch }) => stretch) },
+    } as unknown as Trip
+    await outbox.keep('t', lacking, first)
+    const { parts } = defined(await outbox.read('t'))
+    expect(parts.bikes).toEqual(bikes)
+    expect(parts.bench).toEqual(bench)
+    expect(parts.road).toEqual({
+      ...trip.road,
+      stretches: demoTrip().road.stretches.map((stretch) => ({ ...stretch, signal: true })),
+    })
   })
 
   it('brings a trip that an older Rag Tin kept to its own format, and the steps that wait stay', async () => {
