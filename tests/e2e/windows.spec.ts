@@ -434,7 +434,7 @@ test('a trip thrown away elsewhere: what was changed here can be kept as a new o
   await saved(page)
   expect((await page.request.delete(`/api/trips/${id}`, again)).ok()).toBe(true)
   await more(page).click()
-  await expect(page.getByText('not on the server any more')).toBeVisible()
+  await expect(page.getByText('not there for you any more')).toBeVisible()
   await expectNoAxeViolations(page)
   // Leaving is asked about.
   await page.getByRole('link', { name: /all trips/ }).click()

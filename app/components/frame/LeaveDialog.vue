@@ -10,7 +10,7 @@ const why = computed(() => {
   if (store.state.kind === 'refused') return 'The server refuses them as they are.'
   if (store.state.kind === 'conflict')
     return 'The same was changed on another device, and somebody must say which holds.'
-  return 'This trip is not on the server any more.'
+  return 'This trip is not there for you any more.'
 })
 </script>
 
