@@ -1,7 +1,7 @@
 import { catalogue } from '#catalogue'
 import type { Thing } from '#core/bench'
 import { asInShed, asOnBench, conditionOn, differsIn, intoShed, laidFromShed, type OwnedThing } from '#core/shed'
-import { withPlanning } from '#core/reference'
+import { priceKnown, withPlanning } from '#core/reference'
 import { computed } from 'vue'
 import { useShed } from '../stores/shed'
 import { useTripStore } from '../stores/trip'
@@ -33,6 +33,11 @@ export function useTripShed() {
   const day = computed(() => (store.trip?.ride.start ?? new Date().toISOString()).slice(0, 10))
   /** Families and prices as this trip's planning values say. */
   const reference = computed(() => withPlanning(catalogue, store.trip?.dials.planning ?? {}))
+  /** What a thing's kind costs new, in the trip's currency; undefined where nobody has said. */
+  function priceOfKind({ from }: Pick<Thing, 'from'>): number | undefined {
+    const item = reference.value.items.find(({ id }) => id === from)
+    return item && priceKnown(`items.${item.id}`, item.price, store.openTrip.dials)
+  }
   const conditionOf = (owned: OwnedThing) => conditionOn(owned, day.value, reference.value.families)
   const laid = (owned: OwnedThing) => laidFromShed(owned, newId(), conditionOf(owned))
   const ownedBy = (thing: Thing) => (thing.shed ? shed.byId.value.get(thing.shed) : undefined)
@@ -104,6 +109,7 @@ export function useTripShed() {
   return {
     day,
     reference,
+    priceOfKind,
     conditionOf,
     elsewhere,
     ownedBy,

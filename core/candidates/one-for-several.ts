@@ -52,7 +52,9 @@ export function oneForSeveral(
     const instead = byMass.filter((thing) => {
       const without = kept.filter((each) => each !== thing)
       const isMissed = thing.provides.some((name) => !without.some(({ provides }) => provides.includes(name)))
-      if (isMissed || !isWhole(without)) return false
+      // What a torque is set with is not done by feel: brakes, steering and carbon depend on it.
+      const isTorqueLost = setsTorque(thing) && !without.some(setsTorque)
+      if (isMissed || isTorqueLost || !isWhole(without)) return false
       kept = without
       return true
     })
@@ -67,6 +69,8 @@ export function oneForSeveral(
   })
   return found.sort((a, b) => b.savedG - a.savedG)
 }
+
+const setsTorque = ({ heads }: Thing) => heads.some((head) => 'setNm' in head && head.setNm !== null)
 
 function isHarder(before: CandidateFit, after: CandidateFit): boolean {
   if (after.isEasy || before.coverage !== 'turned') return false

@@ -1,3 +1,4 @@
 export * from './hull'
 export * from './frontier'
 export * from './steps'
+export * from './readings'

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { skillWords } from '../crew'
 import type { Hazard } from '../hazard'
-import { mostMoney } from '../money'
+import { mostMoney, planningCurrency } from '../money'
 import { leastHalfLifeY, mostHalfLifeY } from '../supply'
 import type { Reference } from './schema'
 
@@ -129,6 +129,18 @@ export const familyValues = ({ id, halfLife }: Reference['families'][number]): P
         valueOf(`families.${id}.openedY`, 'openedY', halfLife.openedY),
       ]
     : []
+
+/**
+ * A price where a trip knows it: planning values are given in one currency; in another those only that somebody has said.
+ *
+ * @param key what it is the price of, such as "items.boot"
+ */
+export const priceKnown = (
+  key: string,
+  price: number,
+  { currency, planning }: { readonly currency: string; readonly planning: Planning },
+): number | undefined =>
+  price === 0 || currency === planningCurrency || `${key}.price` in planning ? price : undefined
 
 /** What a thing of the catalogue costs. */
 export const itemPrice = ({ id, price }: Reference['items'][number]): PlanningValue =>

@@ -1,7 +1,6 @@
 import type { Bike } from '../bike'
 import { leftOf, type Job } from '../jobs'
-import { planningCurrency } from '../money'
-import { withPlanning, type Reference } from '../reference'
+import { priceKnown, withPlanning, type Reference } from '../reference'
 import type { Dials, Trip } from '../trip'
 import type { Deed } from './deed'
 
@@ -20,10 +19,8 @@ export interface Price {
 /** What a deed costs: minutes at home and money, which are planning values, and the same in hours on the road. */
 export function priceOf(deed: Deed, { bikes, dials }: Pick<Trip, 'bikes' | 'dials'>, reference: Reference): Price {
   const { jobs, errands } = withPlanning(reference, dials.planning)
-  const priced = (key: string, { minutes, price }: { minutes: number; price: number }, share = 1): Price => {
-    const isKnown = price === 0 || dials.currency === planningCurrency || `${key}.price` in dials.planning
-    return inHours(minutes, isKnown ? price : null, share, dials)
-  }
+  const priced = (key: string, { minutes, price }: { minutes: number; price: number }, share = 1): Price =>
+    inHours(minutes, priceKnown(key, price, dials) ?? null, share, dials)
   switch (deed.kind) {
     case 'job': {
       const job = jobs.find(({ id }) => id === deed.jobId)

@@ -1,6 +1,15 @@
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
-import { frontier, gramsPerHourBetween, stepsAlong, supported, type Traded } from '#core/frontier'
+import {
+  bestAtPrice,
+  frontier,
+  gramsPerHourBetween,
+  heaviestUpTo,
+  lightestAtRisk,
+  stepsAlong,
+  supported,
+  type Traded,
+} from '#core/frontier'
 import { indexLedger, massOf, type Ledger } from '#core/ledger'
 import { PromiseEvaluator } from '#core/promise'
 import { surveyRoad } from '#core/road'
@@ -125,5 +134,24 @@ describe('the frontier', () => {
   it('pays no heed to pins and budget, which are no matter of what could be', () => {
     const pinned = { ...ledger, budgetG: 300, pins: { [nth(ledger.items, 0).id]: { min: 1, max: 1 } } }
     expect([...frontier(pinned, 6)].map(({ massG }) => massG)).toEqual(found.slice(0, 6).map(({ massG }) => massG))
+  })
+})
+
+describe('a kit of the frontier', () => {
+  const kits = [
+    { ...kit(0, 10), stranded: 0.1 },
+    { ...kit(100, 4), stranded: 0.05 },
+    { ...kit(300, 2), stranded: 0.02 },
+  ]
+  it('is found by grams, by what an hour is worth and by the chance of being stranded: by hand', () => {
+    expect([0, 99, 100, 299, 5000].map((massG) => heaviestUpTo(kits, massG))).toEqual([0, 0, 1, 1, 2])
+    // Between the first two an hour is worth 100 / 6 g where they are as good, and 100 g between the others.
+    expect([0, 16, 17, 99, 101].map((price) => bestAtPrice(kits, price))).toEqual([0, 0, 1, 1, 2])
+    expect([0.2, 0.1, 0.05, 0.049, 0.02, 0.01].map((chance) => lightestAtRisk(kits, chance))).toEqual([
+      0, 0, 1, 2, 2, -1,
+    ])
+  })
+  it('is none where there is none', () => {
+    expect([heaviestUpTo([], 100), bestAtPrice([], 100), lightestAtRisk([], 1)]).toEqual([-1, -1, -1])
   })
 })

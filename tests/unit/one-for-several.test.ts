@@ -3,7 +3,7 @@ import { demoTrip } from '#catalogue/demo'
 import { thingFrom, thingSchema, type Thing } from '#core/bench'
 import { oneForSeveral } from '#core/candidates'
 import { crewFit, defaultHandN, readHeads, toolsOn } from '#core/fit'
-import { nth } from '#core/validation'
+import { defined, nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 
 const { bikes, bench } = demoTrip()
@@ -37,6 +37,11 @@ describe('one tool for several', () => {
     expect(found?.instead.map(({ id }) => id)).toEqual(['five', 'twenty-five'])
     const gripping = { ...folding, massG: 20, provides: ['grip'] }
     expect(oneForSeveral(bikes, holding, [gripping], defaultHandN)[0]?.instead).toHaveLength(3)
+  })
+  it('never stands for the only tool that a torque is set with', () => {
+    const torque = thingFrom(defined(catalogue.items.find(({ id }) => id === 'torque-key')), 'torque-key')
+    for (const { instead } of oneForSeveral(bikes, [...singles, torque], everything, defaultHandN))
+      expect(instead).not.toContain(torque)
   })
   it('names the jobs that a short lever makes harder', () => {
     const long = singles.map((each) => ({ ...each, heads: each.heads.map((head) => ({ ...head, leverMm: 120 })) }))

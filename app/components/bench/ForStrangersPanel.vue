@@ -8,25 +8,19 @@ import { nth } from '#core/validation'
 import { StorageSerializers, useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { strangersKeptAs } from '../../session/kept-choices'
-import { useKitStore } from '../../stores/kit'
 import { useTripStore } from '../../stores/trip'
+import { useVerdicts } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
 import { localeOfApp } from '../common/locale-of-app'
 
 /** The wish to help on other people's bikes: what of theirs the kit turns, and what it would take to turn the rest. */
 const store = useTripStore()
-const kit = useKitStore()
+const { taken } = useVerdicts()
 const { grams } = useView()
 
 const ids = useLocalStorage<string[]>(strangersKeptAs, [], { serializer: StorageSerializers.object })
 const wished = computed(() => ofStrangers.filter(({ id }) => ids.value.includes(id)))
-const carried = computed(() => {
-  const chosen = kit.chosen
-  const counts = chosen?.kit?.counts
-  if (!chosen || !counts) return []
-  const taken = new Set(chosen.built.ledger.items.flatMap(({ id }, i) => ((counts[i] ?? 0) > 0 ? [id] : [])))
-  return store.openTrip.bench.filter(({ id }) => taken.has(id))
-})
+const carried = computed(() => taken.value.map(({ thing }) => thing))
 const handMostN = computed(() => strongestHandN(store.openTrip))
 const all = computed(() => wishToHelp(ofStrangers, carried.value, [], handMostN.value).turned)
 const wish = computed(() => wishToHelp(wished.value, carried.value, catalogue.items, handMostN.value))

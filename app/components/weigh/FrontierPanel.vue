@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { leastLostH } from '#core/bound'
+import { bestAtPrice, heaviestUpTo, lightestAtRisk } from '#core/frontier'
 import { chanceInWords, hoursInWords } from '#wording'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { walkRows } from '../../composables/walkRows'
@@ -19,6 +20,7 @@ frontier.watchLedger()
 onUnmounted(() => frontier.stopProving())
 
 const kits = computed(() => frontier.kits)
+const plainKits = computed(() => kits.value.map(({ kit }) => kit))
 const now = computed(() => kitStore.chosen?.kit ?? undefined)
 const keyOf = ({ counts }: { readonly counts: readonly number[] }) => counts.join()
 /** The kit that is looked at, by what it has: it stays in sight while others are found. Until one is picked, that of the trip. */
@@ -31,9 +33,7 @@ const picked = computed(() => {
 /** The best of them at the price of the trip. */
 const cheapest = computed(() => {
   const price = store.trip?.dials.gramsPerHour ?? kitStore.chosen?.built.ledger.gramsPerHour
-  if (!price) return -1
-  const costsH = kits.value.map(({ kit: { promiseH, massG } }) => promiseH + massG / price)
-  return costsH.indexOf(Math.min(...costsH))
+  return price ? bestAtPrice(plainKits.value, price) : -1
 })
 function pick(index: number) {
   const step = kits.value[index]
@@ -68,18 +68,10 @@ function walk(event: KeyboardEvent) {
 /** The kit that is looked at, by its three readings: grams, grams for an hour, the chance of being stranded. */
 const reading = computed(() => kits.value[picked.value]?.kit)
 const isNone = ref(false)
-/** Looks at the lightest or heaviest kit that does something. */
-function pickBy(does: (kit: KitStep['kit']) => boolean, which: 'lightest' | 'heaviest') {
-  const doing = kits.value.flatMap(({ kit }, i) => (does(kit) ? [i] : []))
-  const index = which === 'lightest' ? doing.at(0) : doing.at(-1)
-  isNone.value = index === undefined
-  if (index !== undefined) pick(index)
-}
-/** Looks at the best kit where an hour is worth so many grams. */
-function pickAtPrice(gramsPerHour: number) {
-  isNone.value = false
-  const costsH = kits.value.map(({ kit }) => gramsPerHour * kit.promiseH + kit.massG)
-  pick(costsH.indexOf(Math.min(...costsH)))
+/** Looks at the kit that was found, if one was. */
+function pickFound(index: number) {
+  isNone.value = index < 0
+  pick(index)
 }
 
 /** Kits at whose price something can be proved. */
@@ -105,14 +97,7 @@ function setDial({ kit }: KitStep) {
       Looking for the best kit of each mass: {{ kits.length }} so far …
     </p>
     <template v-if="kits.length">
-      <FrontierChart
-        class="mt-3"
-        :kits="kits.map(({ kit }) => kit)"
-        :now="now"
-        :picked="picked"
-        :lines="frontier.lines"
-        @pick="pick"
-      />
+      <FrontierChart class="mt-3" :kits="plainKits" :now="now" :picked="picked" :lines="frontier.lines" @pick="pick" />
       <p class="mt-2 flex min-h-8 flex-wrap items-center gap-3 text-sm text-soft">
         <template v-if="frontier.isProving"
           ><span role="status">Proving how low it could lie: {{ frontier.lines.length }} of {{ provable }} …</span>
@@ -137,7 +122,7 @@ function setDial({ kit }: KitStep) {
           amount="mass"
           :most="100000"
           allow-none
-          @update:model-value="$event !== null && pickBy(({ massG }) => massG <= $event, 'heaviest')"
+          @update:model-value="$event !== null && pickFound(heaviestUpTo(plainKits, $event))"
         />
         <MeasureField
           class="w-36"
@@ -146,7 +131,7 @@ function setDial({ kit }: KitStep) {
           amount="mass"
           :most="100000"
           allow-none
-          @update:model-value="$event !== null && pickAtPrice($event)"
+          @update:model-value="$event !== null && pickFound(bestAtPrice(plainKits, $event))"
         />
         <MeasureField
           class="w-36"
@@ -155,7 +140,7 @@ function setDial({ kit }: KitStep) {
           amount="share"
           :most="1"
           allow-none
-          @update:model-value="$event !== null && pickBy(({ stranded }) => stranded <= $event, 'lightest')"
+          @update:model-value="$event !== null && pickFound(lightestAtRisk(plainKits, $event))"
         />
         <p v-if="isNone" role="status" class="text-sm text-madder">No kit of this bench does that.</p>
       </fieldset>

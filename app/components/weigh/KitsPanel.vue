@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { formatMoney, planningCurrency } from '#core/money'
+import { formatMoney } from '#core/money'
 import { kitPrice, packedOf } from '#core/shed'
 import { nth } from '#core/validation'
 import { chanceInWords, differenceInWords, grouped, hoursInWords } from '#wording'
@@ -17,7 +17,7 @@ import MeasureField from '../common/MeasureField.vue'
 const store = useTripStore()
 const side = useKitsSideBySide()
 const shed = useShed()
-const { reference } = useTripShed()
+const { priceOfKind } = useTripShed()
 const { grams } = useView()
 side.watchKits()
 onUnmounted(() => side.stop())
@@ -55,12 +55,6 @@ function keep() {
 }
 
 const money = (price: number) => formatMoney(price, store.openTrip.dials.currency, localeOfApp)
-/** Prices of the catalogue are known in one currency; in another those only that somebody has said. */
-function priceOfKind({ from }: { readonly from: string | null }): number | undefined {
-  const { planning, currency } = store.openTrip.dials
-  const isKnown = currency === planningCurrency || `items.${from}.price` in planning
-  return isKnown ? reference.value.items.find(({ id }) => id === from)?.price : undefined
-}
 function priceInWords(counts: readonly number[]): string {
   const { bench, dials } = store.openTrip
   const { price, unknown } = kitPrice(bench, counts, shed.byId.value, dials.currency, priceOfKind)

@@ -2,7 +2,7 @@
 import { catalogue } from '#catalogue'
 import { mayBring } from '#core/access'
 import type { Thing } from '#core/bench'
-import { formatMoney, planningCurrency } from '#core/money'
+import { formatMoney } from '#core/money'
 import { itemPrice } from '#core/reference'
 import { toGet } from '#core/shed'
 import { hoursInWords } from '#wording'
@@ -20,15 +20,9 @@ const store = useTripStore()
 const kit = useKitStore()
 const { things } = useShed()
 const { taken } = useVerdicts()
-const { own, reference } = useTripShed()
+const { own, priceOfKind } = useTripShed()
 
 const kindOf = ({ from }: Thing) => catalogue.items.find(({ id }) => id === from)
-/** Prices of the catalogue are known in one currency; in another those only that somebody has said. */
-function priceOf({ from }: Thing): number | undefined {
-  const { planning, currency } = store.openTrip.dials
-  const isKnown = currency === planningCurrency || `items.${from}.price` in planning
-  return isKnown ? reference.value.items.find(({ id }) => id === from)?.price : undefined
-}
 /** What others bring is for them to get. */
 const theirs = computed(() => store.openTrip.bench.filter((thing) => mayBring(store.access, thing)))
 const lines = computed(() => {
@@ -36,7 +30,7 @@ const lines = computed(() => {
   const hours = new Map(taken.value.map((row) => [row.thing.id, row.hours]))
   return toGet(theirs.value, things.value, carried)
     .map(({ thing, pieces }) => {
-      const price = priceOf(thing)
+      const price = priceOfKind(thing)
       return {
         thing,
         kind: kindOf(thing),
