@@ -37,9 +37,16 @@ export const keys = (...sizes: number[]): Written[] =>
     return { profile: 'hex', size, leverMm, reachMm, bodyMm: size }
   })
 
+/** The hollow that a loose key goes into: its short arm lies across. */
+export const boreOfKeys = (...sizes: number[]) => Math.max(...sizes.map((size) => defined(keyArmsMm[size])[1]))
+
 /** Bits in a holder with a cross handle. */
 export const bits = (profile: Profile, ...sizes: number[]): Written[] =>
   sizes.map((size) => ({ profile, size, leverMm: 55, reachMm: 25, bodyMm: 7 }))
+
+/** Bits in a slim holder that is a plug of a handlebar's end: what is in the hand is as short as the hollow allows. */
+export const slimBits = (profile: Profile, ...sizes: number[]): Written[] =>
+  sizes.map((size) => ({ profile, size, leverMm: 40, reachMm: 30, bodyMm: 8 }))
 
 /** A screwdriver on a knife or pliers: turned between the fingers. */
 export const driver = (profile: Profile, size: number): Written => ({

@@ -4,7 +4,18 @@
  */
 export const tradeWords = [
   ...['calliper', 'chainring', 'chainrings', 'chainstay', 'derailleur', 'dropper', 'flange', 'freewheel', 'handlepost'],
-  ...['headset', 'hookless', 'lockring', 'mudguard', 'mudguards', 'shifter', 'sidewall', 'sprockets', 'tensioned'],
+  ...[
+    'headset',
+    'hookless',
+    'lockring',
+    'mudguard',
+    'mudguards',
+    'shifter',
+    'sidewall',
+    'sprockets',
+    'steerer',
+    'tensioned',
+  ],
   ...['tensioner', 'tensioners', 'tourer', 'tubeless', 'tyred', 'wheelbase'],
   ...[
     'breaker',

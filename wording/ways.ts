@@ -1,4 +1,4 @@
-import { formatMoney } from '#core/money'
+import { formatMoney, type KnownPrice } from '#core/money'
 import type { Reference } from '#core/reference'
 import type { Trip } from '#core/trip'
 import type { Deed, DeedKind, Price } from '#core/ways'
@@ -49,6 +49,12 @@ export function deedInWords(
 
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string): string =>
   list.find((entry) => entry.id === id)?.name ?? id
+
+/** What several pieces cost, with how many of them nobody knows the price of: "€25.00 and 2 of no known price". */
+export function knownPriceInWords({ price, unknown }: KnownPrice, currency: string, locale?: string): string {
+  if (unknown === 0) return formatMoney(price, currency, locale)
+  return price === 0 ? 'no known price' : `${formatMoney(price, currency, locale)} and ${unknown} of no known price`
+}
 
 /** Money in few letters, where there is any: "€25.00"; a mark where nobody has said how much. */
 export const moneyInWords = (money: number | null, currency: string): string =>

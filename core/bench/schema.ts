@@ -62,6 +62,8 @@ export const catalogueItemSchema = z.object({
   comesApart: z.boolean().default(false),
   units: z.record(z.string(), z.number().gt(0)).default({}),
   measures: measuresSchema.prefault({}),
+  /** The narrowest round hollow that it goes into whole, mm; null where it goes into none of a bicycle's. */
+  boreMm: z.number().gt(0).max(50).nullable().default(null),
   /** What one costs, in the smallest coins of the currency of planning values. */
   price: moneySchema,
   source: z.string().default('planning value'),

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { skillWords } from '../crew'
 import type { Hazard } from '../hazard'
-import { mostMoney, planningCurrency } from '../money'
+import { knownPrice, mostMoney, planningCurrency, type KnownPrice } from '../money'
 import { leastHalfLifeY, mostHalfLifeY } from '../supply'
 import type { Reference } from './schema'
 
@@ -141,6 +141,12 @@ export const priceKnown = (
   { currency, planning }: { readonly currency: string; readonly planning: Planning },
 ): number | undefined =>
   price === 0 || currency === planningCurrency || `${key}.price` in planning ? price : undefined
+
+/** The same of things of the catalogue together, one of each. */
+export const itemsPrice = (
+  items: readonly Pick<Reference['items'][number], 'id' | 'price'>[],
+  dials: { readonly currency: string; readonly planning: Planning },
+): KnownPrice => knownPrice(items.map(({ id, price }) => ({ count: 1, each: priceKnown(`items.${id}`, price, dials) })))
 
 /** What a thing of the catalogue costs. */
 export const itemPrice = ({ id, price }: Reference['items'][number]): PlanningValue =>

@@ -26,6 +26,7 @@ test('tools stand side by side: what each turns, what must be added, and the kit
   await expect(folding).toContainText('168 g, one piece, €40.00 to get')
   await expect(folding).toContainText(/turns \d+ of \d+, \d+ with ease/)
   await expect(folding).toContainText(/For the rest must be added.*\d+ g, €\d+\.\d\d: lightest/)
+  await expect(folding).toContainText('least outside the frame')
   await expect(folding).toContainText(/The best kit with it: [\d\s]+g, [\d.]+ h lost/)
   const bolts = page.getByRole('group', { name: 'Bolt by bolt' })
   const differing = await bolts.getByRole('row').count()

@@ -3,7 +3,15 @@ import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { CostsOfFailing } from '#core/availability'
 import { thingFrom, type CatalogueItem } from '#core/bench'
-import { additions, compareCandidates, criteria, mostCandidates, type Candidate } from '#core/candidates'
+import {
+  additions,
+  compareCandidates,
+  criteria,
+  goesInside,
+  hollowMm,
+  mostCandidates,
+  type Candidate,
+} from '#core/candidates'
 import { crewFit, defaultHandN, itemsThatTurn, toolsOn } from '#core/fit'
 import { indexLedger } from '#core/ledger'
 import { PromiseEvaluator } from '#core/promise'
@@ -56,6 +64,21 @@ describe('what must be added', () => {
     )
     const { length } = found.fewest.items
     expect(found.fewest.massG).toBeCloseTo(Math.min(...covers.filter((each) => each.length === length).map(massOf)), 9)
+  })
+  it('has least outside of the frame, where small keys and bits go inside', () => {
+    const outside = (items: readonly CatalogueItem[]) => massOf(items.filter((each) => !goesInside(each)))
+    expect(few.some(goesInside)).toBe(true)
+    expect(few.every(goesInside)).toBe(false)
+    const least = Math.min(...covers.map(outside))
+    expect(outside(found.hidden.items)).toBeCloseTo(least, 9)
+    expect(found.hidden.massG).toBeCloseTo(Math.min(...covers.filter((each) => outside(each) === least).map(massOf)), 9)
+  })
+  it('puts nothing inside that is wider than the hollow of a bar', () => {
+    // ISO 2936, short arms: 18 mm of a 2.5 mm key, 20 of a 3 mm one.
+    expect([item('key-2-5'), item('key-3')].map(goesInside)).toEqual([true, false])
+    expect(goesInside({ boreMm: hollowMm })).toBe(true)
+    expect(goesInside({ boreMm: hollowMm + 0.1 })).toBe(false)
+    expect(goesInside(item('folding-17'))).toBe(false)
   })
   it('names what nothing turns', () => {
     const hopeless = open.filter((_, i) => defined(coverers[i]).size === 0)

@@ -1,7 +1,9 @@
 import { catalogue } from '#catalogue'
 import { thingFrom, type Thing } from '#core/bench'
+import { itemsPrice } from '#core/reference'
 import { kitPrice, ownedFrom, tinAsKit, type OwnedThing } from '#core/shed'
 import { defined } from '#core/validation'
+import { knownPriceInWords } from '#wording'
 import { describe, expect, it } from 'vitest'
 
 const item = (id: string) =>
@@ -45,5 +47,23 @@ describe('a tin as a kit', () => {
       laid('boot'),
     ]
     expect(tinAsKit(bench, shed)).toEqual([2, 1, 1, 0])
+  })
+})
+
+describe('what things of the catalogue cost together', () => {
+  const items = [item('boot'), item('boot-cloth'), item('plug-kit')]
+  const costing = (currency: string, planning = {}) => itemsPrice(items, { currency, planning })
+  it('is a sum in the currency of planning values', () => {
+    expect(costing('EUR')).toEqual({ price: item('boot').price + item('plug-kit').price, unknown: 0 })
+  })
+  it('is of what somebody has said alone in another; what costs nothing costs nothing there, too', () => {
+    expect(costing('CHF')).toEqual({ price: 0, unknown: 2 })
+    expect(costing('CHF', { 'items.plug-kit.price': 1800 })).toEqual({ price: item('plug-kit').price, unknown: 1 })
+  })
+  it('is told with what is not known', () => {
+    expect(knownPriceInWords({ price: 1250, unknown: 0 }, 'EUR')).toBe('€12.50')
+    expect(knownPriceInWords({ price: 1250, unknown: 2 }, 'EUR')).toBe('€12.50 and 2 of no known price')
+    expect(knownPriceInWords({ price: 0, unknown: 2 }, 'EUR')).toBe('no known price')
+    expect(knownPriceInWords({ price: 0, unknown: 0 }, 'EUR')).toBe('€0.00')
   })
 })

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
-import { criteria, mostCandidates, type CandidateReport } from '#core/candidates'
+import { criteria, goesInside, mostCandidates, type CandidateReport } from '#core/candidates'
+import type { CatalogueItem } from '#core/bench'
 import { formatMoney } from '#core/money'
+import { itemsPrice } from '#core/reference'
 import { costByUse } from '#core/shed'
 import { nth } from '#core/validation'
-import { amountInWords, coverageWords, fitReasonWords, hoursInWords } from '#wording'
+import { amountInWords, coverageWords, fitReasonWords, hoursInWords, knownPriceInWords } from '#wording'
 import { X } from '@lucide/vue'
 import { computed, ref } from 'vue'
+import { useTripShed } from '../../composables/useTripShed'
 import { useCandidates, usualSets, type ToolRef } from '../../stores/candidates'
 import { useShed } from '../../stores/shed'
 import { useTripStore } from '../../stores/trip'
@@ -19,6 +22,7 @@ import ToolChoice from './ToolChoice.vue'
 const store = useTripStore()
 const tried = useCandidates()
 const { things: owned } = useShed()
+const { reference } = useTripShed()
 const { grams, system } = useView()
 tried.watchPlan()
 
@@ -47,25 +51,38 @@ function drop(index: number, ref: ToolRef) {
 const begin = (ref: ToolRef) => tried.put([...tried.sets, [ref]])
 
 const money = (price: number) => formatMoney(price, store.openTrip.dials.currency, localeOfApp)
+/** What things of the catalogue cost, as this trip knows. */
+const priceInWords = (items: readonly CatalogueItem[]) =>
+  knownPriceInWords(itemsPrice(items, store.openTrip.dials), store.openTrip.dials.currency, localeOfApp)
 /** What a set costs to get, and what one use has cost of what is owned of it. */
 function priceOf(tools: readonly ToolRef[]): string {
   const all = tools.map((tool) => ({ tool, own: tried.ownedOf(tool) }))
-  const missing = all.filter(({ own }) => !own).flatMap(({ tool }) => tried.thingOf(tool)?.from ?? [])
-  const price = missing.reduce((sum, from) => sum + (catalogue.items.find(({ id }) => id === from)?.price ?? 0), 0)
+  const missing = all
+    .filter(({ own }) => !own)
+    .flatMap(({ tool }) => reference.value.items.find(({ id }) => id === tried.thingOf(tool)?.from) ?? [])
   const cost = costByUse(all.flatMap(({ own }) => own ?? []))
   const byUse = cost === null ? '' : `, ${money(cost)} a use so far`
-  return all.every(({ own }) => own) ? `owned${byUse}` : `${money(price)} to get${byUse}`
+  return all.every(({ own }) => own) ? `owned${byUse}` : `${priceInWords(missing)} to get${byUse}`
 }
 const reportOf = (index: number): CandidateReport | undefined => tried.reports[index]
-const criterionWords = { lightest: 'lightest', cheapest: 'cheapest', fewest: 'fewest pieces' } as const
+const criterionWords = {
+  lightest: 'lightest',
+  cheapest: 'cheapest',
+  fewest: 'fewest pieces',
+  hidden: 'least outside the frame',
+} as const
 /** The same things by several criteria are told once. */
 function addedIn({ additions }: CandidateReport) {
   const told = criteria.map((criterion) => {
-    const { items, massG, price } = additions[criterion]
+    const { items, massG } = additions[criterion]
     return {
       words: items.map(({ name }) => name).join(', '),
+      inside: items
+        .filter(goesInside)
+        .map(({ name }) => name)
+        .join(', '),
       massG,
-      price,
+      price: priceInWords(items),
       criteria: [criterionWords[criterion]],
     }
   })
@@ -180,7 +197,10 @@ const markOf = ({ coverage, best }: Fit) =>
             <p v-for="added in addedIn(report)" :key="added.words" class="mt-0.5">
               {{ added.words || 'nothing' }}
               <span v-if="added.words" class="block text-xs text-soft"
-                >{{ grams(added.massG) }}, {{ money(added.price) }}: {{ added.criteria.join(', ') }}</span
+                >{{ grams(added.massG) }}, {{ added.price }}: {{ added.criteria.join(', ')
+                }}<template v-if="added.inside">
+                  (inside a handlebar’s end or a steerer: {{ added.inside }})</template
+                ></span
               >
             </p>
           </div>

@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { catalogue, ofStrangers } from '#catalogue'
+import { ofStrangers } from '#catalogue'
 import { thingFrom, type Thing } from '#core/bench'
 import { wishToHelp } from '#core/candidates'
 import { strongestHandN } from '#core/crew'
-import { formatMoney, planningCurrency } from '#core/money'
+import { itemsPrice } from '#core/reference'
 import { nth } from '#core/validation'
+import { knownPriceInWords } from '#wording'
 import { StorageSerializers, useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
+import { useTripShed } from '../../composables/useTripShed'
 import { strangersKeptAs } from '../../session/kept-choices'
 import { useTripStore } from '../../stores/trip'
 import { useVerdicts } from '../../stores/verdicts'
@@ -17,15 +19,19 @@ import { localeOfApp } from '../common/locale-of-app'
 const store = useTripStore()
 const { taken } = useVerdicts()
 const { grams } = useView()
+const { reference } = useTripShed()
 
 const ids = useLocalStorage<string[]>(strangersKeptAs, [], { serializer: StorageSerializers.object })
 const wished = computed(() => ofStrangers.filter(({ id }) => ids.value.includes(id)))
 const carried = computed(() => taken.value.map(({ thing }) => thing))
 const handMostN = computed(() => strongestHandN(store.openTrip))
 const all = computed(() => wishToHelp(ofStrangers, carried.value, [], handMostN.value).turned)
-const wish = computed(() => wishToHelp(wished.value, carried.value, catalogue.items, handMostN.value))
+const wish = computed(() => wishToHelp(wished.value, carried.value, reference.value.items, handMostN.value))
 const turned = computed(() => wish.value.turned.filter(Boolean).length)
-const money = (price: number) => formatMoney(price, planningCurrency, localeOfApp)
+const price = computed(() => {
+  const { dials } = store.openTrip
+  return knownPriceInWords(itemsPrice(wish.value.addition.items, dials), dials.currency, localeOfApp)
+})
 
 /** What is lacking comes along: from the bench where one of its kind lies there, else laid down. */
 function grant() {
@@ -64,7 +70,7 @@ function grant() {
         <template v-if="wish.addition.items.length">
           For the rest: {{ wish.addition.items.map(({ name }) => name).join(', ') }},
           <strong class="figures">{{ grams(wish.addition.massG) }}</strong>,
-          <span class="figures">{{ money(wish.addition.price) }}</span>.</template
+          <span class="figures">{{ price }}</span>.</template
         >
         <template v-if="wish.addition.hopeless.length">
           Nothing of the catalogue turns {{ wish.addition.hopeless.map(({ name }) => name).join(', ') }}.</template

@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { formatMoney } from '#core/money'
 import { kitPrice, packedOf } from '#core/shed'
 import { nth } from '#core/validation'
-import { chanceInWords, differenceInWords, grouped, hoursInWords } from '#wording'
+import { chanceInWords, differenceInWords, grouped, hoursInWords, knownPriceInWords } from '#wording'
 import { X } from '@lucide/vue'
 import { computed, onUnmounted, ref } from 'vue'
 import { useTripShed } from '../../composables/useTripShed'
@@ -54,11 +53,10 @@ function keep() {
   keptName.value = ''
 }
 
-const money = (price: number) => formatMoney(price, store.openTrip.dials.currency, localeOfApp)
 function priceInWords(counts: readonly number[]): string {
   const { bench, dials } = store.openTrip
-  const { price, unknown } = kitPrice(bench, counts, shed.byId.value, dials.currency, priceOfKind)
-  return unknown ? `${money(price)} and ${unknown} of no known price` : money(price)
+  const price = kitPrice(bench, counts, shed.byId.value, dials.currency, priceOfKind)
+  return knownPriceInWords(price, dials.currency, localeOfApp)
 }
 
 /** Each column with what is told of it; drawn trips are told of those alone that there are. */
