@@ -330,8 +330,8 @@ export const useKitStore = defineStore('kit', () => {
     }
     const failed = (message: string) => ended({ stage: 'failed', message })
     worker.onerror = (event) => failed(event.message || 'The proof could not be started.')
-    const { counts, promiseH, walkH, stranded, massG, emptyH, netH } = kit.value
-    const shown: KitChoice = { counts, promiseH, walkH, stranded, massG, emptyH, netH }
+    const { counts, promiseH, walkH, stranded, massG, money, emptyH, netH } = kit.value
+    const shown: KitChoice = { counts, promiseH, walkH, stranded, massG, money, emptyH, netH }
     const savedH = emptyH - promiseH
     prover
       .proveKit(

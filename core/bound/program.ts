@@ -45,7 +45,7 @@ interface Ended {
  * of failures, a stock serves no more than the pooled demand of the stretches between refills and its amount allow.
  */
 export function programOf(ledger: IndexedLedger): Program {
-  const { items, functions, events, legs, stocks, hoursPerGram, budgetG } = ledger
+  const { items, functions, events, legs, stocks, hoursPerGram, budgetG, budgetMoney } = ledger
   const columns = [
     ...items.map(({ massG, min, max }) => ({ cost: -massG * hoursPerGram, lower: min, upper: max, isWhole: true })),
     ...functions.map(() => ({ cost: 0, lower: 0, upper: 1, isWhole: true })),
@@ -56,6 +56,20 @@ export function programOf(ledger: IndexedLedger): Program {
   })
   if (Number.isFinite(budgetG)) {
     rows.push({ indices: items.map((_, item) => item), values: items.map(({ massG }) => massG), upper: budgetG })
+  }
+  if (Number.isFinite(budgetMoney)) {
+    // Of what has a price, the pieces that have to be bought: at least those beyond the ones that are there.
+    const bought = items.flatMap(({ price, owned, max }, item) =>
+      price > 0 && max > owned ? [{ item, price, owned }] : [],
+    )
+    const first = columns.length
+    columns.push(...bought.map(() => ({ cost: 0, lower: 0, upper: Infinity, isWhole: false })))
+    rows.push(...bought.map(({ item, owned }, i) => ({ indices: [item, first + i], values: [1, -1], upper: owned })))
+    rows.push({
+      indices: bought.map((_, i) => first + i),
+      values: bought.map(({ price }) => price),
+      upper: budgetMoney,
+    })
   }
 
   const failures = failuresOf(ledger)

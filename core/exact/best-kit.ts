@@ -1,10 +1,9 @@
-import { massOf, type IndexedLedger, type KitHours } from '../ledger'
-import { Fault, nth } from '../validation'
+import { expectPinsWithin, isWithin, loadOf, type IndexedLedger, type KitHours, type Load } from '../ledger'
+import { defined, Fault, nth } from '../validation'
 import { ExactEvaluator } from './evaluate'
 
-export interface ExactKit extends KitHours {
+export interface ExactKit extends KitHours, Load {
   readonly counts: readonly number[]
-  readonly massG: number
   /** Hours lost by the empty kit. */
   readonly emptyH: number
   /** Hours saved against it, less the grams at their price. */
@@ -15,30 +14,30 @@ export interface ExactKit extends KitHours {
 const mostKits = 200_000
 
 /**
- * The best of all kits within pins and budget, every one of them tried and followed through everything that can come.
+ * The best of all kits within pins and budgets, every one of them tried and followed through everything that can come.
  * Of kits equally good, the first, which has least of the last items.
  *
- * @throws Fault where there are too many kits, or none within the budget
+ * @throws Fault where there are too many kits, or what is pinned is beyond a budget
  */
 export function bestExactKit(ledger: IndexedLedger): ExactKit {
   const kits = ledger.items.reduce((count, { min, max }) => count * (max - min + 1), 1)
   if (kits > mostKits) {
     throw new Fault('the ledger', `${kits} kits`, `at most ${mostKits} to be tried one by one; solve without --exact`)
   }
+  expectPinsWithin(ledger)
   const exact = new ExactEvaluator(ledger)
   const { promiseH: emptyH } = exact.evaluate(new Int32Array(ledger.items.length))
   let best: ExactKit | undefined
   for (const counts of countsWithin(ledger)) {
-    const massG = massOf(ledger, counts)
-    if (massG > ledger.budgetG) continue
+    const load = loadOf(ledger, counts)
+    if (!isWithin(load, ledger)) continue
     // Nothing saves more than all that is lost.
-    if (best && emptyH - massG * ledger.hoursPerGram <= best.netH) continue
+    if (best && emptyH - load.massG * ledger.hoursPerGram <= best.netH) continue
     const hours = exact.evaluate(counts)
-    const netH = emptyH - hours.promiseH - massG * ledger.hoursPerGram
-    if (!best || netH > best.netH + 1e-12) best = { ...hours, counts: [...counts], massG, emptyH, netH }
+    const netH = emptyH - hours.promiseH - load.massG * ledger.hoursPerGram
+    if (!best || netH > best.netH + 1e-12) best = { ...hours, ...load, counts: [...counts], emptyH, netH }
   }
-  if (!best) throw new Fault('budgetG', `${ledger.budgetG} g`, 'at least the mass of what is pinned')
-  return best
+  return defined(best, 'a kit of what is pinned')
 }
 
 function* countsWithin({ items }: IndexedLedger): Generator<number[]> {

@@ -17,6 +17,8 @@ export interface IndexedItem {
   readonly provides: readonly number[]
   readonly units: readonly Amount[]
   readonly condition: number
+  readonly price: number
+  readonly owned: number
 }
 
 export interface IndexedFix {
@@ -57,6 +59,7 @@ export interface IndexedLedger {
   readonly refillChance: readonly Float64Array[]
   readonly events: readonly IndexedEvent[]
   readonly budgetG: number
+  readonly budgetMoney: number
   readonly hoursPerGram: number
 }
 
@@ -71,7 +74,7 @@ export function indexLedger(ledger: Ledger): IndexedLedger {
     legs: ledger.legs,
     functions,
     stocks: ledger.stocks.map(({ id }) => id),
-    items: ledger.items.map(({ id, massG, max, provides, units, condition }) => {
+    items: ledger.items.map(({ id, massG, max, provides, units, condition, price, owned }) => {
       const pin = ledger.pins[id]
       return {
         id,
@@ -81,6 +84,8 @@ export function indexLedger(ledger: Ledger): IndexedLedger {
         provides: [...new Set(provides)].map((name) => defined(functionAt.get(name))),
         units: amounts(units),
         condition,
+        price,
+        owned,
       }
     }),
     refillChance: ledger.stocks.map(({ refills }) => {
@@ -90,6 +95,7 @@ export function indexLedger(ledger: Ledger): IndexedLedger {
     }),
     events: ledger.events.map((event) => indexEvent(event, ledger.legs, functionAt, amounts)),
     budgetG: ledger.budgetG ?? Infinity,
+    budgetMoney: ledger.budgetMoney ?? Infinity,
     hoursPerGram: ledger.gramsPerHour === null ? 0 : 1 / ledger.gramsPerHour,
   }
 }

@@ -35,10 +35,6 @@ export function departureWith({ items, stocks }: IndexedLedger, counts: ArrayLik
   return { amounts, conditions: good.map((sum, s) => (numberAt(amounts, s) > 0 ? sum / numberAt(amounts, s) : 1)) }
 }
 
-export function massOf({ items }: IndexedLedger, counts: ArrayLike<number>): number {
-  return items.reduce((sum, { massG }, i) => sum + massG * nth(counts, i), 0)
-}
-
 /** The chance that a fix, done by hands that can, holds with the stocks it uses. */
 export function holdsWith({ holds, uses }: IndexedFix, conditions: Float64Array): number {
   return holds * uses.reduce((least, { stock }) => Math.min(least, numberAt(conditions, stock)), 1)

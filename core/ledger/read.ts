@@ -1,4 +1,5 @@
-import { checkAgainst, Fault, Faults } from '../validation'
+import { checkAgainst, Fault, Faults, nth } from '../validation'
+import { faultsOfLimits, loadOf } from './limits'
 import { ledgerSchema, type Ledger, type LedgerEvent } from './schema'
 
 /**
@@ -82,20 +83,16 @@ function faultsOfEvent(event: LedgerEvent, where: string, ledger: Ledger): Fault
   ]
 }
 
-function faultsOfPins({ items, pins, budgetG }: Ledger): Fault[] {
+function faultsOfPins({ items, pins, budgetG, budgetMoney }: Ledger): Fault[] {
   const faults = Object.entries(pins).flatMap(([id, { min }]) => {
     const item = items.find((candidate) => candidate.id === id)
     if (!item) return [new Fault(`pins.${id}`, `"${id}"`, 'the id of one of the items')]
     return min > item.max ? [new Fault(`pins.${id}.min`, `${min}`, `at most the ${item.max} there are`)] : []
   })
-  const pinnedG = items.reduce((sum, { id, massG }) => sum + massG * (pins[id]?.min ?? 0), 0)
-  if (budgetG !== null && pinnedG > budgetG) {
-    const pinned = items.filter(({ id }) => (pins[id]?.min ?? 0) > 0).map(({ id }) => `"${id}"`)
-    faults.push(
-      new Fault('budgetG', `${budgetG} g`, `at least the ${pinnedG} g of what is pinned: ${pinned.join(', ')}`),
-    )
-  }
-  return faults
+  const counts = items.map(({ id }) => pins[id]?.min ?? 0)
+  const pinned = items.filter((_, i) => nth(counts, i) > 0).map(({ id }) => id)
+  const limits = { budgetG: budgetG ?? Infinity, budgetMoney: budgetMoney ?? Infinity }
+  return [...faults, ...faultsOfLimits(loadOf({ items }, counts), limits, pinned)]
 }
 
 /** A value on a leg: the same on all, or one for each. */

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { moneySchema } from '../money'
 
 export const ledgerFormat = 'rag-tin.ledger/2'
 
@@ -68,6 +69,10 @@ export const ledgerItemSchema = z.object({
   units: z.record(id, z.number().gt(0)).default({}),
   /** The chance that a piece is good: that stock holds, that a tool works on this trip. */
   condition: chance.default(1),
+  /** What a piece costs that has to be bought, in the smallest coins. */
+  price: moneySchema.default(0),
+  /** Pieces that are there already and have to be bought no more. */
+  owned: z.number().int().min(0).default(0),
 })
 
 export const ledgerStockSchema = z.object({
@@ -89,6 +94,8 @@ export const ledgerSchema = z.object({
   events: z.array(ledgerEventSchema),
   /** The most a kit may weigh; null for any. */
   budgetG: z.number().min(0).nullable().default(null),
+  /** The most that may be spent on what has to be bought, in the smallest coins; null for any. */
+  budgetMoney: moneySchema.nullable().default(null),
   /** Grams that an hour is worth; null where they cost nothing. */
   gramsPerHour: z.number().gt(0).nullable().default(null),
   /** How many of an item to carry at least and at most. */

@@ -11,7 +11,7 @@ export function areFew({ ledger, demand }: KitProblem): boolean {
   return kits <= few.kits && demand.streams.length <= few.streams
 }
 
-/** The best of all kits within the budget, every one tried; of equals the first. What is pinned must be within it. */
+/** The best of all kits within the budgets, every one tried; of equals the first. What is pinned must be within them. */
 export function bestOfAll(problem: KitProblem): KitState {
   const { items } = problem.ledger
   const state = new KitState(
@@ -24,7 +24,7 @@ export function bestOfAll(problem: KitProblem): KitState {
     if (next < 0) break
     const back = items.slice(0, next).map(({ min }, item): Change => ({ item, by: min - nth(state.counts, item) }))
     state.set([...back.filter(({ by }) => by !== 0), { item: next, by: 1 }])
-    if (state.massG <= problem.ledger.budgetG && state.netH > best.netH) {
+    if (state.fits && state.netH > best.netH) {
       best = { counts: [...state.counts], netH: state.netH }
     }
   }

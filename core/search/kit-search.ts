@@ -1,6 +1,5 @@
-import { massOf, type IndexedLedger, type KitHours } from '../ledger'
+import { expectPinsWithin, loadOf, type IndexedLedger, type KitHours, type Load } from '../ledger'
 import { PromiseEvaluator, type KitPromise } from '../promise'
-import { Fault } from '../validation'
 import { condense } from './condense'
 import { areFew, bestOfAll } from './every-kit'
 import { KitState } from './kit-state'
@@ -10,10 +9,9 @@ import { pays } from './slack'
 import { squeeze } from './squeeze'
 
 /** A kit, and what follows from carrying it. */
-export interface KitChoice extends KitHours {
+export interface KitChoice extends KitHours, Load {
   /** How many of each item, in their order. */
   readonly counts: readonly number[]
-  readonly massG: number
   /** Hours lost with nothing carried. */
   readonly emptyH: number
   /** Hours saved against that, less the grams at their price. */
@@ -43,7 +41,7 @@ export class KitSearch {
   }
 
   /**
-   * The same search where grams have another price, or the pins or the budget are others; what has been worked out of the
+   * The same search where grams have another price, or the pins or the budgets are others; what has been worked out of the
    * failures is kept.
    */
   under(ledger: IndexedLedger): KitSearch {
@@ -52,11 +50,11 @@ export class KitSearch {
   }
 
   /**
-   * The best kit that is found, within pins and budget: one is shrunk from all there is and improved until nothing gains.
+   * The best kit that is found, within pins and budgets: one is shrunk from all there is and improved until nothing gains.
    * Within a budget another is grown from what is pinned, and the better one is improved. Long ledgers are condensed for
    * that, and the answer is then improved on the whole of it. Where there are few kits, all are tried.
    *
-   * @throws Fault where what is pinned weighs more than the budget
+   * @throws Fault where what is pinned weighs or costs more than a budget
    */
   best(): KitChoice {
     return this.choice(this.bestState().counts)
@@ -66,13 +64,13 @@ export class KitSearch {
   choice(counts: ArrayLike<number>): KitChoice {
     const { ledger } = this.problem
     const { hours } = this.settled(counts)
-    const massG = massOf(ledger, counts)
+    const load = loadOf(ledger, counts)
     return {
       ...hours,
       counts: Array.from(counts),
-      massG,
+      ...load,
       emptyH: this.emptyH,
-      netH: this.emptyH - hours.promiseH - massG * ledger.hoursPerGram,
+      netH: this.emptyH - hours.promiseH - load.massG * ledger.hoursPerGram,
     }
   }
 
@@ -82,36 +80,35 @@ export class KitSearch {
   }
 
   private bestState(): KitState {
-    const { items, budgetG } = this.problem.ledger
-    const pinned = items.map(({ min }) => min)
-    const pinnedG = massOf(this.problem.ledger, pinned)
-    if (pinnedG > budgetG) {
-      throw new Fault('budgetG', `${budgetG} g`, `at least the ${pinnedG} g of what is pinned`)
-    }
+    const { ledger } = this.problem
+    expectPinsWithin(ledger)
     if (areFew(this.problem)) return bestOfAll(this.problem)
-    const state = start(this.near, pinned)
+    const state = start(this.near)
     improve(state)
     if (this.near !== this.problem) makeSure(state, this.problem)
     return state
   }
 }
 
-/** A kit to improve: what pays of all there is; within a budget the better of that, squeezed, and of one grown from what is pinned. */
-function start(problem: KitProblem, pinned: readonly number[]): KitState {
-  const { items, budgetG } = problem.ledger
+/** No limits. */
+const unlimited = { budgetG: Infinity, budgetMoney: Infinity } as const
+
+/** A kit to improve: what pays of all there is; within budgets the better of that, squeezed, and of one grown from what is pinned. */
+function start(problem: KitProblem): KitState {
+  const { ledger } = problem
   const all = new KitState(
     problem,
-    items.map(({ max }) => max),
+    ledger.items.map(({ max }) => max),
   )
-  all.budgetG = Infinity
+  Object.assign(all, unlimited)
   const shrunk = new KitState(problem, shrunkAtSight(all))
-  shrunk.budgetG = Infinity
-  if (shrunk.massG <= budgetG) {
-    shrunk.budgetG = budgetG
-    return shrunk
-  }
-  squeeze(shrunk, budgetG)
-  const grown = new KitState(problem, pinned)
+  if (shrunk.fits) return shrunk
+  Object.assign(shrunk, unlimited)
+  squeeze(shrunk, ledger)
+  const grown = new KitState(
+    problem,
+    ledger.items.map(({ min }) => min),
+  )
   grow(grown)
   return pays(grown.netH - shrunk.netH) ? grown : shrunk
 }

@@ -1,4 +1,4 @@
-import { massOf } from '../ledger'
+import { isWithin, loadOf, moneyFor } from '../ledger'
 import { KitPromise, type Change } from '../promise'
 import { nth, numberAt } from '../validation'
 import { Additions } from './additions'
@@ -49,10 +49,15 @@ interface Losses {
  */
 export class KitState {
   massG = 0
-  /** Hours that a gram costs beyond its price: the Lagrangian price of a budget. */
+  /** What has to be bought of it, in the smallest coins; 0 where money is no matter. */
+  money = 0
+  /** Hours that a gram and a coin cost beyond their price: the Lagrangian prices of the budgets. */
   extraHoursPerGram = 0
-  /** The most it may weigh now. */
+  extraHoursPerCoin = 0
+  /** The most it may weigh and cost now. */
   budgetG: number
+  budgetMoney: number
+  private readonly isMoneyMatter: boolean
   private readonly promise: KitPromise
   /** Once it was asked for. */
   private everyAddition: Additions | undefined
@@ -73,8 +78,13 @@ export class KitState {
     this.promise = new KitPromise(problem.demand, counts)
     this.promise.settle(settling)
     this.seen = new Seen(problem.demand)
-    this.budgetG = problem.ledger.budgetG
-    this.massG = massOf(problem.ledger, counts)
+    const { budgetG, budgetMoney } = problem.ledger
+    this.budgetG = budgetG
+    this.budgetMoney = budgetMoney
+    this.isMoneyMatter = Number.isFinite(budgetMoney)
+    const load = loadOf(problem.ledger, counts)
+    this.massG = load.massG
+    this.money = this.isMoneyMatter ? load.money : 0
   }
 
   get counts(): Int32Array {
@@ -83,7 +93,12 @@ export class KitState {
 
   /** What a search makes the most of: hours not lost, less what carrying costs. */
   get netH(): number {
-    return -this.promise.promiseH - this.massG * this.hoursPerGram
+    return -this.promise.promiseH - this.carryingH
+  }
+
+  /** What carrying it costs, in hours. */
+  private get carryingH(): number {
+    return this.massG * this.hoursPerGram + this.money * this.extraHoursPerCoin
   }
 
   /** Hours that it spares, against what everything bare-handed would lose. */
@@ -100,23 +115,71 @@ export class KitState {
     return nth(this.counts, item) - this.item(item).min
   }
 
-  massOf(changes: readonly Change[]): number {
+  private massOf(changes: readonly Change[]): number {
     return changes.reduce((sum, { item, by }) => sum + by * this.item(item).massG, 0)
   }
 
-  priceOf(changes: readonly Change[]): number {
-    return this.massOf(changes) * this.hoursPerGram
+  /** What a change adds to what has to be bought. A change may say something of an item more than once. */
+  private moneyOf(changes: readonly Change[]): number {
+    if (!this.isMoneyMatter) return 0
+    const by = new Map<number, number>()
+    for (const change of changes) by.set(change.item, (by.get(change.item) ?? 0) + change.by)
+    let sum = 0
+    for (const [number, change] of by) {
+      const [item, count] = [this.item(number), nth(this.counts, number)]
+      sum += moneyFor(item, count + change) - moneyFor(item, count)
+    }
+    return sum
   }
 
-  /** Whether a change stays within what there is, the pins and the budget; a kit above the budget may only get lighter. */
+  /** What a change costs to carry, in hours. */
+  priceOf(changes: readonly Change[]): number {
+    return this.massOf(changes) * this.hoursPerGram + this.moneyOf(changes) * this.extraHoursPerCoin
+  }
+
+  /** The part of that which only the Lagrangian prices ask for. */
+  private extraOf(changes: readonly Change[]): number {
+    return this.massOf(changes) * this.extraHoursPerGram + this.moneyOf(changes) * this.extraHoursPerCoin
+  }
+
+  /** What a change takes of what is scarce: shares of the budgets where there is one, else grams; always more than nothing. */
+  loadOf(changes: readonly Change[]): number {
+    if (!Number.isFinite(this.budgetMoney)) return this.massOf(changes) + 1
+    return this.massOf(changes) / this.budgetG + this.moneyOf(changes) / Math.max(this.budgetMoney, 1) + leastLoad
+  }
+
+  /** Whether it is within its budgets. */
+  get fits(): boolean {
+    return isWithin(this, this)
+  }
+
+  /** Whether there is a budget at all. */
+  get isLimited(): boolean {
+    return Number.isFinite(this.budgetG) || Number.isFinite(this.budgetMoney)
+  }
+
+  /** How much of what is too much a change takes away, as shares of it; 0 where nothing is too much. */
+  usefulOf(changes: readonly Change[]): number {
+    const share = (over: number, less: number) => (over > 0 ? Math.min(less, over) / over : 0)
+    return (
+      share(this.massG - this.budgetG, -this.massOf(changes)) +
+      share(this.money - this.budgetMoney, -this.moneyOf(changes))
+    )
+  }
+
+  /** Whether a change stays within what there is, the pins and the budgets; a kit above one may only come down. */
   allows(changes: readonly Change[]): boolean {
-    const isWithin = changes.every(({ item, by }) => {
+    const isThere = changes.every(({ item, by }) => {
       const count = nth(this.counts, item) + by
       const { min, max } = this.item(item)
       return count >= min && count <= max
     })
-    const byG = this.massOf(changes)
-    return isWithin && (this.massG + byG <= this.budgetG || (this.massG > this.budgetG && byG < 0))
+    if (!isThere) return false
+    const comesDown = (now: number, by: number, most: number) => now + by <= most || (now > most && by < 0)
+    return (
+      comesDown(this.massG, this.massOf(changes), this.budgetG) &&
+      comesDown(this.money, this.moneyOf(changes), this.budgetMoney)
+    )
   }
 
   /** Everything that may be added at once, each once. */
@@ -127,7 +190,7 @@ export class KitState {
 
   /** Net hours gained by a change that is then taken back; what was found before holds until what it bears on changes. */
   gain(changes: readonly Change[]): number {
-    const extraH = this.extraHoursPerGram * this.massOf(changes)
+    const extraH = this.extraOf(changes)
     const key = keyOf(changes)
     const known = this.isTrying ? undefined : this.gains.get(key)
     if (known?.isFresh) return known.gainH - extraH
@@ -139,28 +202,40 @@ export class KitState {
   /** What a change was last seen to gain, however long ago. */
   guess(changes: readonly Change[]): number | undefined {
     const known = this.gains.get(keyOf(changes))
-    return known && known.gainH - this.extraHoursPerGram * this.massOf(changes)
+    return known && known.gainH - this.extraOf(changes)
   }
 
   /** Tries a change, lets something be read off (further changes may be made for that), and takes all back. */
   tryOut<T>(changes: readonly Change[], read: (gainH: number) => T): T {
-    const [before, massG, wasTrying] = [this.netH, this.massG, this.isTrying]
+    const [before, massG, money, wasTrying] = [this.netH, this.massG, this.money, this.isTrying]
     this.isTrying = true
+    const add = this.adding(changes)
     const result = this.promise.tryAtSight(changes, () => {
-      this.massG += this.massOf(changes)
+      add()
       return read(this.netH - before)
     })
     this.massG = massG
+    this.money = money
     this.isTrying = wasTrying
     return result
   }
 
   /** Makes a change whether it gains or not. */
   set(changes: readonly Change[]): void {
+    const add = this.adding(changes)
     this.promise.apply(changes)
     this.promise.settle(settling)
-    this.massG += this.massOf(changes)
+    add()
     this.outdate(changes)
+  }
+
+  /** To be asked before a change is made, and done once it is: what it weighs and costs is added. */
+  private adding(changes: readonly Change[]): () => void {
+    const [byG, byMoney] = [this.massOf(changes), this.moneyOf(changes)]
+    return () => {
+      this.massG += byG
+      this.money += byMoney
+    }
   }
 
   /** From now on changes are made sure of on the whole ledger. */
@@ -186,24 +261,31 @@ export class KitState {
    */
   apply(changes: readonly Change[]): boolean {
     if (this.isTrying) {
+      const add = this.adding(changes)
       this.promise.applyAtSight(changes)
-      this.massG += this.massOf(changes)
+      add()
       return true
     }
     if (this.whole) {
-      Object.assign(this.whole, { extraHoursPerGram: this.extraHoursPerGram, budgetG: this.budgetG })
+      Object.assign(this.whole, {
+        extraHoursPerGram: this.extraHoursPerGram,
+        extraHoursPerCoin: this.extraHoursPerCoin,
+        budgetG: this.budgetG,
+        budgetMoney: this.budgetMoney,
+      })
       if (!this.whole.apply(changes)) {
         this.remember(changes, -Infinity)
         return false
       }
     }
     const before = this.netH
-    const byG = this.massOf(changes)
+    const priceH = this.priceOf(changes)
+    const add = this.adding(changes)
     const gainH = this.promise.attempt(
       () => {
         this.promise.apply(changes)
         this.promise.settle(settling)
-        return this.netH - byG * this.hoursPerGram - before
+        return this.netH - priceH - before
       },
       (gain) => this.whole !== undefined || pays(gain),
     )
@@ -211,14 +293,14 @@ export class KitState {
       this.remember(changes, gainH)
       return false
     }
-    this.massG += byG
+    add()
     this.outdate(changes)
     return true
   }
 
   private remember(changes: readonly Change[], gainH: number): void {
     const items = changes.map(({ item }) => item)
-    const ownH = gainH + this.extraHoursPerGram * this.massOf(changes)
+    const ownH = gainH + this.extraOf(changes)
     this.gains.set(keyOf(changes), { gainH: ownH, items, isFresh: true })
   }
 
@@ -314,6 +396,9 @@ export class KitState {
 
 /** So many times the stocks are worked out from each other after each change; more where a kit is the answer. */
 const settling = 1
+
+/** Of two things that take nothing of any budget, the one that gains more comes first. */
+const leastLoad = 1e-3
 
 /** As shares of what everything bare-handed would lose. Found by trying. */
 const doubtShares = { tools: 0.0015, stock: 0.0003 } as const

@@ -58,11 +58,15 @@ export function kitProblem(ledger: IndexedLedger): KitProblem {
   }
 }
 
-/** The same problem where the prices, pins or budget of its ledger are others; all else must be the same. */
-export function repriced(problem: KitProblem, { items, budgetG, hoursPerGram }: IndexedLedger): KitProblem {
+/** The same problem where the prices, pins or budgets of its ledger are others; all else must be the same. */
+export function repriced(
+  problem: KitProblem,
+  { items, budgetG, budgetMoney, hoursPerGram }: IndexedLedger,
+): KitProblem {
   const ledger = {
     ...problem.ledger,
     budgetG,
+    budgetMoney,
     hoursPerGram,
     items: problem.ledger.items.map((item, i) => ({ ...item, min: nth(items, i).min, max: nth(items, i).max })),
   }

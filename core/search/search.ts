@@ -3,7 +3,11 @@ import { addAll, hopefulAdditions } from './moves/add'
 import { addThenDrop } from './moves/add-then-drop'
 import { dropAll, drops } from './moves/drop'
 import { dropThenAdd } from './moves/drop-then-add'
+import { dropThenFill } from './moves/drop-then-fill'
 import type { KitProblem } from './problem'
+
+/** What is tried once nothing gains by itself, the likeliest first. */
+const exchanges = [addThenDrop, dropThenAdd, dropThenFill] as const
 
 /** Enough for any search seen to come to rest. */
 const mostRounds = 60
@@ -15,7 +19,7 @@ export function improve(state: KitState): void {
   for (let round = 0; round < mostRounds; round++) {
     const dropped = dropAll(state, allItems(state)).length > 0
     if (addAll(state) || dropped) continue
-    if (!addThenDrop(state) && !dropThenAdd(state)) return
+    if (!exchanges.some((move) => move(state))) return
   }
 }
 
@@ -36,7 +40,7 @@ export function makeSure(state: KitState, problem: KitProblem): void {
       .map((changes) => ({ changes, gainH: state.gain(changes) }))
       .filter(({ changes, gainH }) => state.mayPay(gainH, changes))
       .sort((a, b) => b.gainH - a.gainH)
-    if (!candidates.some(({ changes }) => state.apply(changes)) && !addThenDrop(state) && !dropThenAdd(state)) return
+    if (!candidates.some(({ changes }) => state.apply(changes)) && !exchanges.some((move) => move(state))) return
   }
 }
 

@@ -104,6 +104,15 @@ describe('the bound', () => {
       prove(ledger(change), choiceOf(ledger(change), new Int32Array(8)), highs).boundNetH
     expect(boundOf({ budgetG: 0 })).toBeCloseTo(0, 6)
     expect(boundOf({ budgetG: 149 })).toBeLessThan(0.2)
+    const items = workedExample().items.map((item) => ({ ...item, price: 100, owned: 0 }))
+    expect(boundOf({ items, budgetMoney: 0 })).toBeCloseTo(0, 6)
+    // What is there already has to be bought no more.
+    const owned = items.map((item) => ({ ...item, owned: item.max }))
+    expect(boundOf({ items: owned, budgetMoney: 0 })).toBeCloseTo(boundOf({}), 6)
+    const [two, all] = [boundOf({ items, budgetMoney: 200 }), boundOf({})]
+    expect(two).toBeGreaterThan(0.01)
+    expect(two).toBeLessThan(all)
+    expect(boundOf({ items, budgetMoney: 400 })).toBeGreaterThan(two)
     expect(boundOf({ pins: { levers: { min: 0, max: 0 } } })).toBeLessThan(0.2)
     expect(programOf(ledger({})).columns.filter(({ isWhole }) => isWhole)).toHaveLength(8 + 4)
   })

@@ -207,7 +207,7 @@ describe('adding', () => {
         .filter((changes) => step.allows(changes))
         .map((changes) => ({ changes, gainH: new KitState(problem, step.counts).gain(changes) }))
         .filter(({ gainH }) => pays(gainH))
-        .sort((a, b) => b.gainH / (step.massOf(b.changes) + 1) - a.gainH / (step.massOf(a.changes) + 1))[0]
+        .sort((a, b) => b.gainH / step.loadOf(b.changes) - a.gainH / step.loadOf(a.changes))[0]
       if (!best) break
       step.set(best.changes)
     }

@@ -1,4 +1,4 @@
-import { indexLedger, ledgerFormat, massOf, readLedger, type IndexedLedger, type Ledger } from '#core/ledger'
+import { indexLedger, ledgerFormat, loadOf, massOf, readLedger, type IndexedLedger, type Ledger } from '#core/ledger'
 import { bestKit, KitSearch, kitProblem } from '#core/search'
 import { nth, numberAt } from '#core/validation'
 import { describe, expect, it } from 'vitest'
@@ -35,14 +35,18 @@ const ledgers = once(() =>
     .slice(0, 4),
 )
 
+const sum = (values: Iterable<number>) => [...values].reduce((all, value) => all + value, 0)
+
 describe('a search by moves', () => {
   const shortOf = (document: Ledger) => {
     const ledger = indexLedger(document)
     expect(areFew(kitProblem(ledger))).toBe(false)
     const search = KitSearch.forLedger(ledger)
     const [found, best] = [search.best(), search.choice(bestOfAll(kitProblem(ledger)).counts)]
-    expect(found.massG).toBeLessThanOrEqual(ledger.budgetG)
-    expect(best.massG).toBeLessThanOrEqual(ledger.budgetG)
+    for (const { massG, money } of [found, best]) {
+      expect(massG).toBeLessThanOrEqual(ledger.budgetG)
+      expect(money).toBeLessThanOrEqual(ledger.budgetMoney)
+    }
     ledger.items.forEach(({ min, max }, item) => {
       expect(nth(found.counts, item)).toBeGreaterThanOrEqual(min)
       expect(nth(found.counts, item)).toBeLessThanOrEqual(max)
@@ -63,6 +67,39 @@ describe('a search by moves', () => {
       expect(shortOf({ ...document, budgetG: 0.35 * allG })).toBeLessThan(0.01)
     },
   )
+  it.each([0, 1, 3])(
+    'finds the best of all kits within a sum of money, and within that and grams (ledger %i)',
+    { timeout: 60_000 },
+    (i) => {
+      const plain = nth(ledgers(), i)
+      // A piece of some is there; of the rest, what weighs least costs most.
+      const items = plain.items.map((item, n) => ({
+        ...item,
+        price: Math.round(100_000 / (item.massG + 20)),
+        owned: n % 3 === 0 ? 1 : 0,
+      }))
+      const priced = indexLedger({ ...plain, items })
+      const free = loadOf(priced, bestOfAll(kitProblem(priced)).counts)
+      expect(free.money, 'a lower sum binds').toBeGreaterThan(0)
+      for (const share of [0.3, 0.6, 0.8]) {
+        const budgetMoney = Math.round(share * free.money)
+        expect(shortOf({ ...plain, items, budgetMoney })).toBeLessThan(0.002)
+        expect(shortOf({ ...plain, items, budgetMoney, budgetG: 0.7 * free.massG })).toBeLessThan(0.002)
+      }
+    },
+  )
+  it('takes what costs nothing where nothing may be spent, and says where what is pinned costs more', () => {
+    const plain = nth(ledgers(), 0)
+    const items = plain.items.map((item, n) => ({ ...item, price: 1, owned: n % 2 }))
+    const { counts, money } = bestKit(indexLedger({ ...plain, items, budgetMoney: 0 }))
+    expect(money).toBe(0)
+    items.forEach(({ owned }, item) => expect(counts[item]).toBeLessThanOrEqual(owned))
+    expect(sum(counts)).toBeGreaterThan(0)
+    const id = nth(items, 0).id
+    expect(() => bestKit(indexLedger({ ...plain, items, budgetMoney: 0, pins: { [id]: { min: 1, max: 1 } } }))).toThrow(
+      `budgetMoney: 0 coins; expected at least the 1 coins of what is pinned: "${id}"`,
+    )
+  })
   it('holds what is pinned, whether it pays or not', () => {
     const document = nth(ledgers(), 0)
     const pins = Object.fromEntries(document.items.slice(0, 3).map(({ id, max }) => [id, { min: max, max }]))
@@ -76,8 +113,6 @@ describe('a condensed ledger', () => {
     const whole = indexLedger(tripSizeLedger(3))
     return { whole, few: condense(whole, 6) }
   })
-  const sum = (values: Iterable<number>) => [...values].reduce((all, value) => all + value, 0)
-
   it('has fewer legs, and all the failures', () => {
     const { whole, few } = both()
     expect(whole.legs).toBeGreaterThan(6)

@@ -18,8 +18,7 @@ export function addThenDrop(state: KitState): boolean {
         state,
         others.filter((item) => !changes.some((change) => change.item === item)),
       )
-      const isFit = state.massG <= state.budgetG
-      return isFit && pays(state.netH - before) ? [...changes, ...dropped, ...tooMuch] : undefined
+      return state.fits && pays(state.netH - before) ? [...changes, ...dropped, ...tooMuch] : undefined
     })
     if (all && state.apply(all)) return true
   }
@@ -39,7 +38,7 @@ function exchanges(state: KitState): Exchange[] {
     .additions()
     .map((changes) => {
       const idle = state.idleBeside(changes)
-      const roomH = idle.reduce((sum, item) => sum + state.priceOf([{ item, by: state.spare(item) }]), 0)
+      const roomH = idle.reduce((sum, item) => sum - state.priceOf([{ item, by: -state.spare(item) }]), 0)
       return { changes, idle, roomH, mostH: state.mostGained(changes) + roomH }
     })
     .filter(({ mostH }) => pays(mostH))

@@ -8,7 +8,7 @@ interface Hope {
   readonly mostH: number
 }
 
-/** Additions that may pay at all, were the budget no matter. */
+/** Additions that may pay at all, were the budgets no matter. */
 export function hopefulAdditions(state: KitState): Hope[] {
   return state
     .additions()
@@ -16,7 +16,7 @@ export function hopefulAdditions(state: KitState): Hope[] {
     .filter(({ changes, mostH }) => state.mayPay(mostH, changes))
 }
 
-/** Adds what pays, until nothing does; each time what gains most for its grams. @returns whether anything was added */
+/** Adds what pays, until nothing does; each time what gains most for what it takes. @returns whether anything was added */
 export function addAll(state: KitState): boolean {
   let any = false
   for (;;) {
@@ -27,23 +27,25 @@ export function addAll(state: KitState): boolean {
 }
 
 /**
+ * What gains most for what it takes, with nothing of one item where one is given; undefined where nothing gains.
+ *
  * What gained once is a fair guess at what it gains now, and the most that it can gain is a bound: trials stop once neither
  * beats the best seen.
  */
-function bestAddition(state: KitState): Change[] | undefined {
-  const perGram = (changes: Change[], gainH: number) => gainH / (state.massOf(changes) + 1)
+export function bestAddition(state: KitState, except?: number): Change[] | undefined {
+  const perLoad = (changes: Change[], gainH: number) => gainH / state.loadOf(changes)
   const ranked = hopefulAdditions(state)
-    .filter(({ changes }) => state.allows(changes))
+    .filter(({ changes }) => state.allows(changes) && !changes.some(({ item }) => item === except))
     .map(({ changes, mostH }) => {
       const guessH = state.guess(changes) ?? Infinity
-      return { changes, score: perGram(changes, Math.min(mostH, guessH > 0 ? guessH * guessing : guessH / guessing)) }
+      return { changes, score: perLoad(changes, Math.min(mostH, guessH > 0 ? guessH * guessing : guessH / guessing)) }
     })
     .sort((a, b) => b.score - a.score)
   let [best, most]: [Change[] | undefined, number] = [undefined, -Infinity]
   for (const { changes, score } of ranked) {
     if (best && score < most) break
     const gainH = state.gain(changes)
-    if (pays(gainH) && perGram(changes, gainH) > most) [best, most] = [changes, perGram(changes, gainH)]
+    if (pays(gainH) && perLoad(changes, gainH) > most) [best, most] = [changes, perLoad(changes, gainH)]
   }
   return best
 }

@@ -11,7 +11,7 @@ export function dropThenAdd(state: KitState): boolean {
   const items = state.problem.ledger.items.map((_, item) => item)
   const extras = nearlyPaying(state)
   const additions = state.additions()
-  const isTight = Number.isFinite(state.budgetG)
+  const isTight = state.isLimited
   for (const changes of drops(state, items)) {
     const { item } = nth(changes, 0)
     const before = state.netH
@@ -49,7 +49,7 @@ export function dropThenAdd(state: KitState): boolean {
  */
 function idleTogether(state: KitState, changes: readonly Change[], items: readonly number[]): number[] {
   const all = items.filter((item) => state.spare(item) > 0)
-  const priceOf = (item: number) => state.priceOf([{ item, by: state.spare(item) }])
+  const priceOf = (item: number) => -state.priceOf([{ item, by: -state.spare(item) }])
   const lostWithout = (dropped: readonly Change[]) => -state.priceOf(dropped) - state.gain(dropped)
   let [idle, roomH] = [all, 0]
   for (;;) {

@@ -49,26 +49,25 @@ function sweep(state: KitState, items: readonly number[], wantedH: number): Chan
 }
 
 /**
- * Leaves off, of some items, what is missed least for its grams, until the budget holds: within a trial, as it may not pay.
+ * Leaves off, of some items, what is missed least for what it weighs or costs, until the budgets hold: within a trial, as it may not pay.
  *
  * @returns what was left off
  */
 export function dropToFit(state: KitState, items: readonly number[]): Change[] {
   const dropped: Change[] = []
-  while (state.massG > state.budgetG) {
-    const overG = state.massG - state.budgetG
+  while (!state.fits) {
     const candidates = drops(state, items)
-      .filter((changes) => state.massOf(changes) < 0)
-      .map((changes) => {
-        const usefulG = Math.min(-state.massOf(changes), overG)
-        return { changes, usefulG, guess: (state.guess(changes) ?? -state.priceOf(changes)) / usefulG }
+      .map((changes) => ({ changes, useful: state.usefulOf(changes) }))
+      .filter(({ useful }) => useful > 0)
+      .map(({ changes, useful }) => {
+        return { changes, useful, guess: (state.guess(changes) ?? -state.priceOf(changes)) / useful }
       })
       .sort((a, b) => b.guess - a.guess)
     // Of what was missed least when last seen, a few are seen again.
     let [best, most]: [Change[] | undefined, number] = [undefined, -Infinity]
-    for (const { changes, usefulG } of candidates.slice(0, seenAgain)) {
-      const perGram = state.gain(changes) / usefulG
-      if (perGram > most) [best, most] = [changes, perGram]
+    for (const { changes, useful } of candidates.slice(0, seenAgain)) {
+      const perShare = state.gain(changes) / useful
+      if (perShare > most) [best, most] = [changes, perShare]
     }
     if (!best) return dropped
     state.apply(best)
