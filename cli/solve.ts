@@ -16,9 +16,9 @@ export async function solve(args: string[]): Promise<unknown> {
   if (values.proof && values.exact) throw new UsageError('--exact tries every kit and needs no --proof')
   const ledger = readLedger(jsonFile(onePath(positionals), 'a ledger document'))
   const indexed = indexLedger(ledger)
-  const said = ({ counts, promiseH, walkH, emptyH, massG, netH, stranded }: KitChoice) => ({
+  const said = ({ counts, promiseH, walkH, emptyH, massG, money, netH, stranded }: KitChoice) => ({
     counts: namedCounts(ledger, counts),
-    ...{ promiseH, walkH, emptyH, massG, netH, stranded },
+    ...{ promiseH, walkH, emptyH, massG, money, netH, stranded },
   })
   if (values.exact) return said(bestExactKit(indexed))
   const kit = bestKit(indexed)

@@ -18,6 +18,7 @@ const fieldWords: Readonly<Record<ReturnType<typeof differsIn>[number], string>>
   units: 'stock',
   measures: 'measures',
   from: 'kind',
+  owned: 'how many there are',
   note: 'note',
   condition: 'trust',
 }
@@ -78,7 +79,7 @@ export function useTripShed() {
   }
   /** The same thing in the shed, of which nothing lies on the bench: it was put there before, and that was taken back here. */
   const sameElsewhere = (thing: Thing) =>
-    elsewhere.value.find((owned) => differsIn(thing, owned, conditionOf(owned)).length === 0)
+    elsewhere.value.find((owned) => differsIn({ ...thing, owned: owned.count }, owned, conditionOf(owned)).length === 0)
   /** Puts things of the bench into the shed, all of each: those that nobody owns yet, and those of which there are too few. */
   async function own(things: readonly Thing[]) {
     const pairs = things.map((thing) => {
@@ -94,8 +95,8 @@ export function useTripShed() {
       label,
       pairs.map(({ owned }) => owned),
     )
-    const ids = new Map(pairs.map(({ thing, owned }) => [thing.id, owned.id]))
-    const bench = store.openTrip.bench.map((thing) => ({ ...thing, shed: ids.get(thing.id) ?? thing.shed }))
+    const inShed = new Map(pairs.map(({ thing, owned }) => [thing.id, { shed: owned.id, owned: owned.count }]))
+    const bench = store.openTrip.bench.map((thing) => ({ ...thing, ...inShed.get(thing.id) }))
     store.edit(label, { bench })
   }
   /** What was read from a scale: the thing of the shed is the same one. */

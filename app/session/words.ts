@@ -1,5 +1,6 @@
 import type { ChangeLine, RefusedChange } from '#core/access'
-import type { PartName, Trip } from '#core/trip'
+import { formatMoney, planningCurrency } from '#core/money'
+import type { Dials, PartName, Trip } from '#core/trip'
 import type { Amount, UnitSystem } from '#core/units'
 import { amountInWords, gramsInWords, kmInWords } from '#wording'
 import { valueAt, type Path } from './changes'
@@ -33,6 +34,8 @@ const fields: Readonly<Record<string, string>> = {
   units: 'what it is a stock of',
   gramsPerHour: 'what an hour is worth',
   budgetG: 'the most the kit may weigh',
+  budgetMoney: 'the most that may be spent',
+  moneyPerHour: 'what an hour is worth in money',
   trust: 'chance from which a shop is counted on',
   waitH: 'longest wait for a shop to open',
   walkHoursPerDay: 'walking hours in a day',
@@ -59,6 +62,7 @@ const fields: Readonly<Record<string, string>> = {
   climbMPerH: 'climb that takes an hour',
   pace: 'speed in km/h',
   nights: 'nights that are settled',
+  owned: 'how many there are already',
   broughtBy: 'who brings it',
   shed: 'whose shed it is of',
 }
@@ -124,21 +128,25 @@ export function conflictInWords({ paths, here, there }: Conflict, document: Trip
 }
 
 /** A value as it is shown beside another one. */
-export function sideInWords(conflict: Conflict, side: Side, system: UnitSystem): string {
+export function sideInWords(conflict: Conflict, side: Side, system: UnitSystem, currency = planningCurrency): string {
   const [path] = conflict.paths
   if (conflict.paths.length > 1 || !path) {
     const road = conflict[side][0] as Trip['road']
     const stops = conflict[side][1] as Trip['stops']
     return `${road.name || 'a road without a name'}, ${road.points.length} points, ${stops.length} stops`
   }
-  return valueInWords(conflict[side][0], path.at(-1), system)
+  return valueInWords(conflict[side][0], path.at(-1), system, currency)
 }
 
-function valueInWords(value: unknown, key: Path[number] | undefined, system: UnitSystem): string {
+/** Values that are money. */
+const money: readonly unknown[] = ['budgetMoney', 'moneyPerHour'] satisfies (keyof Dials)[]
+
+function valueInWords(value: unknown, key: Path[number] | undefined, system: UnitSystem, currency: string): string {
   if (value === undefined) return 'removed'
   if (value === null) return 'none'
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (typeof value === 'number') {
+    if (money.includes(key)) return formatMoney(value, currency)
     const unit = typeof key === 'string' ? unitAtEnd.exec(key)?.[0] : undefined
     if (unit === 'G') return gramsInWords(value, system)
     if (unit === 'Km') return kmInWords(value, system)

@@ -203,8 +203,8 @@ export const useKitStore = defineStore('kit', () => {
 
   /** Sends the ledger only when the worker does not have it. */
   async function choose({ number, ledger }: NumberedLedger): Promise<Choice> {
-    const { gramsPerHour, budgetG, pins } = ledger
-    const prices = { gramsPerHour, budgetG, pins }
+    const { gramsPerHour, budgetG, budgetMoney, pins } = ledger
+    const prices = { gramsPerHour, budgetG, budgetMoney, pins }
     const answer =
       (await kitService().choose(number, prices, undefined)) ?? (await kitService().choose(number, prices, ledger))
     if (!answer) throw new Error('The ledger was lost on its way.')

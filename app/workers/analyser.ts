@@ -442,8 +442,8 @@ export type AnalysisService = ReturnType<typeof createAnalyser>
 const prices = [
   'gramsPerHour',
   'budgetG',
+  'budgetMoney',
   'homeShare',
-  'currency',
   'moneyPerHour',
   'stances',
 ] as const satisfies readonly (keyof Dials)[]

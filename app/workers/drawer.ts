@@ -48,7 +48,7 @@ export type KitAsked = { readonly counts: readonly number[] } | { readonly atMos
 
 /** Kits side by side: what each promises, and how it did on the trips drawn so far. */
 export interface SideBySide {
-  /** In the order in which they were asked for; why there is none where what is pinned weighs more than allowed. */
+  /** In the order in which they were asked for; why there is none where what is pinned weighs or costs more than allowed. */
   readonly kits: readonly (KitChoice | { readonly why: string })[]
   readonly trips: number
   /** Of those that there are, in the same order, each against the first; null before a trip was drawn. */

@@ -8,7 +8,7 @@ import { nth } from '#core/validation'
 import { explainKit, type Kit } from '#core/verdicts'
 
 /** What a ledger stands under while its failures and things stay the same. */
-export type Prices = Pick<Ledger, 'gramsPerHour' | 'budgetG' | 'pins'>
+export type Prices = Pick<Ledger, 'gramsPerHour' | 'budgetG' | 'budgetMoney' | 'pins'>
 
 /** The kit for a ledger; none where the trip asks for what cannot be, with the reasons. */
 export interface Choice {

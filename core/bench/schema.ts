@@ -35,6 +35,8 @@ export const thingSchema = z.object({
   from: text(60).nullable().default(null),
   /** The thing of somebody's shed that it is. */
   shed: idSchema.nullable().default(null),
+  /** Pieces of it that are there already, and need not be bought for this trip. */
+  owned: z.number().int().min(0).max(mostOfAThing).default(0),
   /** The rider of the crew whose it is; null where it is everybody's. */
   broughtBy: idSchema.nullable().default(null),
   note: text(1000).default(''),

@@ -23,7 +23,7 @@ interface Priced extends KitChoice {
  */
 export function boundLine(ledger: Ledger, kit: Priced, highs: Highs, seconds: number): BoundLine {
   const { gramsPerHour } = kit
-  const priced = indexLedger({ ...ledger, gramsPerHour, budgetG: null, pins: {} })
+  const priced = indexLedger({ ...ledger, gramsPerHour, budgetG: null, budgetMoney: null, pins: {} })
   return { gramsPerHour, leastCostH: kit.emptyH - prove(priced, kit, highs, { seconds }).boundNetH }
 }
 

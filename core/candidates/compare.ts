@@ -83,6 +83,8 @@ export function* compareCandidates(
   const ledgerWith = (bench: readonly Thing[], gramsPerHour: number | null) =>
     indexLedger({
       ...ledgerOfTrip({ ...trip, bench: [...bench] }, survey, reference, costs).ledger,
+      // What a candidate costs is told beside it; it is tried whether it may be spent or not.
+      budgetMoney: null,
       gramsPerHour,
     })
   const all = [...new Map(tried.map((thing) => [thing.id, thing])).values()]

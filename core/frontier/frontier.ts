@@ -28,10 +28,14 @@ const leastGain = 1e-6
 export function* frontier(
   ledger: Ledger,
   steps: number,
-  search = KitSearch.forLedger(indexLedger({ ...ledger, gramsPerHour: nearlyFree, budgetG: null, pins: {} })),
+  search = KitSearch.forLedger(
+    indexLedger({ ...ledger, gramsPerHour: nearlyFree, budgetG: null, budgetMoney: null, pins: {} }),
+  ),
 ): Generator<FrontierKit> {
   const bestAt = (gramsPerHour: number): FrontierKit => {
-    const kit = search.under(indexLedger({ ...ledger, gramsPerHour, budgetG: null, pins: {} })).best()
+    const kit = search
+      .under(indexLedger({ ...ledger, gramsPerHour, budgetG: null, budgetMoney: null, pins: {} }))
+      .best()
     return { ...kit, gramsPerHour }
   }
   const nothing = { ...search.choice(new Int32Array(ledger.items.length)), gramsPerHour: 0 }

@@ -60,6 +60,7 @@ export interface IndexedLedger {
   readonly events: readonly IndexedEvent[]
   readonly budgetG: number
   readonly budgetMoney: number
+  readonly currency: string
   readonly hoursPerGram: number
 }
 
@@ -96,6 +97,7 @@ export function indexLedger(ledger: Ledger): IndexedLedger {
     events: ledger.events.map((event) => indexEvent(event, ledger.legs, functionAt, amounts)),
     budgetG: ledger.budgetG ?? Infinity,
     budgetMoney: ledger.budgetMoney ?? Infinity,
+    currency: ledger.currency,
     hoursPerGram: ledger.gramsPerHour === null ? 0 : 1 / ledger.gramsPerHour,
   }
 }

@@ -1,3 +1,4 @@
+import { formatMoney, toBuy } from '../money'
 import { Fault, nth } from '../validation'
 import type { IndexedItem, IndexedLedger } from './indexed'
 
@@ -8,12 +9,12 @@ export interface Load {
   readonly money: number
 }
 
-type Limits = Pick<IndexedLedger, 'budgetG' | 'budgetMoney'>
+type Limits = Pick<IndexedLedger, 'budgetG' | 'budgetMoney' | 'currency'>
 type Items = readonly Pick<IndexedItem, 'massG' | 'price' | 'owned'>[]
 
 /** What has to be bought of so many pieces of an item, in the smallest coins. */
 export const moneyFor = ({ price, owned }: Pick<IndexedItem, 'price' | 'owned'>, count: number): number =>
-  price * Math.max(0, count - owned)
+  price * toBuy(owned, count)
 
 /** @param counts how many of each item are carried, in their order */
 export function loadOf({ items }: { readonly items: Items }, counts: ArrayLike<number>): Load {
@@ -30,20 +31,21 @@ export const massOf = (ledger: { readonly items: Items }, counts: ArrayLike<numb
   loadOf(ledger, counts).massG
 
 /** Whether a kit is within both limits. */
-export const isWithin = ({ massG, money }: Load, { budgetG, budgetMoney }: Limits): boolean =>
+export const isWithin = ({ massG, money }: Load, { budgetG, budgetMoney }: Omit<Limits, 'currency'>): boolean =>
   massG <= budgetG && money <= budgetMoney
 
 /** What is wrong with limits that what is pinned goes beyond. @param ids of what is pinned */
 export function faultsOfLimits(
   { massG, money }: Load,
-  { budgetG, budgetMoney }: Limits,
+  { budgetG, budgetMoney, currency }: Limits,
   ids: readonly string[],
 ): Fault[] {
   const pinned = `of what is pinned: ${ids.map((id) => `"${id}"`).join(', ')}`
+  const inMoney = (coins: number) => formatMoney(coins, currency)
   return [
     ...(massG > budgetG ? [new Fault('budgetG', `${budgetG} g`, `at least the ${massG} g ${pinned}`)] : []),
     ...(money > budgetMoney
-      ? [new Fault('budgetMoney', `${budgetMoney} coins`, `at least the ${money} coins ${pinned}`)]
+      ? [new Fault('budgetMoney', inMoney(budgetMoney), `at least the ${inMoney(money)} ${pinned}`)]
       : []),
   ]
 }

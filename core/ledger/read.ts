@@ -83,7 +83,7 @@ function faultsOfEvent(event: LedgerEvent, where: string, ledger: Ledger): Fault
   ]
 }
 
-function faultsOfPins({ items, pins, budgetG, budgetMoney }: Ledger): Fault[] {
+function faultsOfPins({ items, pins, budgetG, budgetMoney, currency }: Ledger): Fault[] {
   const faults = Object.entries(pins).flatMap(([id, { min }]) => {
     const item = items.find((candidate) => candidate.id === id)
     if (!item) return [new Fault(`pins.${id}`, `"${id}"`, 'the id of one of the items')]
@@ -91,7 +91,7 @@ function faultsOfPins({ items, pins, budgetG, budgetMoney }: Ledger): Fault[] {
   })
   const counts = items.map(({ id }) => pins[id]?.min ?? 0)
   const pinned = items.filter((_, i) => nth(counts, i) > 0).map(({ id }) => id)
-  const limits = { budgetG: budgetG ?? Infinity, budgetMoney: budgetMoney ?? Infinity }
+  const limits = { budgetG: budgetG ?? Infinity, budgetMoney: budgetMoney ?? Infinity, currency }
   return [...faults, ...faultsOfLimits(loadOf({ items }, counts), limits, pinned)]
 }
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { moneySchema } from '../money'
+import { currencySchema, moneySchema, planningCurrency } from '../money'
 
 export const ledgerFormat = 'rag-tin.ledger/2'
 
@@ -96,6 +96,8 @@ export const ledgerSchema = z.object({
   budgetG: z.number().min(0).nullable().default(null),
   /** The most that may be spent on what has to be bought, in the smallest coins; null for any. */
   budgetMoney: moneySchema.nullable().default(null),
+  /** The currency of all its money. */
+  currency: currencySchema.default(planningCurrency),
   /** Grams that an hour is worth; null where they cost nothing. */
   gramsPerHour: z.number().gt(0).nullable().default(null),
   /** How many of an item to carry at least and at most. */

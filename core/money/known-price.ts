@@ -5,6 +5,9 @@ export interface KnownPrice {
   readonly unknown: number
 }
 
+/** How many of so many pieces have to be bought where some are there. */
+export const toBuy = (owned: number, wanted: number): number => Math.max(0, wanted - owned)
+
 /** @param pieces how many there are of each, and what one costs; undefined where nobody has said */
 export const knownPrice = (
   pieces: Iterable<{ readonly count: number; readonly each: number | undefined }>,

@@ -16,7 +16,14 @@ const sameIn = (key: InBoth, a: Pick<Thing, InBoth>, b: Pick<Thing, InBoth>) =>
 /** A thing of the shed as it lies on a bench, as many as there are. @param condition how far it can be trusted then */
 export function laidFromShed(owned: OwnedThing, id: string, condition: number): Thing {
   const said = Object.fromEntries(inBoth.map((key) => [key, owned[key]]))
-  return thingSchema.parse({ ...said, id, count: owned.count, condition: share(condition), shed: owned.id })
+  return thingSchema.parse({
+    ...said,
+    id,
+    count: owned.count,
+    owned: owned.count,
+    condition: share(condition),
+    shed: owned.id,
+  })
 }
 
 /** A thing of the catalogue as it comes into a shed; what it has cost is not known. */
@@ -37,9 +44,12 @@ export function intoShed(thing: Thing, id: string, currency: string): OwnedThing
 }
 
 /** In what a thing of the bench is other than the one of the shed that it was laid from. */
-export function differsIn(thing: Thing, owned: OwnedThing, condition: number): (InBoth | 'condition')[] {
-  const fields = inBoth.filter((key) => !sameIn(key, thing, owned))
-  return Math.abs(thing.condition - condition) < noticed ? fields : [...fields, 'condition']
+export function differsIn(thing: Thing, owned: OwnedThing, condition: number): (InBoth | 'owned' | 'condition')[] {
+  return [
+    ...inBoth.filter((key) => !sameIn(key, thing, owned)),
+    ...(thing.owned === owned.count ? [] : ['owned' as const]),
+    ...(Math.abs(thing.condition - condition) < noticed ? [] : ['condition' as const]),
+  ]
 }
 
 /** The thing of the bench as the shed says it; how many there are, who brings them, and their pin, stay. */
@@ -54,6 +64,7 @@ export function asOnBench(owned: OwnedThing, thing: Thing, condition: number): O
   return {
     ...owned,
     ...said,
+    count: Math.max(1, thing.owned),
     isWeighed: owned.isWeighed && isSameMass,
     trustedTo: Math.abs(thing.condition - condition) < noticed ? owned.trustedTo : thing.condition,
   }

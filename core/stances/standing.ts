@@ -27,7 +27,7 @@ export interface Standing {
  * as they are found.
  *
  * @param survey the measured road of the trip; it must have a length
- * @throws Fault where what is pinned weighs more than the budget
+ * @throws Fault where what is pinned weighs or costs more than a budget
  */
 export function* standings(
   trip: Trip,

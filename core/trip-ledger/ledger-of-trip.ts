@@ -8,7 +8,7 @@ import { failsAgain, slowerByHarderGear, slowerWith, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
 import { atDeparture } from '../jobs'
 import { indexLedger, ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
-import { withPlanning, type Reference } from '../reference'
+import { priceKnown, withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
 import { usualGramsPerHour } from '../search'
 import type { Trip } from '../trip'
@@ -266,6 +266,12 @@ class Writer {
     return this.reference.functions.filter(({ pumps }) => pumps === valve).map(({ id }) => id)
   }
 
+  /** What a thing's kind costs; what nobody knows the price of counts for nothing. */
+  private priceOf({ from }: Thing): number {
+    const item = this.reference.items.find(({ id }) => id === from)
+    return (item && priceKnown(`items.${item.id}`, item.price, this.trip.dials)) ?? 0
+  }
+
   private assemble(): Ledger {
     const { bench, stops } = this.trip
     const pumping = this.reference.functions.filter(({ pumps }) => pumps).map(({ id }) => id)
@@ -286,6 +292,8 @@ class Writer {
         ],
         units: this.supply.unitsOf(thing),
         condition: conditionOf(thing, this.reference.works),
+        price: this.priceOf(thing),
+        owned: thing.owned,
       })),
       stocks: [...stocks].sort().map((id) => ({
         id,
@@ -302,13 +310,15 @@ class Writer {
 }
 
 /**
- * A ledger under the prices, the limit and the pins of a trip. Where the trip has no price of a gram yet, it is the usual one
+ * A ledger under the prices, the limits and the pins of a trip. Where the trip has no price of a gram yet, it is the usual one
  * of the road; where nothing on the bench spares anything, grams have none.
  */
 export function underPrices(ledger: Ledger, { bench, dials }: Pick<Trip, 'bench' | 'dials'>): Ledger {
   return {
     ...ledger,
     budgetG: dials.budgetG,
+    budgetMoney: dials.budgetMoney,
+    currency: dials.currency,
     gramsPerHour: dials.gramsPerHour ?? usualGramsPerHour(indexLedger({ ...ledger, pins: {} })),
     pins: Object.fromEntries(bench.flatMap(({ id, count, pin }) => (pin && pin.min <= count ? [[id, pin]] : []))),
   }

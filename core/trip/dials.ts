@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { defaultHandN } from '../fit'
-import { currencySchema, mostMoney, planningCurrency } from '../money'
+import { currencySchema, moneySchema, mostMoney, planningCurrency } from '../money'
 import { planningSchema } from '../reference'
 import { walkingMethods } from '../road'
 import { takenStanceSchema } from './taken-stance'
@@ -17,6 +17,8 @@ export const dialsSchema = z.object({
   gramsPerHour: z.number().gt(0).max(100_000).nullable().default(null),
   /** The most the kit may weigh; null for no limit. */
   budgetG: z.number().min(0).max(100_000).nullable().default(null),
+  /** The most that may be spent on what has to be bought, in the smallest coins; null for no limit. */
+  budgetMoney: moneySchema.nullable().default(null),
   /** The least chance of having a part for a shop to be counted on. */
   trust: z.number().min(0).max(1).default(0.6),
   /** Hours one would wait for a shop to open. */
@@ -51,12 +53,13 @@ export type Dials = z.infer<typeof dialsSchema>
 export const dialNames = Object.keys(dialsSchema.shape) as (keyof Dials)[]
 
 /**
- * Dials under another currency: what an hour is worth, and prices that somebody has said, were meant in the one before, and
+ * Dials under another currency: what an hour is worth, what may be spent, and prices that somebody has said, were meant in the one before, and
  * are asked for anew.
  */
 export const inCurrency = (dials: Dials, currency: string): Dials => ({
   ...dials,
   currency,
   moneyPerHour: null,
+  budgetMoney: null,
   planning: Object.fromEntries(Object.entries(dials.planning).filter(([key]) => !key.endsWith('.price'))),
 })

@@ -47,7 +47,7 @@ function kitOf(trip: Trip, survey: Survey, reference: Reference, costs: CostsOfF
   const items = ledger.items.map((item, i) =>
     isOwned && nth(things, i).isThought ? { ...item, massG: item.massG * gettingFactor } : item,
   )
-  const free = { ...ledger, items, budgetG: null, gramsPerHour: null }
+  const free = { ...ledger, items, budgetG: null, budgetMoney: null, gramsPerHour: null }
   const usual = usualGramsPerHour(indexLedger(free))
   if (usual === null) return []
   // Who carries more for an hour, by the dial or by a stance, has more to choose from; who carries less leaves it on the bench.

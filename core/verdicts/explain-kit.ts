@@ -15,7 +15,7 @@ export interface Kit extends KitChoice {
  *
  * @param search of the ledger
  * @param kit the best that it finds, where it is not at hand
- * @throws Fault where what is pinned weighs more than the budget
+ * @throws Fault where what is pinned weighs or costs more than a budget
  */
 export function explainKit(ledger: Ledger, search: KitSearch, kit: KitChoice = search.best()): Kit {
   const weighing = new Weighing(search, kit)

@@ -1,3 +1,4 @@
+import { loadOf, type Load } from '../ledger'
 import type { Change, StreamAccount } from '../promise'
 import { lackingParts, type KitProblem } from '../search'
 import { nth, numberAt } from '../validation'
@@ -49,6 +50,8 @@ export interface Verdict {
   /** Of those together, the ones that a pin keeps at home. */
   readonly keptHome: string[]
   readonly flip: Flip
+  /** Left though it is worth its grams: how far beyond the limits the kit would be with it; nothing where it is within them. */
+  readonly beyond: Load
 }
 
 /** Hours below this are rounding. */
@@ -66,6 +69,7 @@ export function verdictOf(weighing: Weighing, free: KitProblem, item: number, pi
   const found = difference(weighing, changes)
   const { id, massG } = nth(ledger.items, item)
   const carriedG = changes.reduce((sum, change) => sum + Math.abs(change.by) * nth(ledger.items, change.item).massG, 0)
+  const priceH = carriedG * ledger.hoursPerGram
   const others = changes.filter((change) => change.item !== item).map((change) => nth(ledger.items, change.item))
   return {
     item: id,
@@ -73,7 +77,7 @@ export function verdictOf(weighing: Weighing, free: KitProblem, item: number, pi
     n,
     massG,
     carriedG,
-    priceH: carriedG * ledger.hoursPerGram,
+    priceH,
     ...found,
     lastOneH: n > 1 ? difference(weighing, [{ item, by: -1 }]).lostH : null,
     minutesPer100g: carriedG > 0 ? (found.lostH * 60) / (carriedG / 100) : 0,
@@ -81,7 +85,15 @@ export function verdictOf(weighing: Weighing, free: KitProblem, item: number, pi
     pinned,
     keptHome: others.filter(({ max }) => max === 0).map((other) => other.id),
     flip: flipOf(weighing, found.lostH, carriedG, n > 0 ? n : 1, massG),
+    beyond: n === 0 && found.lostH > priceH + leastH ? beyondLimits(weighing, changes) : { massG: 0, money: 0 },
   }
+}
+
+function beyondLimits({ ledger, kit }: Weighing, changes: readonly Change[]): Load {
+  const counts = [...kit.counts]
+  for (const { item, by } of changes) counts[item] = nth(counts, item) + by
+  const { massG, money } = loadOf(ledger, counts)
+  return { massG: Math.max(0, massG - ledger.budgetG), money: Math.max(0, money - ledger.budgetMoney) }
 }
 
 function flipOf({ ledger }: Weighing, lostH: number, carriedG: number, n: number, massG: number): Flip {

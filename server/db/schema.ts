@@ -396,6 +396,7 @@ export const things = mysqlTable(
     pinMax: int('pin_max'),
     takenFrom: varchar('taken_from', { length: 60 }),
     shed: varchar('shed_id', { length: 60 }),
+    owned: int('owned').notNull().default(0),
     broughtBy: varchar('brought_by', { length: 60 }),
     note: text('note').notNull(),
     /** Its heads and measures as JSON; null where it was laid down before they were told apart from functions. */
@@ -442,6 +443,7 @@ export const dials = mysqlTable('dials', {
     .references(() => trips.id, { onDelete: 'cascade' }),
   gramsPerHour: double('grams_per_hour'),
   budgetG: double('budget_g'),
+  budgetMoney: int('budget_money'),
   trust: double('trust').notNull(),
   waitH: double('wait_h').notNull().default(3),
   walking: varchar('walking', { length: 20 }).notNull(),

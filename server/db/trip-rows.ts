@@ -261,7 +261,7 @@ export const writePart: Writers = {
       t.things,
       bench.map(
         (
-          { id, name, massG, count, condition, pin, from, shed, broughtBy, note, heads, comesApart, measures },
+          { id, name, massG, count, condition, pin, from, shed, owned, broughtBy, note, heads, comesApart, measures },
           position,
         ) => ({
           tripId,
@@ -275,6 +275,7 @@ export const writePart: Writers = {
           pinMax: pin?.max ?? null,
           takenFrom: from,
           shed,
+          owned,
           broughtBy,
           note,
           build: JSON.stringify({ heads, comesApart, measures }),

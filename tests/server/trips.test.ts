@@ -142,6 +142,7 @@ describe('trips', () => {
     const dials: Dials = {
       gramsPerHour: 321,
       budgetG: 1500,
+      budgetMoney: 4500,
       trust: 0.4,
       waitH: 5,
       walking: 'tobler',

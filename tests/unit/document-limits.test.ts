@@ -1,4 +1,5 @@
 import { bikeFrom } from '#catalogue'
+import { mostMoney } from '#core/money'
 import { tripFormat, tripSchema } from '#core/trip'
 import { checkAgainst, Faults } from '#core/validation'
 import { describe, expect, it } from 'vitest'
@@ -123,6 +124,7 @@ const numbers: [path: string, least: number, most: number, step?: number][] = [
   ['bench[0].massG', 0.1, 20_000, 0.1],
   ['bench[0].count', 1, 99, 1],
   ['bench[0].condition', 0, 1],
+  ['bench[0].owned', 0, 99, 1],
   ['bench[0].units.patch', 0.1, 10_000, 0.1],
   ['bench[0].pin.min', 0, 99, 1],
   ['bench[0].pin.max', 0, 99, 1],
@@ -190,6 +192,7 @@ const numbers: [path: string, least: number, most: number, step?: number][] = [
   ['bikes[0].pushFactor', 1, 4],
   ['dials.gramsPerHour', 0.01, 100_000, 0.01],
   ['dials.budgetG', 0, 100_000],
+  ['dials.budgetMoney', 0, mostMoney, 1],
   ['dials.trust', 0, 1],
   ['dials.waitH', 0, 72],
   ['dials.walkHoursPerDay', 1, 24],
@@ -204,6 +207,8 @@ const numbers: [path: string, least: number, most: number, step?: number][] = [
 const whole = [
   'ride.nights[0].nights',
   'bench[0].count',
+  'bench[0].owned',
+  'dials.budgetMoney',
   'bench[0].pin.min',
   `${bolt}.count`,
   'bikes[0].speeds',

@@ -97,7 +97,7 @@ describe('a search by moves', () => {
     expect(sum(counts)).toBeGreaterThan(0)
     const id = nth(items, 0).id
     expect(() => bestKit(indexLedger({ ...plain, items, budgetMoney: 0, pins: { [id]: { min: 1, max: 1 } } }))).toThrow(
-      `budgetMoney: 0 coins; expected at least the 1 coins of what is pinned: "${id}"`,
+      `budgetMoney: €0.00; expected at least the €0.01 of what is pinned: "${id}"`,
     )
   })
   it('holds what is pinned, whether it pays or not', () => {

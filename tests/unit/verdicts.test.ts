@@ -82,6 +82,30 @@ describe('verdicts', () => {
     expect(patches.together).toContain('pump')
     expect(patches.keptHome).toEqual(['pump'])
   })
+
+  it('say how far beyond a limit the kit would be with what is worth its grams, and nothing of what is not', () => {
+    const items = workedExample().items.map((item) => ({ ...item, price: 700, owned: 0 }))
+    const plain = { ...workedExample(), items, gramsPerHour: 600 }
+    const { kit: free } = explained(plain)
+    expect(free.verdicts.map(({ beyond }) => beyond)).toEqual(items.map(() => ({ massG: 0, money: 0 })))
+    const limits = [{ budgetMoney: 1400 }, { budgetG: 200 }]
+    const [dear, heavy] = limits.map((limit) => explained({ ...plain, ...limit }).kit)
+    for (const { kit, limited, limit } of [
+      { kit: defined(dear), limited: 'money' as const, limit: 1400 },
+      { kit: defined(heavy), limited: 'massG' as const, limit: 200 },
+    ]) {
+      const kept = kit.verdicts.filter(({ beyond }) => beyond[limited] > 0)
+      expect(kept.length).toBeGreaterThan(0)
+      for (const { item, verdict, lostH, priceH, beyond, together } of kept) {
+        expect(verdict).toBe('leave')
+        expect(lostH).toBeGreaterThan(priceH)
+        const added = items.filter(({ id }) => id === item || together.includes(id))
+        const more = limited === 'money' ? 700 * added.length : added.reduce((sum, { massG }) => sum + massG, 0)
+        expect(beyond[limited]).toBeCloseTo(kit[limited] + more - limit, 9)
+      }
+      for (const { lostH, priceH, beyond } of kit.verdicts) if (lostH <= priceH) expect(beyond[limited]).toBe(0)
+    }
+  })
 })
 
 describe('the balance', () => {

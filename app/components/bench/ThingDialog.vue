@@ -28,6 +28,16 @@ defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
         :most="1"
         @update:model-value="$event !== null && (draft.condition = $event)"
       />
+      <label class="block text-sm text-soft"
+        >Of these are there already
+        <input
+          v-model.number="draft.owned"
+          type="number"
+          min="0"
+          max="99"
+          class="field figures mt-1 text-right text-ink"
+        />
+      </label>
     </template>
     <template #more="{ draft }">
       <label v-if="store.openTrip.crew.length > 1" class="block text-sm text-soft"

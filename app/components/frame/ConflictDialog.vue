@@ -21,8 +21,8 @@ const rows = computed(() => {
     ? conflict.value.conflicts.map((each) => ({
         key: each.key,
         what: conflictInWords(each, trip, conflict.value?.there.trip ?? trip),
-        here: sideInWords(each, 'here', system.value),
-        there: sideInWords(each, 'there', system.value),
+        here: sideInWords(each, 'here', system.value, trip.dials.currency),
+        there: sideInWords(each, 'there', system.value, trip.dials.currency),
       }))
     : []
 })

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useTripStore } from '../../stores/trip'
 import HandField from '../common/HandField.vue'
 import MeasureField from '../common/MeasureField.vue'
+import MoneyField from '../common/MoneyField.vue'
 
 /** The planning values behind the ledger; each can be changed. */
 const store = useTripStore()
@@ -28,6 +29,14 @@ function set<K extends keyof Dials>(key: K, value: Dials[K], label: string) {
         allow-none
         placeholder="no limit"
         @update:model-value="set('budgetG', $event, 'the limit')"
+      />
+      <MoneyField
+        label="What is not there yet may cost at most"
+        :model-value="dials.budgetMoney"
+        :currency="dials.currency"
+        allow-none
+        placeholder="no limit"
+        @update:model-value="set('budgetMoney', $event, 'the limit of money')"
       />
       <label class="block text-sm text-soft"
         >Walking by

@@ -13,6 +13,11 @@ defineEmits<{ select: []; pin: [] }>()
 const { grams } = useView()
 
 const taken = computed(() => props.row.verdict.verdict === 'take')
+/** The limit that keeps it at home. */
+const beyond = computed(() => {
+  const { massG, money } = props.row.verdict.beyond
+  return [...(massG > 0 ? ['too heavy'] : []), ...(money > 0 ? ['too dear'] : [])].join(', ')
+})
 const words = computed(() => {
   const { verdict } = props.row
   if (verdict.verdict === 'leave') return 'leave'
@@ -36,6 +41,7 @@ const words = computed(() => {
         <span v-if="row.verdict.together.length" class="shrink-0 text-xs text-soft"
           >with {{ row.verdict.together.length }} more</span
         >
+        <span v-if="beyond" class="shrink-0 text-xs text-brass">{{ beyond }}</span>
         <Pin v-if="row.verdict.pinned" :size="13" class="shrink-0 text-brass" aria-label="pinned" />
       </span>
       <span class="cost figures text-right text-xs text-soft">{{ grams(row.verdict.carriedG) }}</span>

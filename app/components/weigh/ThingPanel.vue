@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { formatMoney } from '#core/money'
 import { nth, defined } from '#core/validation'
 import type { FailureAnswer } from '#core/verdicts'
 import {
@@ -14,6 +15,7 @@ import { Pin, X } from '@lucide/vue'
 import { catalogue } from '#catalogue'
 import { computed, ref } from 'vue'
 import { useSpares } from '../../stores/spares'
+import { localeOfApp } from '../common/locale-of-app'
 import ThingFlips from './ThingFlips.vue'
 import { useVerdicts } from '../../stores/verdicts'
 import { useView } from '../../stores/view'
@@ -55,6 +57,16 @@ const answers = computed(() => {
       },
     ]
   })
+})
+/** Why it stays at home though it is worth its grams: what the kit would be beyond. */
+const limits = computed(() => {
+  const { massG, money } = verdict.value?.beyond ?? { massG: 0, money: 0 }
+  const { currency } = store.openTrip.dials
+  const beyond = [
+    ...(massG > 0 ? [`weigh ${grams(massG)} more than it may`] : []),
+    ...(money > 0 ? [`cost ${formatMoney(money, currency, localeOfApp)} more than you would spend`] : []),
+  ]
+  return beyond.length ? `A limit of yours keeps it at home: with it the kit would ${beyond.join(' and ')}. ` : ''
 })
 const shown = computed(() => (showsAll.value ? answers.value : answers.value.slice(0, most)))
 const cautions = computed(() => {
@@ -146,6 +158,7 @@ function unpin() {
         }}<template v-if="verdict.together.length"
           >, and that only with {{ verdict.together.map(nameOf).join(' and ') }}</template
         >.
+        <template v-if="limits">{{ limits }}</template>
         <template v-if="verdict.keptHome.length"
           >A pin of yours keeps {{ verdict.keptHome.map(nameOf).join(' and ') }} at home.</template
         >

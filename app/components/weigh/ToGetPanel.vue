@@ -2,10 +2,10 @@
 import { catalogue } from '#catalogue'
 import { mayBring } from '#core/access'
 import type { Thing } from '#core/bench'
-import { formatMoney } from '#core/money'
+import { formatMoney, knownPrice } from '#core/money'
 import { itemPrice } from '#core/reference'
 import { toGet } from '#core/shed'
-import { hoursInWords } from '#wording'
+import { hoursInWords, knownPriceInWords } from '#wording'
 import { computed, ref } from 'vue'
 import { useTripShed } from '../../composables/useTripShed'
 import { useKitStore } from '../../stores/kit'
@@ -15,7 +15,7 @@ import { useVerdicts } from '../../stores/verdicts'
 import PlanningField from './PlanningField.vue'
 import { localeOfApp } from '../common/locale-of-app'
 
-/** What the kit takes and the shed does not hold: what it would spare, and what it costs to get. */
+/** What the kit takes and is not there yet: what it would spare, and what it costs to get. */
 const store = useTripStore()
 const kit = useKitStore()
 const { things } = useShed()
@@ -28,7 +28,7 @@ const theirs = computed(() => store.openTrip.bench.filter((thing) => mayBring(st
 const lines = computed(() => {
   const carried = Object.fromEntries(taken.value.map(({ thing, verdict }) => [thing.id, verdict.n]))
   const hours = new Map(taken.value.map((row) => [row.thing.id, row.hours]))
-  return toGet(theirs.value, things.value, carried)
+  return toGet(theirs.value, carried)
     .map(({ thing, pieces }) => {
       const price = priceOfKind(thing)
       return {
@@ -43,16 +43,26 @@ const lines = computed(() => {
 })
 /** The line whose price is being changed. */
 const priced = ref('')
-const totalPrice = computed(() => lines.value.reduce((sum, { price }) => sum + (price ?? 0), 0))
+const total = computed(() => {
+  const pieces = lines.value.map(({ thing, pieces }) => ({ count: pieces, each: priceOfKind(thing) }))
+  return knownPriceInWords(knownPrice(pieces), store.openTrip.dials.currency, localeOfApp)
+})
+const limit = computed(() => store.openTrip.dials.budgetMoney)
 const money = (price: number) => formatMoney(price, store.openTrip.dials.currency, localeOfApp)
 </script>
 
 <template>
-  <section v-if="things.length && kit.kit && lines.length" class="mx-4 mt-6" aria-labelledby="to-get">
-    <h2 id="to-get" class="text-base">Not in your shed</h2>
+  <section
+    v-if="(things.length || limit !== null) && kit.kit && lines.length"
+    class="mx-4 mt-6"
+    aria-labelledby="to-get"
+  >
+    <h2 id="to-get" class="text-base">{{ things.length ? 'Not in your shed' : 'To be bought' }}</h2>
     <p class="mt-1 text-xs text-soft">
       The kit takes these, and you are not known to own them. Hours are what each spares beside the rest; prices are
-      planning values, <span class="figures">{{ money(totalPrice) }}</span> in all.
+      planning values, <span class="figures">{{ total }}</span> in all<template v-if="limit !== null"
+        >, of the <span class="figures">{{ money(limit) }}</span> that you would spend</template
+      >.
     </p>
     <ul class="mt-2 border-t border-line text-sm" aria-label="To be got">
       <li

@@ -698,6 +698,7 @@ it('a conflict names the value by its part and shows it with its unit', () => {
   expect(told(['ride', 'climbMPerH'], 700)).toBe('days and pace: climb that takes an hour: 700 m')
   expect(told(['dials', 'handMostN'], 400)).toBe('assumptions: what hands can pull: 400 N')
   expect(told(['dials', 'budgetG'], 184)).toBe('assumptions: the most the kit may weigh: 184 g')
+  expect(told(['dials', 'budgetMoney'], 5000)).toBe('assumptions: the most that may be spent: €50.00')
   expect(told([...thing, 'massG'], 28.35, 'imperial')).toBe(`${defined(bench).name}: mass: 1.0 oz`)
   expect(told([...thing, 'count'], 3)).toBe(`${defined(bench).name}: count: 3`)
   expect(told(['name'], 'Quern')).toBe('the name of the trip: Quern')
