@@ -37,7 +37,7 @@ const commands: Record<string, { run: Command; usage: string }> = {
   simulate: { run: simulate, usage: 'simulate LEDGER|TRIP [--kit FILE] [--trips 20000] [--seed 1]' },
   compare: {
     run: compare,
-    usage: 'compare TRIP --kit FILE --kit FILE … [--trips 20000] [--seed 1] [--text]',
+    usage: 'compare TRIP [--kit FILE …] [--plan TRIP …] [--trips 20000] [--seed 1] [--text]',
   },
   kit: { run: kit, usage: 'kit TRIP' },
   frontier: { run: frontier, usage: 'frontier TRIP [--steps 20] [--text]' },

@@ -1,6 +1,7 @@
 import { catalogue } from '#catalogue'
-import { indexLedger } from '#core/ledger'
-import { compareKits, type KitDifference, type MeanOverTrips } from '#core/simulate'
+import { indexLedger, massOf } from '#core/ledger'
+import { bestKit } from '#core/search'
+import { compareOnSameTrips, type KitDifference, type MeanOverTrips, type Side } from '#core/simulate'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { nth } from '#core/validation'
 import { kitFrom } from './kit-file'
@@ -8,42 +9,53 @@ import { rounded, table } from './text'
 import { tripOfArgs } from './trip'
 import { numberOption, parsedArgs, UsageError } from './usage'
 
-/** So many kits are compared at most: more columns than that nobody reads. */
-const mostKits = 5
+/** So many kits and plans are compared at most: more columns than that nobody reads. */
+const mostSides = 5
 
-/** Two to five kits on the same drawn trips of a trip document, and how each differs from the first, with standard errors. */
+/**
+ * Two to five kits of a trip document, and other plans with the best kit of each, on the same drawn trips, and how each differs
+ * from the first, with standard errors. Where no kit is given, the first is the best of the trip.
+ */
 export function compare(args: string[]): unknown {
   const { positionals, values } = parsedArgs(args, {
     kit: { type: 'string', multiple: true },
+    plan: { type: 'string', multiple: true },
     trips: { type: 'string', default: '20000' },
     seed: { type: 'string', default: '1' },
     text: { type: 'boolean' },
   } as const)
+  const plans = values.plan ?? []
   const paths = values.kit ?? []
-  if (paths.length < 2 || paths.length > mostKits)
-    throw new UsageError(`two to ${mostKits} kits are compared, not ${paths.length}`)
+  const names = [...(paths.length > 0 || plans.length === 0 ? paths : positionals.slice(0, 1)), ...plans]
+  if (names.length < 2 || names.length > mostSides)
+    throw new UsageError(`two to ${mostSides} kits or plans are compared, not ${names.length}`)
   const trips = Math.floor(numberOption(values.trips, 'trips', 2, 10_000_000))
   const seed = Math.floor(numberOption(values.seed, 'seed', 0, 2 ** 32 - 1))
-  const { trip, survey } = tripOfArgs(positionals)
-  const { ledger } = ledgerOfTrip(trip, survey, catalogue)
-  const kits = paths.map((path) => kitFrom(path, ledger))
-  const masses = kits.map((counts) =>
-    rounded(
-      ledger.items.reduce((sum, item, i) => sum + item.massG * nth(counts, i), 0),
-      3,
-    ),
-  )
-  const { reports, fromFirst } = compareKits(indexLedger(ledger), kits, { trips, seed })
+  const ledgerOf = (path: string[]) => {
+    const { trip, survey } = tripOfArgs(path)
+    return ledgerOfTrip(trip, survey, catalogue).ledger
+  }
+  const bestOf = (path: string[]): Side => {
+    const ledger = indexLedger(ledgerOf(path))
+    return { ledger, counts: bestKit(ledger).counts }
+  }
+  const own = paths.length > 0 ? ledgerOf(positionals) : undefined
+  const sides: Side[] = [
+    ...(own ? paths.map((path) => ({ ledger: indexLedger(own), counts: kitFrom(path, own) })) : [bestOf(positionals)]),
+    ...plans.map((path) => bestOf([path])),
+  ]
+  const masses = sides.map(({ ledger, counts }) => rounded(massOf(ledger, counts), 3))
+  const { reports, fromFirst } = compareOnSameTrips(sides, { trips, seed })
   if (values.text) {
     const share = (each: number) => `${(100 * each).toFixed(2)} %`
     const h = (each: number) => `${each.toFixed(3)} h`
     const differs = ({ mean, se }: MeanOverTrips, write: (each: number) => string) =>
       `${write(mean)} ± ${write(1.96 * se)}`
-    const row = (name: string, told: (kit: number) => string) => [name, ...kits.map((_, kit) => told(kit))]
+    const row = (name: string, told: (kit: number) => string) => [name, ...sides.map((_, kit) => told(kit))]
     const against = (kit: number, write: (difference: KitDifference) => string) =>
       kit === 0 ? '' : write(nth(fromFirst, kit))
     return table(
-      ['', ...paths],
+      ['', ...names],
       [
         row('carried', (kit) => `${nth(masses, kit)} g`),
         row('lost', (kit) => h(nth(reports, kit).meanH)),
@@ -53,7 +65,7 @@ export function compare(args: string[]): unknown {
         row('stranded', (kit) => share(nth(reports, kit).stranded)),
         row('  against the first', (kit) => against(kit, ({ stranded }) => differs(stranded, share))),
       ],
-      kits.map((_, kit) => kit + 1),
+      sides.map((_, kit) => kit + 1),
     )
   }
   return {

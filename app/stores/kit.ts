@@ -243,6 +243,7 @@ export const useKitStore = defineStore('kit', () => {
   const trading = adviser(kitWorker)
   const wayfinding = adviser(waysWorker)
   const schooling = adviser(waysWorker)
+  const planning = adviser(waysWorker)
   const trying = adviser(waysWorker)
   const stressing = adviser(waysWorker)
   const turning = adviser(waysWorker)
@@ -471,6 +472,17 @@ export const useKitStore = defineStore('kit', () => {
       service.findStandings(asked, lineId, packed, proxy(onStanding)),
     )
 
+  /** The ledger of each of some plans on the line of a trip, or why it has none, in their order. */
+  async function ledgersOf(trip: Trip, plans: readonly Trip[]): Promise<(Ledger | { why: string })[]> {
+    let found: (Ledger | { why: string })[] | undefined
+    const withoutLine = plans.map(({ road: { points: _, ...road }, ...plan }) => ({ ...plan, road }))
+    await askAbout(planning, trip, async (service, asked, lineId, packed) => {
+      found = await service.ledgersOf(asked, lineId, packed, withoutLine)
+      return found !== undefined
+    })
+    return found ?? []
+  }
+
   /** How candidates do side by side, told as they are found. @returns once there are no more */
   const findReports = (
     trip: Trip,
@@ -557,6 +569,7 @@ export const useKitStore = defineStore('kit', () => {
     trading.stop()
     wayfinding.stop()
     schooling.stop()
+    planning.stop()
     trying.stop()
     stressing.stop()
     turning.stop()
@@ -596,6 +609,7 @@ export const useKitStore = defineStore('kit', () => {
     findFrontier,
     findWays,
     findStandings,
+    ledgersOf,
     findReports,
     findStress,
     findFlips,

@@ -1,9 +1,12 @@
 import type { Ledger } from '#core/ledger'
 import { tinAsKit } from '#core/shed'
+import type { Trip } from '#core/trip'
+import { nth } from '#core/validation'
 import { StorageSerializers, useLocalStorage, watchDebounced } from '@vueuse/core'
 import { proxy, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import { applied, type Change } from '../session/changes'
 import { kitsKeptAs } from '../session/kept-choices'
 import type { KitAsked, SideBySide } from '../workers/drawer'
 import type { SimulationService } from '../workers/simulation.worker'
@@ -19,19 +22,34 @@ export interface KeptKit {
   readonly counts: Readonly<Record<string, number>>
 }
 
-/** A column: the kit as it is chosen now, nothing, all there is, the tin as it is packed, the best up to a mass, a kept one. */
-export type ColumnRef = 'now' | 'nothing' | 'everything' | 'tin' | `light:${number}` | `kept:${string}`
+/** A plan that was supposed, by what it has otherwise. */
+export interface KeptPlan {
+  readonly id: string
+  readonly name: string
+  readonly changes: readonly Change[]
+}
+
+/**
+ * A column: the kit as it is chosen now, the one of the plan as it is while another is supposed, nothing, all there is, the tin
+ * as it is packed, the best up to a mass, a kept one, or the best of another plan.
+ */
+export type ColumnRef =
+  'now' | 'as-it-is' | 'nothing' | 'everything' | 'tin' | `light:${number}` | `kept:${string}` | `plan:${string}`
 
 /** What this device keeps of one trip. */
 interface Kept {
   readonly columns: readonly ColumnRef[]
   readonly kits: readonly KeptKit[]
+  /** None on devices that kept kits before plans could be. */
+  readonly plans?: readonly KeptPlan[]
 }
 
 const usual: Kept = { columns: ['now', 'nothing', 'everything'], kits: [] }
 /** More columns than that nobody reads. */
 export const mostColumns = 5
 const mostKept = 20
+/** Plans that differ by more than so many letters are trips of their own. */
+const mostOtherwise = 100_000
 /** So many trips are drawn, by one seed: whoever comes back reads the same figures. */
 const drawing = { trips: 20_000, seed: 1 } as const
 
@@ -46,6 +64,7 @@ export const useKitsSideBySide = defineStore('kits-side-by-side', () => {
 
   const columns = computed(() => kept.value.columns)
   const kits = computed(() => kept.value.kits)
+  const plans = computed(() => kept.value.plans ?? [])
   function add(column: ColumnRef) {
     if (!columns.value.includes(column)) put({ columns: [...columns.value, column].slice(0, mostColumns) })
   }
@@ -68,8 +87,48 @@ export const useKitsSideBySide = defineStore('kits-side-by-side', () => {
     put({ kits: kits.value.filter((each) => each.id !== id), columns: columnsLeft })
   }
 
+  /** Why what is supposed cannot be kept as a plan to compare; empty where it can. */
+  function unkeepable(): string {
+    const changes = store.supposedChanges()
+    if (changes.some(({ path: [part, field] }) => part === 'road' && field === 'points'))
+      return 'Another line is another trip: copy this one for it.'
+    if (JSON.stringify(changes).length > mostOtherwise) return 'It is otherwise in too much: copy the trip for it.'
+    return ''
+  }
+  /** Keeps what is supposed under a name, as one more column where there is room. */
+  function keepPlan(name: string) {
+    const changes = store.supposedChanges()
+    if (changes.length === 0 || unkeepable()) return
+    const id = crypto.randomUUID().slice(0, 8)
+    put({ plans: [{ id, name, changes }, ...plans.value].slice(0, mostKept) })
+    add(`plan:${id}`)
+  }
+  function forgetPlan(id: string) {
+    const columnsLeft = columns.value.filter((each) => each !== `plan:${id}`)
+    put({ plans: plans.value.filter((each) => each.id !== id), columns: columnsLeft })
+  }
+  /** From now on a plan is supposed. */
+  function supposePlan(id: string) {
+    const plan = plans.value.find((each) => each.id === id)
+    if (plan) store.supposeChanges(plan.name, plan.changes)
+  }
+  const isPlan = (column: ColumnRef) => column === 'as-it-is' || column.startsWith('plan:')
+  /** The trip as a column would have it; undefined where there is no such plan. */
+  function planned(column: ColumnRef): Trip | undefined {
+    const base = store.asItIs()
+    if (!isPlan(column)) return store.trip
+    // Unless another is supposed, the plan as it is is that of now.
+    if (column === 'as-it-is') return store.isSupposing ? base : undefined
+    const plan = plans.value.find(({ id }) => column === `plan:${id}`)
+    return base && plan && applied(base, plan.changes)
+  }
+
   /** What a column has; undefined where its kit is not there any more. */
-  function askedFor(column: ColumnRef, { items }: Ledger): KitAsked | undefined {
+  function askedFor(
+    column: ColumnRef,
+    { items }: Ledger,
+    ofPlans: ReadonlyMap<string, KitAsked>,
+  ): KitAsked | undefined {
     if (column === 'now') return { counts: kit.chosen?.kit?.counts ?? [] }
     if (column === 'nothing') return { counts: items.map(() => 0) }
     if (column === 'everything') return { counts: items.map(({ max }) => max) }
@@ -77,6 +136,7 @@ export const useKitsSideBySide = defineStore('kits-side-by-side', () => {
       const packed = tinAsKit(store.openTrip.bench, shed.things.value)
       return { counts: items.map(({ max }, i) => Math.min(max, packed[i] ?? 0)) }
     }
+    if (isPlan(column)) return ofPlans.get(column)
     const [kind, rest] = [column.slice(0, column.indexOf(':')), column.slice(column.indexOf(':') + 1)]
     if (kind === 'light') return { atMostG: Number(rest) }
     const own = kits.value.find(({ id }) => id === rest)
@@ -90,7 +150,10 @@ export const useKitsSideBySide = defineStore('kits-side-by-side', () => {
   const failed = ref('')
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let at: { worker: Worker; service: Remote<SimulationService> } | undefined
+  /** Of several rounds the last alone counts. */
+  let round = 0
   function stop() {
+    round++
     at?.worker.terminate()
     at = undefined
     isBusy.value = false
@@ -98,22 +161,51 @@ export const useKitsSideBySide = defineStore('kits-side-by-side', () => {
 
   /** While somebody looks, all is drawn anew whenever the kit, what it is chosen for, or what is compared is another. */
   function watchKits() {
-    watchDebounced([() => kit.chosen, columns, kits, shed.things], find, { immediate: true, debounce: 300 })
+    watchDebounced([() => kit.chosen, columns, kits, plans, shed.things], () => void find(), {
+      immediate: true,
+      debounce: 300,
+    })
   }
-  function find() {
+  /** What the columns have that are plans. */
+  async function askedOfPlans(): Promise<ReadonlyMap<string, KitAsked>> {
+    const asked = columns.value.flatMap((column) => {
+      const trip = isPlan(column) ? planned(column) : undefined
+      return trip ? [{ column, trip }] : []
+    })
+    const base = store.asItIs()
+    if (!base || asked.length === 0) return new Map()
+    const ledgers = await kit.ledgersOf(
+      base,
+      asked.map(({ trip }) => trip),
+    )
+    return new Map(ledgers.map((ledger, i) => [nth(asked, i).column, 'why' in ledger ? ledger : { plan: ledger }]))
+  }
+  async function find() {
     stop()
+    const mine = round
     told.value = undefined
     failed.value = ''
     const ledger = kit.chosen?.kit && kit.chosen.built.ledger
     if (!ledger) return
-    const asked = columns.value.map((column) => ({ column, kit: askedFor(column, ledger) }))
+    isBusy.value = true
+    try {
+      const ofPlans = await askedOfPlans()
+      if (mine === round) draw(ledger, ofPlans)
+    } catch (error) {
+      if (mine !== round) return
+      stop()
+      failed.value = error instanceof Error ? error.message : String(error)
+    }
+  }
+  function draw(ledger: Ledger, ofPlans: ReadonlyMap<string, KitAsked>) {
+    const asked = columns.value.map((column) => ({ column, kit: askedFor(column, ledger, ofPlans) }))
     const there = asked.flatMap(({ column, kit: each }) => (each ? [{ column, kit: each }] : []))
     toldOf.value = there.map(({ column }) => column)
+    isBusy.value = there.length > 0
     if (there.length === 0) return
     const worker = new Worker(new URL('../workers/simulation.worker.ts', import.meta.url), { type: 'module' })
     const service = wrap<SimulationService>(worker)
     at = { worker, service }
-    isBusy.value = true
     const isNow = () => at?.worker === worker
     const fail = (why: string) => {
       if (!isNow()) return
@@ -131,5 +223,25 @@ export const useKitsSideBySide = defineStore('kits-side-by-side', () => {
     )
   }
 
-  return { columns, kits, add, drop, keep, forget, told, toldOf, isBusy, failed, trips: drawing.trips, watchKits, stop }
+  return {
+    columns,
+    kits,
+    plans,
+    add,
+    drop,
+    keep,
+    forget,
+    unkeepable,
+    keepPlan,
+    forgetPlan,
+    supposePlan,
+    planned,
+    told,
+    toldOf,
+    isBusy,
+    failed,
+    trips: drawing.trips,
+    watchKits,
+    stop,
+  }
 })

@@ -8,6 +8,7 @@ import { nextTask } from '../timing/next-task'
 import { usePerson } from './person'
 import { useTripSessions } from './trip-sessions'
 import { useTrips } from './trips'
+import { applied, type Change } from '../session/changes'
 import type { Choices } from '../session/conflicts'
 import type { Parts } from '../session/outbox'
 import { withoutProxies } from '../session/plain-data'
@@ -78,6 +79,18 @@ export const useTripStore = defineStore('trip', () => {
     what(supposition)
     mirror(session)
     return true
+  }
+
+  /** The plan as it is saved, whatever is supposed of it. */
+  const asItIs = () => session?.document
+  /** What is supposed of it, as changes. */
+  const supposedChanges = () => supposition?.changes ?? []
+  /** Changes are supposed of the plan as it is, from where they stand. */
+  function supposeChanges(label: string, changes: readonly Change[]) {
+    const document = session?.document
+    if (!document) return
+    suppose()
+    supposed((supposition) => supposition.edit(label, applied(document, changes)))
   }
 
   function letGo() {
@@ -194,6 +207,9 @@ export const useTripStore = defineStore('trip', () => {
     isSupposing,
     isOtherwise,
     suppose,
+    asItIs,
+    supposedChanges,
+    supposeChanges,
     keep,
     letGo,
     undo,

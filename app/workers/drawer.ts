@@ -1,7 +1,7 @@
 import { indexLedger, type Ledger } from '#core/ledger'
 import { KitSearch, type KitChoice } from '#core/search'
-import { SameTrips, Simulation, type KitsOnSameTrips, type SimulationReport } from '#core/simulate'
-import { Fault } from '#core/validation'
+import { SameTrips, Simulation, type KitsOnSameTrips, type Side, type SimulationReport } from '#core/simulate'
+import { Fault, nth } from '#core/validation'
 
 /** Trips that were drawn with a kit. */
 export interface DrawnTrips {
@@ -43,13 +43,22 @@ export async function drawTrips(
   return { report: simulation.report(), byWalkH }
 }
 
-/** A kit to compare: so many of each thing, or the best that weighs no more than that. */
-export type KitAsked = { readonly counts: readonly number[] } | { readonly atMostG: number }
+/** A kit to compare: so many of each thing, the best that weighs no more than that, the best of another plan; or why there is none. */
+export type KitAsked =
+  | { readonly counts: readonly number[] }
+  | { readonly atMostG: number }
+  | { readonly plan: Ledger }
+  | { readonly why: string }
+
+/** A kit, with how many of each thing it has by their ids: two plans may have other things. */
+export interface KitOnSide extends KitChoice {
+  readonly carried: Readonly<Record<string, number>>
+}
 
 /** Kits side by side: what each promises, and how it did on the trips drawn so far. */
 export interface SideBySide {
   /** In the order in which they were asked for; why there is none where what is pinned weighs or costs more than allowed. */
-  readonly kits: readonly (KitChoice | { readonly why: string })[]
+  readonly kits: readonly (KitOnSide | { readonly why: string })[]
   readonly trips: number
   /** Of those that there are, in the same order, each against the first; null before a trip was drawn. */
   readonly drawn: KitsOnSameTrips | null
@@ -64,19 +73,26 @@ export async function compareSideBySide(
 ): Promise<void> {
   const indexed = indexLedger(ledger)
   const search = KitSearch.forLedger(indexed)
-  const kits = asked.map((kit) => {
-    if ('counts' in kit) return search.choice(kit.counts)
+  const sides = asked.map((kit): (Side & { choice: KitChoice }) | { why: string } => {
+    if ('why' in kit) return kit
+    const on = 'plan' in kit ? indexLedger(kit.plan) : indexed
     try {
-      return search.under(indexLedger({ ...ledger, budgetG: kit.atMostG })).best()
+      const choice = 'plan' in kit ? KitSearch.forLedger(on).best() : chosenFrom(search, ledger, kit)
+      return { ledger: on, counts: choice.counts, choice }
     } catch (error) {
       if (!(error instanceof Fault)) throw error
       return { why: error.message }
     }
   })
+  const kits = sides.map((side) => {
+    if ('why' in side) return side
+    const { items } = side.ledger
+    return { ...side.choice, carried: Object.fromEntries(items.map(({ id }, i) => [id, nth(side.choice.counts, i)])) }
+  })
   onTold({ kits, trips: 0, drawn: null })
-  const there = kits.flatMap((kit) => ('counts' in kit ? [kit.counts] : []))
+  const there = sides.flatMap((side) => ('why' in side ? [] : [side]))
   if (there.length === 0) return
-  const same = new SameTrips(indexed, there, seed)
+  const same = new SameTrips(there, seed)
   for (let drawn = 0; drawn < trips; drawn += atOnce) {
     const more = Math.min(atOnce, trips - drawn)
     same.run(more)
@@ -84,3 +100,10 @@ export async function compareSideBySide(
     await new Promise((resolve) => setTimeout(resolve))
   }
 }
+
+const chosenFrom = (
+  search: KitSearch,
+  ledger: Ledger,
+  kit: Exclude<KitAsked, { readonly plan: Ledger } | { readonly why: string }>,
+): KitChoice =>
+  'counts' in kit ? search.choice(kit.counts) : search.under(indexLedger({ ...ledger, budgetG: kit.atMostG })).best()

@@ -1,10 +1,12 @@
 import { catalogue } from '#catalogue'
 import { compareCandidates, type Candidate, type CandidateReport } from '#core/candidates'
 import { flips, type Flip } from '#core/flips'
+import type { Ledger } from '#core/ledger'
 import { surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import { standings, type Standing } from '#core/stances'
 import { stress, type StressFinding } from '#core/stress'
-import type { Trip } from '#core/trip'
+import { checkReferences, faultLines, type Trip } from '#core/trip'
+import { ledgerOfTrip } from '#core/trip-ledger'
 import type { Verdict } from '#core/verdicts'
 import { ways, type Way } from '#core/ways'
 import { unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from './packed-line'
@@ -46,6 +48,29 @@ export function createWayfinder() {
     if (!road) return false
     for (const standing of standings(road.trip, road.survey, catalogue)) onStanding(standing)
     return true
+  }
+
+  /** The ledger of each of some plans on the same line, or why it has none, in their order; undefined where the line was not at hand. */
+  function ledgersOf(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    plans: readonly TripWithoutLine[],
+  ): (Ledger | { why: string })[] | undefined {
+    const road = roadOf(trip, lineId, packed)
+    if (!road) return undefined
+    const { points } = road.trip.road
+    return plans.map((written) => {
+      const plan = { ...written, road: { ...written.road, points } }
+      try {
+        checkReferences(plan, road.survey.lengthKm, catalogue)
+      } catch (error) {
+        const lines = faultLines(error)
+        if (!lines) throw error
+        return { why: `It fits the trip no more: ${lines.join('; ')}` }
+      }
+      return ledgerOfTrip(plan, road.survey, catalogue).ledger
+    })
   }
 
   /** Tells how candidates do, as they are found. @returns whether the line was at hand, as above */
@@ -105,6 +130,6 @@ export function createWayfinder() {
     return { trip: { ...trip, road: { ...trip.road, points: line.points } }, survey: line.survey }
   }
 
-  return { findWays, findStandings, findReports, findStress, findFlips }
+  return { findWays, findStandings, ledgersOf, findReports, findStress, findFlips }
 }
 export type WayfinderService = ReturnType<typeof createWayfinder>

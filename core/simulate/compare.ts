@@ -23,18 +23,25 @@ export interface KitsOnSameTrips {
   readonly fromFirst: readonly KitDifference[]
 }
 
+/** A kit on a plan: how many of each item of its ledger are carried, in their order. */
+export interface Side {
+  readonly ledger: IndexedLedger
+  readonly counts: ArrayLike<number>
+}
+
 /**
  * Draws the same trips with several kits: what fails when, whether a shop has a part and whether hands can is the same for all
- * (common random numbers), so that their differences are far surer than what is told of each.
+ * (common random numbers), so that their differences are far surer than what is told of each. Of two plans, whatever bears
+ * the same id is drawn by the same numbers: what both expect as often, comes to both alike.
  */
 export class SameTrips {
   private readonly simulations: readonly Simulation[]
   private readonly spreads: readonly { hours: Spread; walkH: Spread; stranded: Spread }[]
 
-  /** @param kits at least one; of each, how many of each item it has, in their order */
-  constructor(ledger: IndexedLedger, kits: readonly ArrayLike<number>[], seed: number) {
-    this.simulations = kits.map((counts) => new Simulation(ledger, counts, seed))
-    this.spreads = kits.map(() => ({ hours: new Spread(), walkH: new Spread(), stranded: new Spread() }))
+  /** @param sides at least one */
+  constructor(sides: readonly Side[], seed: number) {
+    this.simulations = sides.map(({ ledger, counts }) => new Simulation(ledger, counts, seed))
+    this.spreads = sides.map(() => ({ hours: new Spread(), walkH: new Spread(), stranded: new Spread() }))
   }
 
   /** Draws so many trips more. */
@@ -63,13 +70,12 @@ export class SameTrips {
   }
 }
 
-/** Kits on so many trips, each against the first. @param trips at least 2 */
-export function compareKits(
-  ledger: IndexedLedger,
-  kits: readonly ArrayLike<number>[],
+/** Kits, or plans with theirs, on so many trips, each against the first. @param trips at least 2 */
+export function compareOnSameTrips(
+  sides: readonly Side[],
   { trips, seed }: { trips: number; seed: number },
 ): KitsOnSameTrips {
-  const same = new SameTrips(ledger, kits, seed)
+  const same = new SameTrips(sides, seed)
   same.run(trips)
   return same.soFar
 }

@@ -1,30 +1,50 @@
 import type { IndexedLedger } from '../ledger'
 import { nth, numberAt } from '../validation'
-import { keyUnder, Stream } from './keyed-random'
+import { keysOf, keyUnder, Stream, uniformUnder } from './keyed-random'
 import { poissonDraw } from './laws'
 import { WearDraws } from './wear'
 
-/** Streams of a trip. */
-const [suddenStream, wearStream, orderStream] = [1, 2, 3]
+/** Keys of a trip under which failures are drawn: those of a sudden, and of wear. */
+const [suddenKey, wearKey] = [1, 2]
+/** Under an event's key a failure of it has a key of its own from here on. */
+const failureNumber = 1_000_000
 
-/** Draws what fails on a trip, whatever is carried. */
+/** Something that fails on a leg. */
+export interface DrawnFailure {
+  readonly event: number
+  /** When, as a share of the leg. */
+  readonly at: number
+  /** Whatever else is drawn of it hangs on this. */
+  readonly key: number
+}
+
+/** What fails of a sudden, and how often: in all, and up to and with each leg. */
+interface Sudden {
+  readonly event: number
+  readonly mean: number
+  readonly upTo: Float64Array
+  /** The chance that it does not fail on a trip. */
+  readonly never: number
+}
+
+/**
+ * Draws what fails on a trip, whatever is carried. What is drawn of an event hangs on its id alone, and the more often it is
+ * expected the more often it comes: two plans that share most of what may fail meet nearly the same trip.
+ */
 export class FailureDraws {
-  /** Failures expected of a sudden, leg by leg and event by event, up to and with each. */
-  private readonly upTo: Float64Array
-  private readonly eventCount: number
+  private readonly sudden: readonly Sudden[]
   private readonly wearing: readonly WearDraws[]
-  /** For each leg, the events that fail on it. */
-  private readonly failures: number[][]
-  /** The legs on which something wears out. */
-  private readonly wornOn = new Set<number>()
+  private readonly keys: readonly number[]
+  /** For each leg, what fails on it. */
+  private readonly failures: DrawnFailure[][]
 
   constructor({ events, legs }: IndexedLedger) {
-    let sum = 0
-    this.upTo = Float64Array.from({ length: legs * events.length }, (_, place) => {
-      const leg = Math.floor(place / events.length)
-      return (sum += numberAt(nth(events, place % events.length).perLeg, leg))
+    this.keys = keysOf(events.map(({ id }) => id))
+    this.sudden = events.flatMap(({ perLeg }, event) => {
+      let mean = 0
+      const upTo = perLeg.map((expected) => (mean += expected))
+      return mean > 0 ? [{ event, mean, upTo, never: Math.exp(-mean) }] : []
     })
-    this.eventCount = events.length
     this.wearing = events.flatMap(({ wear }, event) => (wear ? [new WearDraws(event, wear)] : []))
     this.failures = Array.from({ length: legs }, () => [])
   }
@@ -32,45 +52,34 @@ export class FailureDraws {
   /** Goes over to another trip. */
   begin(tripKey: number): void {
     for (const onLeg of this.failures) onLeg.length = 0
-    this.wornOn.clear()
-    this.drawSudden(new Stream(keyUnder(tripKey, suddenStream)))
-    const wear = new Stream(keyUnder(tripKey, wearStream))
+    const sudden = keyUnder(tripKey, suddenKey)
+    for (const each of this.sudden) this.drawSudden(each, keyUnder(sudden, nth(this.keys, each.event)))
+    const worn = keyUnder(tripKey, wearKey)
     for (const wearing of this.wearing) {
-      wearing.draw(wear, (leg) => {
-        nth(this.failures, leg).push(wearing.event)
-        this.wornOn.add(leg)
-      })
+      const key = keyUnder(worn, nth(this.keys, wearing.event))
+      let count = 0
+      wearing.draw(new Stream(key), (leg) => this.add(leg, wearing.event, keyUnder(key, failureNumber + count++)))
     }
-    // Those of a sudden come in a random order as they are drawn; what wears comes in between.
-    if (this.wornOn.size === 0) return
-    const order = new Stream(keyUnder(tripKey, orderStream))
-    for (const leg of this.wornOn) shuffle(nth(this.failures, leg), order)
+    for (const onLeg of this.failures) if (onLeg.length > 1) onLeg.sort((a, b) => a.at - b.at)
   }
 
-  /** The events that fail on a leg, in the order in which they come; good until the next trip. */
-  on(leg: number): readonly number[] {
+  /** What fails on a leg, in the order in which it comes; good until the next trip. */
+  on(leg: number): readonly DrawnFailure[] {
     return nth(this.failures, leg)
   }
 
-  /** As many as there are on the trip, each on one leg or another by what is expected there: Poisson's law, split. */
-  private drawSudden(stream: Stream): void {
-    const { upTo, eventCount } = this
-    const mean = upTo[upTo.length - 1] ?? 0
-    if (mean === 0) return
-    for (let count = poissonDraw(mean, stream); count > 0; count--) {
-      const place = firstAbove(upTo, stream.next() * mean)
-      nth(this.failures, Math.floor(place / eventCount)).push(place % eventCount)
-    }
+  /** As often as it comes on the trip, each time on one leg or another by what is expected there: Poisson's law, split. */
+  private drawSudden({ event, mean, upTo, never }: Sudden, key: number): void {
+    // Most do not fail on a trip, and the first number of their stream says so.
+    if (uniformUnder(key, 0) < never) return
+    const stream = new Stream(key)
+    const count = poissonDraw(mean, stream)
+    for (let n = 0; n < count; n++)
+      this.add(firstAbove(upTo, stream.next() * mean), event, keyUnder(key, failureNumber + n))
   }
-}
 
-/** Source: R. Durstenfeld, "Algorithm 235: Random permutation", CACM 7 (1964). */
-function shuffle(failures: number[], order: Stream): void {
-  for (let last = failures.length - 1; last > 0; last--) {
-    const other = Math.floor(order.next() * (last + 1))
-    const moved = nth(failures, last)
-    failures[last] = nth(failures, other)
-    failures[other] = moved
+  private add(leg: number, event: number, key: number): void {
+    nth(this.failures, leg).push({ event, at: uniformUnder(key, 0), key })
   }
 }
 

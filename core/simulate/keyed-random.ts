@@ -44,3 +44,18 @@ export class Stream {
     return radius * Math.cos(angle)
   }
 }
+
+/**
+ * A key for each of some names that hangs on the name alone, so that two plans that share it draw the same under it; names
+ * that come to the same get others. Source: FNV-1a, 32 bits (G. Fowler, L. C. Noll and K.-P. Vo).
+ */
+export function keysOf(names: readonly string[]): number[] {
+  const seen = new Set<number>()
+  return names.map((name) => {
+    let key = 0x811c9dc5
+    for (let at = 0; at < name.length; at++) key = Math.imul(key ^ name.charCodeAt(at), 0x01000193)
+    while (seen.has(key)) key = keyUnder(key, 0)
+    seen.add(key)
+    return key
+  })
+}

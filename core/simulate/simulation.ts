@@ -10,7 +10,7 @@ import {
 } from '../ledger'
 import { nth, numberAt } from '../validation'
 import { FailureDraws } from './failures'
-import { keyUnder, uniformUnder } from './keyed-random'
+import { keysOf, keyUnder, uniformUnder } from './keyed-random'
 import { UseLog } from './use-log'
 
 /** What came of trips that were drawn. */
@@ -42,10 +42,10 @@ export interface DrawnTrip {
   readonly isStranded: boolean
 }
 
-/** Numbers under a trip's key that stand for something else than a failure. */
-const [toolKey, refillKey, failureKey] = [101, 102, 103]
-/** Numbers under a failure's key: first its techniques, then whether it strands, then each try of each fix. */
-const [strandsNumber, holdsNumber] = [10_000, 20_000]
+/** Keys of a trip under which tools and refills are drawn; failures have others. */
+const [toolKey, refillKey] = [101, 102]
+/** Numbers under a failure's key: when it comes, its techniques, whether it strands, and each try of each fix. */
+const [techniqueNumber, strandsNumber, holdsNumber] = [1, 10_000, 20_000]
 /** Whether the hands can do a technique, for the failure in hand. */
 const [unknown, able, unable] = [0, 1, 2]
 
@@ -57,6 +57,8 @@ export class Simulation {
   private readonly departure: Departure
   private readonly tries: Try[][][]
   private readonly failures: FailureDraws
+  private readonly itemKeys: readonly number[]
+  private readonly stockKeys: readonly number[]
   /** What is carried that provides functions. */
   private readonly tools: readonly {
     readonly item: number
@@ -86,6 +88,8 @@ export class Simulation {
       Array.from({ length: ledger.legs }, (_, leg) => triesOf(event, leg, this.departure.conditions)),
     )
     this.failures = new FailureDraws(ledger)
+    this.itemKeys = keysOf(ledger.items.map(({ id }) => id))
+    this.stockKeys = keysOf(ledger.stocks)
     this.tools = ledger.items.flatMap(({ provides, condition }, item) =>
       provides.length > 0 && nth(counts, item) > 0 ? [{ item, count: nth(counts, item), provides, condition }] : [],
     )
@@ -122,12 +126,10 @@ export class Simulation {
     this.failures.begin(tripKey)
     this.depart(tripKey)
     let [hours, walkH, strandedOn] = [0, 0, -1]
-    let number = 0
     for (let leg = 0; leg < ledger.legs; leg++) {
       if (leg > 0) this.refill(leg, tripKey)
-      for (const e of this.failures.on(leg)) {
+      for (const { event: e, key } of this.failures.on(leg)) {
         const event = nth(ledger.events, e)
-        const key = keyUnder(keyUnder(tripKey, failureKey), number++)
         const mended = this.mend(nth(nth(this.tries, e), leg), leg, key)
         hours += mended.workH
         if (mended.by) {
@@ -152,7 +154,7 @@ export class Simulation {
     const key = keyUnder(tripKey, toolKey)
     for (const { item, count, provides, condition } of this.tools) {
       for (let copy = 0; copy < count; copy++) {
-        if (condition < 1 && uniformUnder(key, item * 1000 + copy) >= condition) continue
+        if (condition < 1 && uniformUnder(keyUnder(key, nth(this.itemKeys, item)), copy) >= condition) continue
         for (const name of provides) {
           if (this.working[name] === 0) this.uses.does(name, item, copy)
           this.working[name] = 1
@@ -166,7 +168,7 @@ export class Simulation {
     const key = keyUnder(keyUnder(tripKey, refillKey), leg)
     for (const { stock, chance } of nth(this.refills, leg)) {
       const full = numberAt(this.departure.amounts, stock)
-      if (this.left[stock] === full || (chance < 1 && uniformUnder(key, stock) >= chance)) continue
+      if (this.left[stock] === full || (chance < 1 && uniformUnder(key, nth(this.stockKeys, stock)) >= chance)) continue
       this.left[stock] = full
     }
   }
@@ -183,7 +185,7 @@ export class Simulation {
         for (const need of fix.needs) this.uses.usedFunction(need)
         workH += numberAt(fix.workH, leg)
         if (this.hands[fix.technique] === unknown) {
-          this.hands[fix.technique] = uniformUnder(key, fix.technique) < fix.hands ? able : unable
+          this.hands[fix.technique] = uniformUnder(key, techniqueNumber + fix.technique) < fix.hands ? able : unable
         }
         if (this.hands[fix.technique] === unable) break
         const number = holdsNumber + fix.number * mostTries + again

@@ -120,11 +120,22 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
     const text = (await run('compare', alone, ...three, '--trips', '500', '--text')).stdout
     expect(text).toMatch(/lost +\d+\.\d{3} h +\d+\.\d{3} h +\d+\.\d{3} h/)
     expect(text).toMatch(/against the first +-\d+\.\d{3} h ± \d+\.\d{3} h +0\.000 h ± 0\.000 h/)
-    expect((await run('compare', alone, '--kit', few)).stderr).toMatch(/two to 5 kits are compared, not 1/)
+    expect((await run('compare', alone, '--kit', few)).stderr).toMatch(/two to 5 kits or plans are compared, not 1/)
     expect((await run('compare', alone, ...three, ...three)).stderr).toMatch(/not 6/)
     expect((await run('compare', alone, '--kit', few, '--kit', file('unknown.json', '{"no-such": 1}'))).stderr).toMatch(
       /no-such/,
     )
+  })
+  it('compare, of plans', async () => {
+    const plan = demoTrip()
+    const other = file('helped.json', JSON.stringify({ ...plan, dials: { ...plan.dials, helper: 0.9 } }))
+    const [first, second] = (await json('compare', trip, '--plan', other, '--trips', '2000')).kits
+    expect(second.fromFirst.hours.mean).toBeLessThan(0)
+    // They meet nearly the same trips.
+    expect(second.fromFirst.hours.se).toBeLessThan(0.8 * Math.hypot(first.seH, second.seH))
+    const [same, again] = (await json('compare', trip, '--plan', trip, '--trips', '200')).kits
+    expect(again).toEqual(same)
+    expect((await run('compare', trip)).stderr).toMatch(/two to 5 kits or plans are compared, not 0/)
   })
   it('stances', async () => {
     const { stances } = await json('stances', alone)

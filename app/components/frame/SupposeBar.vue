@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { chanceInWords, hoursInWords, movedInWords } from '#wording'
+import { NuxtLink } from '#components'
 import { useMediaQuery } from '@vueuse/core'
 import { computed } from 'vue'
 import { refusedInWords } from '../../session/words'
@@ -85,6 +86,9 @@ const stays = computed(() => movedInWords(supposition.moved, 'stays'))
       <p v-else-if="store.isOtherwise && !isReckoning" class="text-soft">the same kit</p>
     </div>
     <span class="flex shrink-0 gap-2 max-sm:w-full max-sm:justify-end">
+      <NuxtLink v-if="store.isOtherwise" class="button min-h-7!" :to="`/trips/${store.id}/weigh?room=kits`"
+        >Compare</NuxtLink
+      >
       <button type="button" class="button min-h-7!" @click="supposition.letGo()">Let it go</button>
       <button
         type="button"

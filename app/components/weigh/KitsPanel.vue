@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { kitPrice, packedOf } from '#core/shed'
-import { nth } from '#core/validation'
+import { cutTo } from '#core/validation'
 import { chanceInWords, differenceInWords, grouped, hoursInWords, knownPriceInWords } from '#wording'
 import { X } from '@lucide/vue'
-import { computed, onUnmounted, ref } from 'vue'
+import { computed, onUnmounted, ref, watch } from 'vue'
 import { useTripShed } from '../../composables/useTripShed'
+import { placeInWords } from '../../session/words'
 import { mostColumns, useKitsSideBySide, type ColumnRef } from '../../stores/kits-side-by-side'
 import { useShed } from '../../stores/shed'
 import { useTripStore } from '../../stores/trip'
@@ -22,11 +23,13 @@ side.watchKits()
 onUnmounted(() => side.stop())
 
 function nameOf(column: ColumnRef): string {
-  if (column === 'now') return 'The kit of now'
+  if (column === 'now') return store.isOtherwise ? 'What is supposed' : 'The kit of now'
+  if (column === 'as-it-is') return 'The plan as it is'
   if (column === 'nothing') return 'Nothing'
   if (column === 'everything') return 'All of the bench'
   if (column === 'tin') return 'The tin as it is packed'
   if (column.startsWith('light:')) return `The best up to ${grams(Number(column.slice('light:'.length)))}`
+  if (column.startsWith('plan:')) return side.plans.find(({ id }) => `plan:${id}` === column)?.name ?? ''
   return side.kits.find(({ id }) => `kept:${id}` === column)?.name ?? ''
 }
 
@@ -34,8 +37,10 @@ const all: readonly ColumnRef[] = ['now', 'nothing', 'everything']
 const more = computed(() =>
   [
     ...all,
+    ...(store.isSupposing ? (['as-it-is'] as const) : []),
     ...(shed.things.value.some((owned) => packedOf(owned) > 0) ? (['tin'] as const) : []),
     ...side.kits.map(({ id }): ColumnRef => `kept:${id}`),
+    ...side.plans.map(({ id }): ColumnRef => `plan:${id}`),
   ].filter((column) => !side.columns.includes(column)),
 )
 const isFull = computed(() => side.columns.length >= mostColumns)
@@ -53,10 +58,27 @@ function keep() {
   keptName.value = ''
 }
 
-function priceInWords(counts: readonly number[]): string {
-  const { bench, dials } = store.openTrip
-  const price = kitPrice(bench, counts, shed.byId.value, dials.currency, priceOfKind)
-  return knownPriceInWords(price, dials.currency, localeOfApp)
+/** What is supposed, as somebody would call it. */
+const supposedName = computed(() => {
+  const [first, ...rest] = store.isOtherwise ? store.supposedChanges() : []
+  if (!first) return ''
+  const what = placeInWords(first.path, store.openTrip)
+  return rest.length > 0 ? `${what}, and ${rest.length} more` : what
+})
+const planName = ref('')
+watch(supposedName, (name) => (planName.value = cutTo(name, 60)), { immediate: true })
+const unkeepable = ref('')
+function keepPlan() {
+  unkeepable.value = side.unkeepable()
+  if (!unkeepable.value) side.keepPlan(planName.value.trim())
+}
+
+function priceInWords({ column, kit }: Pick<Column, 'column' | 'kit'>): string {
+  const plan = side.planned(column)
+  if (!plan || !kit) return ''
+  const counts = plan.bench.map(({ id }) => kit.carried[id] ?? 0)
+  const price = kitPrice(plan.bench, counts, shed.byId.value, plan.dials.currency, priceOfKind)
+  return knownPriceInWords(price, plan.dials.currency, localeOfApp)
 }
 
 /** Each column with what is told of it; drawn trips are told of those alone that there are. */
@@ -89,7 +111,7 @@ const chance = (share: number | undefined) => (share === undefined ? '' : chance
 const rows: readonly Row[] = [
   { name: 'carried', main: true, value: ({ kit }) => (kit ? grams(kit.massG) : '') },
   { name: 'pieces', value: ({ kit }) => (kit ? String(kit.counts.reduce((sum, n) => sum + n, 0)) : '') },
-  { name: 'costs, as known', value: ({ kit }) => (kit ? priceInWords(kit.counts) : '') },
+  { name: 'costs, as known', value: priceInWords },
   { name: 'lost, as promised', main: true, value: ({ kit }) => hours(kit?.promiseH) },
   { name: 'stranded, as promised', value: ({ kit }) => chance(kit?.stranded) },
   {
@@ -109,31 +131,38 @@ const rows: readonly Row[] = [
     beside: ({ difference }) => (difference ? differenceInWords(difference.stranded, chanceInWords) : ''),
   },
 ]
-/** Things of which not every kit has as many. */
+/** Things of which not every kit has as many, by their ids: plans may have other things. */
 const things = computed(() => {
   const kits = columns.value.map(({ kit }) => kit)
   if (!kits.every((kit) => kit !== undefined)) return []
-  return store.openTrip.bench
-    .map(({ id, name }, i) => ({ id, name, counts: kits.map(({ counts }) => nth(counts, i)) }))
+  const benches = columns.value.flatMap(({ column }) => side.planned(column)?.bench ?? [])
+  return [...new Map(benches.map(({ id, name }) => [id, name]))]
+    .map(([id, name]) => ({ id, name, counts: kits.map(({ carried }) => carried[id] ?? 0) }))
     .filter(({ counts }) => new Set(counts).size > 1)
 })
 
 /** What a column has is carried, whatever the balance says. */
 function pin({ name, kit }: Column) {
   if (!kit) return
-  const bench = store.openTrip.bench.map((thing, i) => {
-    const n = nth(kit.counts, i)
+  const bench = store.openTrip.bench.map((thing) => {
+    const n = kit.carried[thing.id] ?? 0
     return { ...thing, pin: { min: n, max: n } }
   })
   store.edit(`pin: ${name}`, { bench })
+}
+function forget(column: ColumnRef) {
+  const id = column.slice(column.indexOf(':') + 1)
+  if (column.startsWith('plan:')) side.forgetPlan(id)
+  else side.forget(id)
 }
 </script>
 
 <template>
   <div class="p-4">
     <p class="max-w-prose text-sm text-soft">
-      Kits of this bench side by side, on the same {{ grouped(side.trips) }} drawn trips: what fails when, and what a
-      shop has, is the same for all. Differences are against the first, with the interval in which 95 of 100 lie.
+      Kits of this bench, and other plans with the best kit of each, on the same {{ grouped(side.trips) }} drawn trips:
+      what may happen to all of them happens to all alike. Differences are against the first, with the interval in which
+      95 of 100 lie.
     </p>
     <div class="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
       <form class="flex items-end gap-2" @submit.prevent="add">
@@ -163,6 +192,14 @@ function pin({ name, kit }: Column) {
           <input v-model="keptName" class="field mt-1 text-ink" maxlength="60" autocomplete="off" />
         </label>
         <button type="submit" class="button" :disabled="!keptName.trim()">Keep</button>
+      </form>
+      <form v-if="store.isOtherwise" class="flex items-end gap-2" @submit.prevent="keepPlan">
+        <label class="block text-sm text-soft"
+          >Keep what is supposed as a plan
+          <input v-model="planName" class="field mt-1 text-ink" maxlength="60" autocomplete="off" />
+        </label>
+        <button type="submit" class="button" :disabled="!planName.trim()">Keep it as a plan</button>
+        <span v-if="unkeepable" role="alert" class="text-sm text-madder">{{ unkeepable }}</span>
       </form>
     </div>
     <p v-if="side.failed" role="alert" class="mt-3 text-sm text-madder">{{ side.failed }}</p>
@@ -206,7 +243,16 @@ function pin({ name, kit }: Column) {
             <td />
             <td v-for="each in columns" :key="each.column">
               <button
-                v-if="each.column !== 'now' && each.kit"
+                v-if="each.column.startsWith('plan:')"
+                type="button"
+                class="button min-h-7!"
+                :aria-label="`Suppose it: ${each.name}`"
+                @click="side.supposePlan(each.column.slice('plan:'.length))"
+              >
+                Suppose it
+              </button>
+              <button
+                v-else-if="each.column !== 'now' && each.column !== 'as-it-is' && each.kit"
                 type="button"
                 class="button min-h-7!"
                 :aria-label="`Pin it so: ${each.name}`"
@@ -215,11 +261,11 @@ function pin({ name, kit }: Column) {
                 Pin it so
               </button>
               <button
-                v-if="each.column.startsWith('kept:')"
+                v-if="each.column.startsWith('kept:') || each.column.startsWith('plan:')"
                 type="button"
                 class="button min-h-7! ml-1"
                 :aria-label="`Forget ${each.name}`"
-                @click="side.forget(each.column.slice('kept:'.length))"
+                @click="forget(each.column)"
               >
                 Forget
               </button>
@@ -240,7 +286,8 @@ function pin({ name, kit }: Column) {
       </table>
     </div>
     <p v-if="columns.length" class="mt-2 max-w-prose text-xs text-soft">
-      Promised and drawn are two ways to reckon the same; planning values both. Kept kits lie on this device.
+      Promised and drawn are two ways to reckon the same; planning values both. Kept kits and plans lie on this device;
+      to have a plan here, suppose something and keep it.
     </p>
   </div>
 </template>
