@@ -79,7 +79,7 @@ export function useTripShed() {
   }
   /** The same thing in the shed, of which nothing lies on the bench: it was put there before, and that was taken back here. */
   const sameElsewhere = (thing: Thing) =>
-    elsewhere.value.find((owned) => differsIn({ ...thing, owned: owned.count }, owned, conditionOf(owned)).length === 0)
+    elsewhere.value.find((owned) => differsIn({ ...thing, owned: null }, owned, conditionOf(owned)).length === 0)
   /** Puts things of the bench into the shed, all of each: those that nobody owns yet, and those of which there are too few. */
   async function own(things: readonly Thing[]) {
     const pairs = things.map((thing) => {

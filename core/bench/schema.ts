@@ -35,13 +35,17 @@ export const thingSchema = z.object({
   from: text(60).nullable().default(null),
   /** The thing of somebody's shed that it is. */
   shed: idSchema.nullable().default(null),
-  /** Pieces of it that are there already, and need not be bought for this trip. */
-  owned: z.number().int().min(0).max(mostOfAThing).default(0),
+  /** Pieces of it that are there already, and need not be bought for this trip; null where nobody has said (`piecesThere`). */
+  owned: z.number().int().min(0).max(mostOfAThing).nullable().default(null),
   /** The rider of the crew whose it is; null where it is everybody's. */
   broughtBy: idSchema.nullable().default(null),
   note: text(1000).default(''),
 })
 export type Thing = z.infer<typeof thingSchema>
+
+/** How many pieces of a thing need not be bought: where nobody has said, all of what is of a shed, and none of anything else. */
+export const piecesThere = ({ owned, shed, count }: Pick<Thing, 'owned' | 'shed' | 'count'>): number =>
+  owned ?? (shed === null ? 0 : count)
 
 /** A generic thing to be had: the planning values a bench starts from. */
 export const catalogueItemSchema = z.object({

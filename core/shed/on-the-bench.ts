@@ -47,7 +47,7 @@ export function intoShed(thing: Thing, id: string, currency: string): OwnedThing
 export function differsIn(thing: Thing, owned: OwnedThing, condition: number): (InBoth | 'owned' | 'condition')[] {
   return [
     ...inBoth.filter((key) => !sameIn(key, thing, owned)),
-    ...(thing.owned === owned.count ? [] : ['owned' as const]),
+    ...(thing.owned === null || thing.owned === owned.count ? [] : ['owned' as const]),
     ...(Math.abs(thing.condition - condition) < noticed ? [] : ['condition' as const]),
   ]
 }
@@ -64,7 +64,7 @@ export function asOnBench(owned: OwnedThing, thing: Thing, condition: number): O
   return {
     ...owned,
     ...said,
-    count: Math.max(1, thing.owned),
+    count: Math.max(1, thing.owned ?? owned.count),
     isWeighed: owned.isWeighed && isSameMass,
     trustedTo: Math.abs(thing.condition - condition) < noticed ? owned.trustedTo : thing.condition,
   }

@@ -1,4 +1,4 @@
-import type { Thing } from '../bench'
+import { piecesThere, type Thing } from '../bench'
 import { toBuy } from '../money'
 
 /** Pieces that a kit takes and that are not there yet. */
@@ -14,5 +14,5 @@ export interface ToGet {
  */
 export const toGet = (bench: readonly Thing[], carried: Readonly<Record<string, number>>): ToGet[] =>
   bench
-    .map((thing) => ({ thing, pieces: toBuy(thing.owned, carried[thing.id] ?? 0) }))
+    .map((thing) => ({ thing, pieces: toBuy(piecesThere(thing), carried[thing.id] ?? 0) }))
     .filter(({ pieces }) => pieces > 0)

@@ -1,6 +1,6 @@
 import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre } from '../air'
 import { CostsOfFailing } from '../availability'
-import { conditionOf, type Thing } from '../bench'
+import { conditionOf, piecesThere, type Thing } from '../bench'
 import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { practisedInTime, strongestHandN } from '../crew'
 import { easyGearsLost } from '../chain'
@@ -293,7 +293,7 @@ class Writer {
         units: this.supply.unitsOf(thing),
         condition: conditionOf(thing, this.reference.works),
         price: this.priceOf(thing),
-        owned: thing.owned,
+        owned: piecesThere(thing),
       })),
       stocks: [...stocks].sort().map((id) => ({
         id,

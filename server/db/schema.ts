@@ -396,7 +396,7 @@ export const things = mysqlTable(
     pinMax: int('pin_max'),
     takenFrom: varchar('taken_from', { length: 60 }),
     shed: varchar('shed_id', { length: 60 }),
-    owned: int('owned').notNull().default(0),
+    owned: int('owned'),
     broughtBy: varchar('brought_by', { length: 60 }),
     note: text('note').notNull(),
     /** Its heads and measures as JSON; null where it was laid down before they were told apart from functions. */

@@ -29,7 +29,7 @@ export async function benchFit(): Promise<void> {
     pin: null,
     from: tool.id,
     shed: null,
-    owned: 0,
+    owned: null,
     broughtBy: null,
     note: '',
   }))

@@ -7,7 +7,9 @@ import { chromium, type Page } from '@playwright/test'
 import { demoTrip } from '#catalogue/demo'
 import { headlessChromium } from '../../scripts/debian'
 import { sayHowItFeels } from './felt'
+import { sayOfBigShed } from './big-shed'
 import { longRoad } from './long-road'
+import { longestTask, watchLongTasks } from './long-tasks'
 import { ms, say } from './measure'
 
 /** Speed of the page itself with a road of 100 000 points, against a demo that is running: npm run bench:page [ADDRESS]. */
@@ -67,6 +69,7 @@ try {
   say('the dial turned forty times, and the kit proved: longest task', ms(await longestTask(page)), '≤ 50 ms')
 
   await sayHowItFeels(page)
+  await sayOfBigShed(page)
 } finally {
   await browser.close()
   rmSync(folder, { recursive: true })
@@ -87,24 +90,6 @@ async function openDemo(page: Page): Promise<void> {
   await page.goto(`/trips/${id}/weigh`)
   await page.getByText(/short of the best kit at most, proved in/).waitFor({ timeout: 90_000 })
   await page.locator('aside').getByRole('slider').focus()
-}
-
-/** Tasks of more than 50 ms are reported by the browser; from now on, the longest is kept. */
-async function watchLongTasks(page: Page): Promise<void> {
-  const watch = () => {
-    const kept = window as Window & { longestTask?: number; watchesTasks?: boolean }
-    kept.longestTask = 0
-    if (kept.watchesTasks) return
-    kept.watchesTasks = true
-    new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) kept.longestTask = Math.max(kept.longestTask ?? 0, duration)
-    }).observe({ type: 'longtask', buffered: false })
-  }
-  await page.addInitScript(watch)
-  await page.evaluate(watch)
-}
-function longestTask(page: Page): Promise<number> {
-  return page.evaluate(() => (window as Window & { longestTask?: number }).longestTask ?? 0)
 }
 
 /** From the moment the page has the file until the road is drawn on the strip. */

@@ -4,6 +4,9 @@ import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
 import { alone, analysed, expectNoAxeViolations, onServer, openOwnDemo, rowOf, saved, tabTo } from './steps'
 
+/** The demo by one rider, with a bench of which nothing is there yet. */
+const unowned = () => ({ ...alone(), bench: demoTrip().bench.map((thing) => ({ ...thing, shed: null })) })
+
 const field = (page: Page) => page.getByLabel('What is not there yet may cost at most')
 const toGet = (page: Page) => page.getByRole('region', { name: 'To be bought' })
 const priceOf = (name: string) => catalogue.items.find((item) => item.name === name)?.price ?? 0
@@ -17,7 +20,7 @@ async function toBeSpent(page: Page): Promise<number> {
 test('a sum of money binds the kit by keys alone: what it buys, what is too dear and why, and it stays', async ({
   page,
 }) => {
-  await openOwnDemo(page, 'weigh', alone())
+  await openOwnDemo(page, 'weigh', unowned())
   const id = new URL(page.url()).pathname.split('/')[2] ?? ''
   await expect(toGet(page)).toHaveCount(0)
   await tabTo(page, /^Limits and assumptions/)
@@ -49,7 +52,7 @@ test('a sum of money binds the kit by keys alone: what it buys, what is too dear
 test('what is there already costs nothing: said of a thing of the bench, it comes along', async ({ page }) => {
   const { dials } = demoTrip()
   const name = 'Chain lube, 15 mL dropper'
-  await openOwnDemo(page, 'weigh', { ...alone(), dials: { ...dials, budgetMoney: priceOf(name) - 1 } })
+  await openOwnDemo(page, 'weigh', { ...unowned(), dials: { ...dials, budgetMoney: priceOf(name) - 1 } })
   await expect(rowOf(page, name)).toContainText('leave')
   await page.goto(page.url().replace('/weigh', '/bench'))
   await page.getByRole('button', { name: `Change ${name}` }).click()
@@ -65,7 +68,7 @@ test.describe('on the phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true })
 
   test('the sum is set and taken away by touch', async ({ page }) => {
-    await openOwnDemo(page, 'weigh', alone())
+    await openOwnDemo(page, 'weigh', unowned())
     await page.getByText('Limits and assumptions').tap()
     await field(page).fill('12,50')
     await field(page).blur()

@@ -48,6 +48,13 @@ describe('a sum of money for what is not there yet', () => {
     expect(kit.counts).toEqual(best().counts)
     expect(kit.money).toBe(0)
   })
+  it('is no matter for what is of a shed, unless somebody says how many of it there are', () => {
+    const pinned = trip.bench.map((thing) => ({ ...thing, shed: thing.id, pin: { min: 1, max: 1 } }))
+    const all = trip.bench.reduce((sum, { from }) => sum + item(defined(from)).price, 0)
+    expect(best({ bench: pinned }).money).toBe(0)
+    expect(best({ bench: pinned.map((thing) => ({ ...thing, owned: 0 })) }).money).toBe(all)
+    expect(best({ bench: pinned.map((thing) => ({ ...thing, shed: null })) }).money).toBe(all)
+  })
   it('counts only the pieces beyond those that are there', () => {
     const bench = trip.bench.map((thing) => ({ ...thing, count: 3, owned: 1, pin: { min: 3, max: 3 } }))
     const pinned = bench.filter(({ from }) => from === 'tube-622')

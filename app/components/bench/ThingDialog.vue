@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { divisible, thingSchema, type Thing } from '#core/bench'
+import { divisible, piecesThere, thingSchema, type Thing } from '#core/bench'
 import { useTripStore } from '../../stores/trip'
 import MeasureField from '../common/MeasureField.vue'
 import ThingForm from './ThingForm.vue'
@@ -31,11 +31,12 @@ defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
       <label class="block text-sm text-soft"
         >Of these are there already
         <input
-          v-model.number="draft.owned"
+          :value="piecesThere(draft)"
           type="number"
           min="0"
           max="99"
           class="field figures mt-1 text-right text-ink"
+          @change="draft.owned = Number(($event.target as HTMLInputElement).value)"
         />
       </label>
     </template>

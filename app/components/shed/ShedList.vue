@@ -4,6 +4,7 @@ import { nth } from '#core/validation'
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref, type ComponentPublicInstance } from 'vue'
+import { useStaggered } from '../../composables/useStaggered'
 import ShedRow from './ShedRow.vue'
 
 /** All things of the shed; of a long list only those are drawn that are seen, and on paper all. */
@@ -30,16 +31,20 @@ const rows = useVirtualizer(
     count: props.things.length,
     getScrollElement: () => props.scrolls,
     estimateSize: () => usualHeightPx,
-    overscan: 12,
+    overscan: 3,
     getItemKey: (i: number) => nth(props.things, i).id,
   })),
 )
+/** A first screenful is drawn a few rows at a time: all at once they would keep a finger waiting. */
+const rowsAtOnce = 6
+const times = 4
+const drawnTimes = useStaggered(() => true, times)
 /** Places of the rows that are drawn. */
-const places = computed(() =>
-  isPrinting.value
-    ? props.things.map((_, index) => ({ index, start: null }))
-    : rows.value.getVirtualItems().map(({ index, start }) => ({ index, start })),
-)
+const places = computed(() => {
+  if (isPrinting.value) return props.things.map((_, index) => ({ index, start: null }))
+  const seen = rows.value.getVirtualItems().map(({ index, start }) => ({ index, start }))
+  return drawnTimes.value < times ? seen.slice(0, drawnTimes.value * rowsAtOnce) : seen
+})
 const measure = (row: Element | ComponentPublicInstance | null) =>
   rows.value.measureElement(row instanceof Element ? row : null)
 </script>
