@@ -3,7 +3,7 @@ import { servedAtMost, timesFull } from '../../core/bound/pooled-demand'
 import { prove } from '#core/bound'
 import { bestExactKit } from '#core/exact'
 import { indexLedger, ledgerFormat, readLedger } from '#core/ledger'
-import { choiceOf } from '#core/search'
+import { bestKit, choiceOf } from '#core/search'
 import { nth } from '#core/validation'
 import loadHighs from 'highs'
 import { describe, expect, it } from 'vitest'
@@ -109,6 +109,16 @@ describe('the bound', () => {
     // What is there already has to be bought no more.
     const owned = items.map((item) => ({ ...item, owned: item.max }))
     expect(boundOf({ items: owned, budgetMoney: 0 })).toBeCloseTo(boundOf({}), 6)
+    // Of some a piece is there: a kit of those costs nothing, and no bound lies below it.
+    const some = indexLedger({
+      ...workedExample(),
+      gramsPerHour: 1000,
+      items: items.map((item) => ({ ...item, max: item.max + 1, owned: 1 })),
+      budgetMoney: 0,
+    })
+    const free = bestKit(some)
+    expect(free.netH).toBeGreaterThan(0.2)
+    expect(prove(some, free, highs).boundNetH).toBeGreaterThan(free.netH - 1e-6)
     const [two, all] = [boundOf({ items, budgetMoney: 200 }), boundOf({})]
     expect(two).toBeGreaterThan(0.01)
     expect(two).toBeLessThan(all)

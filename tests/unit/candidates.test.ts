@@ -73,6 +73,21 @@ describe('what must be added', () => {
     expect(outside(found.hidden.items)).toBeCloseTo(least, 9)
     expect(found.hidden.massG).toBeCloseTo(Math.min(...covers.filter((each) => outside(each) === least).map(massOf)), 9)
   })
+  it('takes what goes inside, though it be heavier, and of that the lightest', () => {
+    const key = { ...item('key-4'), boreMm: null }
+    const [slim, slimmer] = [40, 30].map((massG) => ({ ...key, id: `slim-${massG}`, massG, boreMm: 15 }))
+    const four = crewFit(trip.bikes, toolsOn([])).fasteners.find(
+      ({ fastener }) => itemsThatTurn(fastener, [], [key]).length > 0,
+    )
+    const { lightest, hidden } = additions(
+      [defined(four).fastener],
+      [],
+      [key, defined(slim), defined(slimmer)],
+      defaultHandN,
+    )
+    expect(lightest.items).toEqual([key])
+    expect(hidden.items).toEqual([slimmer])
+  })
   it('puts nothing inside that is wider than the hollow of a bar', () => {
     // ISO 2936, short arms: 18 mm of a 2.5 mm key, 20 of a 3 mm one.
     expect([item('key-2-5'), item('key-3')].map(goesInside)).toEqual([true, false])
@@ -123,6 +138,12 @@ describe('candidates side by side', () => {
       for (const thing of things)
         expect(kit.counts[bench.findIndex(({ id }) => id === thing.id)]).toBeGreaterThanOrEqual(1)
     }
+  })
+  it('are tried whatever may be spent: what they cost is told beside them', () => {
+    const poor = { ...trip, dials: { ...trip.dials, budgetMoney: 0 } }
+    const [report] = compareCandidates(poor, survey, catalogue, [set('bits', 'bit-set')])
+    const [rich] = compareCandidates(trip, survey, catalogue, [set('bits', 'bit-set')])
+    expect(report?.kit.counts).toEqual(rich?.kit.counts)
   })
   it('are not helped by one of their kind that lies on the bench', () => {
     const strange = { ...thingFrom(item('folding-17'), 'another'), massG: defined(folding.things[0]).massG }

@@ -83,5 +83,9 @@ describe('a sum of money for what is not there yet', () => {
     expect(() => best({ bench }, { budgetMoney: 1250 })).toThrow(
       `budgetMoney: €12.50; expected at least the €${(all / 100).toFixed(2)} of what is pinned`,
     )
+    const planning = { 'items.mini-pump.price': 40_000 }
+    expect(() => best({ bench }, { budgetMoney: 1250, currency: 'CHF', planning })).toThrow(
+      /budgetMoney: CHF\s12\.50; expected at least the CHF\s400\.00 of what is pinned/,
+    )
   })
 })

@@ -3,7 +3,7 @@ import { gammaP } from '#core/maths'
 import { Simulation } from '#core/simulate'
 import { nth } from '#core/validation'
 import { gammaDraw, gammaDrawAbove, poissonDraw } from '../../core/simulate/laws'
-import { Stream } from '../../core/simulate/keyed-random'
+import { keysOf, Stream } from '../../core/simulate/keyed-random'
 import { WearDraws } from '../../core/simulate/wear'
 import { describe, expect, it } from 'vitest'
 import { tinyLedger } from '../tiny-ledgers'
@@ -79,6 +79,27 @@ describe('drawn trips', () => {
     })
     const { meanH, seH } = drawn(ledger, [1, 1], 40_000).report()
     expect(Math.abs(meanH - 8 * (1 - 0.5 ** 3))).toBeLessThan(4 * seH)
+  })
+  it('draw several failures of one kind on a trip each by itself', () => {
+    // As many as Poisson's law with mean 4 has them, each mended half the time: what is left is one of mean 2.
+    const ledger = readLedger({
+      format: ledgerFormat,
+      legs: 1,
+      items: [],
+      events: [{ id: 'often', perLeg: [4], lossH: 8, fixes: [{ id: 'by hand', hands: 0.5 }] }],
+    })
+    const trips = 40_000
+    const { meanH, seH } = drawn(ledger, [], trips).report()
+    expect(Math.abs(meanH - 8 * 2)).toBeLessThan(4 * seH)
+    // The variance of a law of Poisson is its mean.
+    expect((seH ** 2 * trips) / 8 ** 2 / 2).toBeCloseTo(1, 1)
+  })
+  it('have a key for each name that hangs on nothing else; of two that are the same, another', () => {
+    const [a, b, again] = keysOf(['flat', 'chain', 'flat'])
+    expect(new Set([a, b, again]).size).toBe(3)
+    expect(keysOf(['chain', 'spoke', 'flat'])).toEqual([b, expect.any(Number), a])
+    // FNV-1a, 32 bits, of "a" (published test vectors; from memory).
+    expect(nth(keysOf(['a']), 0) >>> 0).toBe(0xe40c292c)
   })
   /** Something fails once, for sure, on each of so many legs; 8 h are lost where nothing mends it. */
   const failing = (legs: number, event: object, more: object = {}) =>
