@@ -3,12 +3,16 @@ import { Fault } from '#core/validation'
 import { onUnmounted, ref, shallowRef } from 'vue'
 import type { Scale, ScaleConnection } from '../scale/scale'
 
+/** What was not understood stands so long at least: lines come ten times a second, and people read more slowly. */
+const faultStaysMs = 5000
+
 /** A scale that is listened to while a component stands. */
 export function useScale(scale: Scale) {
   const weighing = shallowRef<Weighing>(nothingWeighed)
   const isConnected = ref(false)
   /** What the scale said that nobody understands. */
   const fault = ref('')
+  let faultMs = -Infinity
   let connection: ScaleConnection | undefined
 
   function connect() {
@@ -23,12 +27,14 @@ export function useScale(scale: Scale) {
   }
   function hear(line: string) {
     try {
-      weighing.value = heard(weighing.value, readLine(line), performance.now())
-      fault.value = ''
+      const nowMs = performance.now()
+      weighing.value = heard(weighing.value, readLine(line), nowMs)
+      if (nowMs - faultMs > faultStaysMs) fault.value = ''
     } catch (error) {
       if (!(error instanceof Fault)) throw error
       fault.value = error.message
-      weighing.value = { ...nothingWeighed, heardMs: performance.now() }
+      faultMs = performance.now()
+      weighing.value = { ...nothingWeighed, heardMs: faultMs }
     }
   }
   const tare = () => connection?.tare()
