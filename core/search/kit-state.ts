@@ -145,7 +145,8 @@ export class KitState {
   /** What a change takes of what is scarce: shares of the budgets where there is one, else grams; always more than nothing. */
   loadOf(changes: readonly Change[]): number {
     if (!Number.isFinite(this.budgetMoney)) return this.massOf(changes) + 1
-    return this.massOf(changes) / this.budgetG + this.moneyOf(changes) / Math.max(this.budgetMoney, 1) + leastLoad
+    const [budgetG, budgetMoney] = [Math.max(this.budgetG, 1), Math.max(this.budgetMoney, 1)]
+    return this.massOf(changes) / budgetG + this.moneyOf(changes) / budgetMoney + leastLoad
   }
 
   /** Whether it is within its budgets. */

@@ -4,6 +4,7 @@ import { nth, numberAt } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 import { condense } from '../../core/search/condense'
 import { areFew, bestOfAll } from '../../core/search/every-kit'
+import { KitState } from '../../core/search/kit-state'
 import { once } from '../once'
 import { randomKit, tinyLedger } from '../tiny-ledgers'
 import { tripSizeLedger } from '../trip-size-ledgers'
@@ -99,6 +100,19 @@ describe('a search by moves', () => {
     expect(() => bestKit(indexLedger({ ...plain, items, budgetMoney: 0, pins: { [id]: { min: 1, max: 1 } } }))).toThrow(
       `budgetMoney: €0.00; expected at least the €0.01 of what is pinned: "${id}"`,
     )
+  })
+  it('takes of what weighs nothing the best that may be paid, where nothing may be weighed', () => {
+    // More kits than are all tried: whether what weighs nothing comes along hangs on what it takes of either limit.
+    const plain = nth(ledgers(), 0)
+    const items = plain.items.map((item, n) => ({ ...item, massG: n % 2 ? 0 : item.massG, price: 100 }))
+    const limited = { ...plain, items, budgetG: 0, budgetMoney: 300 }
+    expect(shortOf(limited)).toBeLessThan(0.002)
+    const empty = new KitState(
+      kitProblem(indexLedger(limited)),
+      items.map(() => 0),
+    )
+    const loads = items.map((_, item) => empty.loadOf([{ item, by: 1 }]))
+    expect(loads.every((load) => Number.isFinite(load) && load > 0)).toBe(true)
   })
   it('holds what is pinned, whether it pays or not', () => {
     const document = nth(ledgers(), 0)
