@@ -36,7 +36,7 @@ const words = computed(() => {
       @click="$emit('select')"
       @keydown.space.prevent="$emit('pin')"
     >
-      <span class="what flex min-w-0 items-center gap-1.5">
+      <span class="what flex min-w-0 flex-wrap items-center gap-x-1.5">
         <span class="min-w-0" :class="taken ? 'font-semibold' : ''">{{ row.thing.name }}</span>
         <span v-if="row.verdict.together.length" class="shrink-0 text-xs text-soft"
           >with {{ row.verdict.together.length }} more</span
