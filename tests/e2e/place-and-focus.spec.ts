@@ -21,6 +21,27 @@ test('each stage is found as far down as it was left, and none as far as another
   await expect.poll(() => scrolled(page)).toBe(300)
   await page.goForward()
   await expect.poll(() => scrolled(page)).toBe(road)
+
+  // What is reckoned late makes a stage shorter for a while: it is found again, unless one scrolled since.
+  const low = '.window main > * { max-height: 900px; overflow: hidden }'
+  const shorten = () => page.addStyleTag({ content: low })
+  const lengthen = () =>
+    page
+      .locator('head > style')
+      .last()
+      .evaluate((tag) => tag.remove())
+  await shorten()
+  await expect.poll(() => scrolled(page)).toBeLessThan(road)
+  await lengthen()
+  await expect.poll(() => scrolled(page)).toBe(road)
+  await page.getByRole('main').hover()
+  await page.mouse.wheel(0, -200)
+  await expect.poll(() => scrolled(page)).toBe(road - 200)
+  await shorten()
+  await expect.poll(() => scrolled(page)).toBeLessThan(road - 200)
+  const short = await scrolled(page)
+  await lengthen()
+  await expect.poll(() => scrolled(page)).toBe(short)
 })
 
 test('Back closes a dialog before it leaves a stage, and one over another first', async ({ page }) => {
