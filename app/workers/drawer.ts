@@ -1,4 +1,4 @@
-import { indexLedger, type Ledger } from '#core/ledger'
+import { indexLedger, termsOf, type Ledger } from '#core/ledger'
 import { KitSearch, type KitChoice } from '#core/search'
 import { SameTrips, Simulation, type KitsOnSameTrips, type Side, type SimulationReport } from '#core/simulate'
 import { Fault, nth } from '#core/validation'
@@ -106,4 +106,4 @@ const chosenFrom = (
   ledger: Ledger,
   kit: Exclude<KitAsked, { readonly plan: Ledger } | { readonly why: string }>,
 ): KitChoice =>
-  'counts' in kit ? search.choice(kit.counts) : search.under(indexLedger({ ...ledger, budgetG: kit.atMostG })).best()
+  'counts' in kit ? search.choice(kit.counts) : search.under(termsOf({ ...ledger, budgetG: kit.atMostG })).best()

@@ -1,5 +1,5 @@
 import { frontier, type FrontierKit } from '#core/frontier'
-import { indexLedger, type Ledger } from '#core/ledger'
+import { indexLedger, termsOf, type Ledger } from '#core/ledger'
 import { practiceWorths } from '#core/practice'
 import { KitSearch, usualGramsPerHour, type KitChoice } from '#core/search'
 import { faultLines } from '#core/trip'
@@ -46,7 +46,7 @@ export function createKitChooser() {
     try {
       if (known?.number === number) {
         const ledger = { ...known.ledger, ...prices }
-        known = { number, ledger, search: known.search.under(indexLedger(ledger)) }
+        known = { number, ledger, search: known.search.under(termsOf(ledger)) }
       } else if (given) known = { number, ledger: given, search: KitSearch.forLedger(indexLedger(given)) }
       else return undefined
       best = known.search.best()
@@ -81,7 +81,7 @@ export function createKitChooser() {
     const { ledger, search } = known
     const gramsPerHour = usualGramsPerHour(indexLedger({ ...ledger, pins: {} }))
     if (gramsPerHour === null) return null
-    const { counts, massG, promiseH, stranded } = search.under(indexLedger({ ...ledger, gramsPerHour })).best()
+    const { counts, massG, promiseH, stranded } = search.under(termsOf({ ...ledger, gramsPerHour })).best()
     return {
       gramsPerHour,
       counts: Object.fromEntries(ledger.items.map(({ id }, i) => [id, nth(counts, i)])),

@@ -1,4 +1,4 @@
-import { indexLedger, type Ledger } from '../ledger'
+import { indexLedger, termsOf, type Ledger } from '../ledger'
 import { KitSearch, type KitChoice } from '../search'
 import { nth } from '../validation'
 import { gramsPerHourBetween, supported } from './hull'
@@ -33,9 +33,7 @@ export function* frontier(
   ),
 ): Generator<FrontierKit> {
   const bestAt = (gramsPerHour: number): FrontierKit => {
-    const kit = search
-      .under(indexLedger({ ...ledger, gramsPerHour, budgetG: null, budgetMoney: null, pins: {} }))
-      .best()
+    const kit = search.under(termsOf({ ...ledger, gramsPerHour, budgetG: null, budgetMoney: null, pins: {} })).best()
     return { ...kit, gramsPerHour }
   }
   const nothing = { ...search.choice(new Int32Array(ledger.items.length)), gramsPerHour: 0 }

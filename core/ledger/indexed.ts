@@ -1,6 +1,7 @@
-import { defined } from '../validation'
+import { defined, nth } from '../validation'
 import { onLeg } from './read'
 import type { Ledger, LedgerEvent, LedgerFix, LedgerWear } from './schema'
+import { termsOf } from './terms'
 
 /** So much of a stock, by its number. */
 export interface Amount {
@@ -71,34 +72,29 @@ export function indexLedger(ledger: Ledger): IndexedLedger {
   const stockAt = new Map(ledger.stocks.map(({ id }, i) => [id, i]))
   const amounts = (units: Readonly<Record<string, number>>): Amount[] =>
     Object.entries(units).map(([id, amount]) => ({ stock: defined(stockAt.get(id)), amount }))
+  const { counts, ...terms } = termsOf(ledger)
   return {
+    ...terms,
     legs: ledger.legs,
     functions,
     stocks: ledger.stocks.map(({ id }) => id),
-    items: ledger.items.map(({ id, massG, max, provides, units, condition, price, owned }) => {
-      const pin = ledger.pins[id]
-      return {
-        id,
-        massG,
-        min: pin?.min ?? 0,
-        max: Math.min(max, pin?.max ?? max),
-        provides: [...new Set(provides)].map((name) => defined(functionAt.get(name))),
-        units: amounts(units),
-        condition,
-        price,
-        owned,
-      }
-    }),
+    items: ledger.items.map(({ id, massG, provides, units, condition, price, owned }, i) => ({
+      id,
+      massG,
+      ...nth(counts, i),
+      provides: [...new Set(provides)].map((name) => defined(functionAt.get(name))),
+      units: amounts(units),
+      condition,
+      price,
+      owned,
+    })),
     refillChance: ledger.stocks.map(({ refills }) => {
       const lacking = new Float64Array(ledger.legs).fill(1)
       for (const { leg, chance } of refills) lacking[leg] = (lacking[leg] ?? 1) * (1 - chance)
       return lacking.map((chance) => 1 - chance)
     }),
     events: ledger.events.map((event) => indexEvent(event, ledger.legs, functionAt, amounts)),
-    budgetG: ledger.budgetG ?? Infinity,
-    budgetMoney: ledger.budgetMoney ?? Infinity,
     currency: ledger.currency,
-    hoursPerGram: ledger.gramsPerHour === null ? 0 : 1 / ledger.gramsPerHour,
   }
 }
 

@@ -6,7 +6,7 @@ interface Entry<V> {
 
 /** Values by lists of whole numbers; no more than so many are kept. */
 export class ListMap<V> {
-  private readonly entries = new Map<number, Entry<V>>()
+  private entries: Map<number, Entry<V>> | undefined
   private size = 0
 
   /** @param most once there are so many, all are forgotten */
@@ -19,18 +19,30 @@ export class ListMap<V> {
    */
   value(list: readonly number[], workOut: () => V): V {
     const hash = hashOf(list)
-    for (let entry = this.entries.get(hash); entry; entry = entry.next) {
-      if (areEqual(entry.list, list)) return entry.value
-    }
-    const kept = [...list]
+    const known = this.entryOf(hash, list)
+    if (known) return known.value
+    const kept = list.slice()
     const value = workOut()
     if (this.size >= this.most) {
-      this.entries.clear()
+      this.entries = undefined
       this.size = 0
     }
+    this.entries ??= new Map()
     this.entries.set(hash, { list: kept, value, next: this.entries.get(hash) })
     this.size++
     return value
+  }
+
+  /** The value of a list that is known already: for those who ask so often that saying how to work it out takes too long. */
+  known(list: readonly number[]): V | undefined {
+    return this.entryOf(hashOf(list), list)?.value
+  }
+
+  private entryOf(hash: number, list: readonly number[]): Entry<V> | undefined {
+    for (let entry = this.entries?.get(hash); entry; entry = entry.next) {
+      if (areEqual(entry.list, list)) return entry
+    }
+    return undefined
   }
 }
 

@@ -7,12 +7,15 @@ import type { StockLaw } from './stock-law'
 /** What is at hand of stocks that are followed together when a failure comes. */
 export interface AtHand {
   readonly amounts: AmountsLeft
-  /** Of each of their states. */
+  /** Of each of their states; the row may be longer. */
   readonly chances: Float64Array
 }
 
+/** Of what can be in one state only. */
+const certain = new Float64Array([1])
+
 /** Nothing of any stock. */
-export const noneAtHand: AtHand = { amounts: new AmountsLeft([], []), chances: new Float64Array([1]) }
+export const noneAtHand: AtHand = { amounts: new AmountsLeft([], []), chances: certain }
 
 /**
  * The chance of so much or more of a stock, given what is known of each of those that are followed with it: so much at least,
@@ -35,7 +38,7 @@ export function chanceAtHand(
     return chanceAlone(row, chances, wanted - roundingAmount, numberAt(least, stock), numberAt(less, stock))
   }
   let [all, there] = [0, 0]
-  for (let state = 0; state < chances.length; state++) {
+  for (let state = 0; state < amounts.size; state++) {
     if (!isPossible(amounts, state, least, less)) continue
     all += numberAt(chances, state)
     if (numberAt(row, state) >= wanted - roundingAmount) there += numberAt(chances, state)
@@ -65,36 +68,53 @@ function isPossible({ stocks, rows }: AmountsLeft, state: number, least: Float64
 }
 
 /**
- * What a stream finds of each stock that it draws on, in the mean over a group of legs; those that are followed together have
- * the same.
+ * What a stream finds of each cluster of stocks, in the mean over a group of legs.
  *
  * @param weights of the legs; they make up 1
- * @param laws of the clusters of stocks; of a stock in none of them nothing is at hand
+ * @param laws of the clusters
+ * @param rows to write to; good until they are written to again
  */
 export function atHandOver(
   stream: DemandStream,
-  { legs }: LegGroup,
+  { sums: { legs } }: LegGroup,
   weights: Float64Array,
   laws: readonly StockLaw[],
+  rows?: ScratchRows,
 ): AtHand[] {
-  const atHand: AtHand[] = []
-  for (const stock of stream.stocks) atHand[stock] = noneAtHand
-  for (const law of laws) {
-    const { stocks } = law.amounts
-    const found = mean(law.worn.get(stream) ?? law.sudden, weights, legs)
-    for (const stock of stocks) atHand[stock] = found
-  }
-  return atHand
+  return laws.map(({ amounts, sudden, worn }, place) => {
+    if (amounts.size === 1) return { amounts, chances: certain }
+    const chances = rows?.row(place, amounts.size) ?? new Float64Array(amounts.size)
+    mean(amounts, worn.get(stream) ?? sudden, weights, legs, chances)
+    return { amounts, chances }
+  })
 }
 
-function mean(onLegs: readonly AtHand[], weights: Float64Array, legs: readonly number[]): AtHand {
-  const first = onLegs[0] ?? noneAtHand
-  if (first.chances.length === 1) return first
-  const chances = new Float64Array(first.chances.length)
+/** Rows that are written to over and over. */
+export class ScratchRows {
+  private readonly rows: Float64Array[] = []
+
+  /** Nothing but zeros, so many or more. */
+  row(place: number, size: number): Float64Array {
+    const known = this.rows[place]
+    if (known && known.length >= size) return known.fill(0)
+    const row = new Float64Array(size)
+    this.rows[place] = row
+    return row
+  }
+}
+
+function mean(
+  { size }: AmountsLeft,
+  onLegs: Float64Array,
+  weights: Float64Array,
+  legs: readonly number[],
+  chances: Float64Array,
+): void {
   for (const leg of legs) {
     const weight = numberAt(weights, leg)
-    const each = onLegs[leg] ?? noneAtHand
-    for (let i = 0; i < chances.length; i++) chances[i] = numberAt(chances, i) + weight * numberAt(each.chances, i)
+    const start = leg * size
+    for (let state = 0; state < size; state++) {
+      chances[state] = numberAt(chances, state) + weight * numberAt(onLegs, start + state)
+    }
   }
-  return { amounts: first.amounts, chances }
 }

@@ -1,27 +1,15 @@
 import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
 import { ListMap } from '../maths'
 import { nth, numberAt } from '../validation'
+import { LegSums } from './leg-sums'
 import { ToolScenarios, type ToolScenario } from './tool-scenarios'
 import { WearLaw } from './wear-law'
 
-/** Legs on which the failures of a stream meet the same fixes in the same order, and their sums over those legs. */
+/** Legs on which the failures of a stream meet the same fixes in the same order. */
 export interface LegGroup {
-  readonly legs: readonly number[]
+  readonly sums: LegSums
   /** For each scenario of tools, the fixes in the order in which they are tried. */
   readonly tries: readonly (readonly Try[])[]
-  /** Of each leg of the ledger, its share of the failures of the group. */
-  readonly byFailures: Float64Array
-  /** The same of the hours that they may cost, of those on foot, and of the failures that may strand. */
-  readonly byHours: Float64Array
-  readonly byWalk: Float64Array
-  readonly byStrandings: Float64Array
-  /** Hours, each with as many failures as it is met by: of the tries of a fix, of what a fix leaves, of nothing mended. */
-  readonly workH: Float64Array
-  readonly residualH: Float64Array
-  readonly residualWalkH: Float64Array
-  readonly lossH: number
-  readonly walkH: number
-  readonly strandings: number
 }
 
 /** What a kit has against the failures of a stream, whatever is left of the stocks. */
@@ -60,9 +48,11 @@ export class DemandStream {
   /** The lists that are looked up; used again for the next. */
   private readonly toolCounts: number[]
   private readonly facingKey: number[]
-  private readonly orders = new Map<string, readonly OrderedLegs[]>()
+  private readonly orderKey: number[]
+  /** By the conditions of the stocks. */
+  private readonly orders = new ListMap<readonly OrderedLegs[]>()
   /** What is summed over legs, by the legs. */
-  private readonly sums = new Map<string, Omit<LegGroup, 'tries'>>()
+  private readonly sums = new ListMap<LegSums>()
 
   /**
    * @param expected failures on each leg, in the mean
@@ -80,6 +70,7 @@ export class DemandStream {
     this.tools = this.scenarios.items
     this.toolCounts = this.tools.map(() => 0)
     this.facingKey = [0, ...this.stocks.map(() => 0)]
+    this.orderKey = this.stocks.map(() => 0)
     this.hoursAtStake = expected.reduce((sum, failures, leg) => sum + failures * numberAt(event.lossH, leg), 0)
     this.expectedInAll = expected.reduce((sum, failures) => sum + failures, 0)
   }
@@ -113,30 +104,26 @@ export class DemandStream {
 
   private facingWith({ scenarios }: Allowed, conditions: Float64Array): Facing {
     const isCarried = (fix: Try['fix']) => fix.uses.every(({ stock }) => numberAt(conditions, stock) > 0)
-    // Without the fixes that nothing carried allows, the order may be the same on more legs.
-    const groups = new Map<string, { legs: number[]; tries: readonly (readonly Try[])[] }>()
-    for (const { legs, order } of this.ordersWith(conditions)) {
+    const ordered = this.ordersWith(conditions).map(({ legs, order }) => {
       const carried = order.filter(({ fix }) => isCarried(fix))
-      const tries = scenarios.map(({ doable }) => carried.filter(({ fix }) => nth(doable, fix.number)))
-      const keyOfTries = tries.map(numbersOf).join('/')
-      const group = groups.get(keyOfTries)
-      if (group) group.legs.push(...legs)
-      else groups.set(keyOfTries, { legs: [...legs], tries })
-    }
-    for (const { legs } of groups.values()) legs.sort((a, b) => a - b)
+      return { legs, tries: scenarios.map(({ doable }) => carried.filter(({ fix }) => nth(doable, fix.number))) }
+    })
     return {
       scenarios: scenarios.map(({ chance }) => chance),
-      groups: [...groups.values()].map(({ legs, tries }) => ({ ...this.sumsOf(legs), tries })),
+      groups: groupAlike(ordered).map(({ legs, tries }) => ({ sums: this.sumsOf(legs), tries })),
     }
   }
 
   /** The orders of all fixes, as if something of every stock were carried. */
   private ordersWith(conditions: Float64Array): readonly OrderedLegs[] {
-    const ifCarried = conditions.map((condition) => (condition > 0 ? condition : 1))
-    const key = this.stocks.map((stock) => numberAt(ifCarried, stock)).join()
-    const orders = this.orders.get(key) ?? this.orderedLegs(ifCarried)
-    this.orders.set(key, orders)
-    return orders
+    const { orderKey } = this
+    for (let i = 0; i < this.stocks.length; i++) {
+      const condition = numberAt(conditions, nth(this.stocks, i))
+      orderKey[i] = Math.round((condition > 0 ? condition : 1) * conditionGrains)
+    }
+    return this.orders.value(orderKey, () =>
+      this.orderedLegs(conditions.map((condition) => (condition > 0 ? condition : 1))),
+    )
   }
 
   private orderedLegs(conditions: Float64Array): OrderedLegs[] {
@@ -154,45 +141,8 @@ export class DemandStream {
     return [...groups.values()]
   }
 
-  private sumsOf(legs: readonly number[]): Omit<LegGroup, 'tries'> {
-    const key = legs.join()
-    const sums = this.sums.get(key) ?? this.sumsOver(legs)
-    this.sums.set(key, sums)
-    return sums
-  }
-
-  private sumsOver(legs: readonly number[]): Omit<LegGroup, 'tries'> {
-    const { event, expected } = this
-    const inAll = (perLeg: Float64Array) =>
-      legs.reduce((sum, leg) => sum + numberAt(expected, leg) * numberAt(perLeg, leg), 0)
-    const failures = legs.reduce((sum, leg) => sum + numberAt(expected, leg), 0)
-    const byFailures = new Float64Array(expected.length)
-    for (const leg of legs) byFailures[leg] = numberAt(expected, leg) / failures
-    /** Of each leg its share of a sum; of nothing, as of the failures. */
-    const sharesOf = (perLeg: Float64Array) => {
-      const all = inAll(perLeg)
-      if (all === 0) return byFailures
-      const shares = new Float64Array(expected.length)
-      for (const leg of legs) shares[leg] = (numberAt(expected, leg) * numberAt(perLeg, leg)) / all
-      return shares
-    }
-    const ofFixes = (perLeg: (fix: Try['fix']) => Float64Array) =>
-      Float64Array.from(event.fixes, (fix) => inAll(perLeg(fix)))
-    const byHours = sharesOf(event.lossH)
-    return {
-      legs,
-      // For a search that is near enough, one set of weights is.
-      byFailures: event.orderedAsOn === undefined ? byFailures : byHours,
-      byHours,
-      byWalk: sharesOf(event.walkH),
-      byStrandings: sharesOf(event.strands),
-      workH: ofFixes(({ workH }) => workH),
-      residualH: ofFixes(({ residualH }) => residualH),
-      residualWalkH: ofFixes(({ residualWalkH }) => residualWalkH),
-      lossH: inAll(event.lossH),
-      walkH: inAll(event.walkH),
-      strandings: inAll(event.strands),
-    }
+  private sumsOf(legs: readonly number[]): LegSums {
+    return this.sums.value(legs, () => new LegSums(this.event, this.expected, legs))
   }
 }
 
@@ -200,6 +150,26 @@ export class DemandStream {
 interface OrderedLegs {
   readonly legs: readonly number[]
   readonly order: readonly Try[]
+}
+
+/** Legs with what is tried on them. */
+interface TriedLegs {
+  readonly legs: readonly number[]
+  readonly tries: LegGroup['tries']
+}
+
+/** Without the fixes that nothing carried allows, the order may be the same on more legs: those are one group. */
+function groupAlike(ordered: readonly TriedLegs[]): readonly TriedLegs[] {
+  if (ordered.length === 1) return ordered
+  const groups = new Map<string, { legs: number[]; tries: LegGroup['tries'] }>()
+  for (const { legs, tries } of ordered) {
+    const key = tries.map(numbersOf).join('/')
+    const group = groups.get(key)
+    if (group) group.legs.push(...legs)
+    else groups.set(key, { legs: [...legs], tries })
+  }
+  for (const { legs } of groups.values()) legs.sort((a, b) => a - b)
+  return [...groups.values()]
 }
 
 const numbersOf = (tries: readonly Try[]) => tries.map(({ fix }) => fix.number).join()

@@ -32,6 +32,8 @@ export interface StockCluster {
   readonly stocks: readonly number[]
   /** The streams that draw on one of them, by their numbers. */
   readonly streams: readonly number[]
+  /** For each of those, the other clusters that it draws on. */
+  readonly others: readonly (readonly number[])[]
   /** The places among them of those of which it is kept in mind how often their part has worn out. */
   readonly kept: ReadonlySet<number>
 }
@@ -86,7 +88,8 @@ export function demandOf(ledger: IndexedLedger): Demand {
     ofStock,
     clusters: stocksTogether.map((stocks, cluster): StockCluster => {
       const drawing = nth(streamsOfCluster, cluster)
-      return { stocks, streams: drawing, kept: mostWorn(streams, drawing) }
+      const others = drawing.map((number) => nth(clustersOfStream, number).filter((other) => other !== cluster))
+      return { stocks, streams: drawing, others, kept: mostWorn(streams, drawing) }
     }),
     clusterOf,
     clustersOfStream,

@@ -1,6 +1,6 @@
 import { roundingAmount, type Amount, type Try } from '../ledger'
 import { nth, numberAt } from '../validation'
-import { chanceAtHand, type AtHand } from './at-hand'
+import { chanceAtHand, noneAtHand, ScratchRows, type AtHand } from './at-hand'
 
 /** How much a failure draws of stocks that are followed together. */
 export class Drawn {
@@ -68,8 +68,11 @@ export class FailureWalk {
   private readonly spent: Float64Array
   private readonly least: Float64Array
   private readonly less: Float64Array
+  /** What is at hand of each. */
+  private readonly atHand: AtHand[]
+  /** For what it meets once. */
+  readonly rows = new ScratchRows()
   private tries: readonly Try[] = []
-  private atHand: readonly AtHand[] = []
   private drawn: Drawn | undefined
 
   constructor(limits: { readonly stocks: number; readonly fixes: number; readonly techniques: number }) {
@@ -79,6 +82,13 @@ export class FailureWalk {
     this.spent = new Float64Array(limits.stocks)
     this.least = new Float64Array(limits.stocks)
     this.less = new Float64Array(limits.stocks).fill(Infinity)
+    this.atHand = new Array<AtHand>(limits.stocks).fill(noneAtHand)
+  }
+
+  /** From now on failures that draw on some stocks find these clusters of them, and nothing of the others. */
+  meet(stocks: readonly number[], clusters: readonly AtHand[]): void {
+    for (const stock of stocks) this.atHand[stock] = noneAtHand
+    for (const found of clusters) for (const stock of found.amounts.stocks) this.atHand[stock] = found
   }
 
   /** Forgets the failures followed so far. */
@@ -92,24 +102,22 @@ export class FailureWalk {
    * Follows one failure more, with some weight.
    *
    * @param tries the fixes whose tools work, in their order
-   * @param atHand what is at hand of each stock
    */
-  follow(tries: readonly Try[], atHand: readonly AtHand[], weight: number): void {
+  follow(tries: readonly Try[], weight: number): void {
     this.tries = tries
-    this.atHand = atHand
     this.drawn = undefined
     this.step(0, 0, weight)
   }
 
   /** Adds what a failure draws of stocks of each of which so much is left, with some weight. */
-  draw(drawn: Drawn, left: readonly number[], tries: readonly Try[], atHand: readonly AtHand[], weight: number): void {
+  draw(drawn: Drawn, left: readonly number[], tries: readonly Try[], weight: number): void {
     this.tries = tries
-    this.atHand = atHand
     this.drawn = drawn
-    drawn.stocks.forEach((stock, s) => {
+    for (let s = 0; s < left.length; s++) {
+      const stock = nth(drawn.stocks, s)
       this.least[stock] = nth(left, s)
       this.less[stock] = nth(left, s) + 2 * roundingAmount
-    })
+    }
     this.step(0, 0, weight)
     for (const stock of drawn.stocks) {
       this.least[stock] = 0

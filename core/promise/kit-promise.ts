@@ -1,7 +1,6 @@
 import type { KitHours } from '../ledger'
 import { nth, numberAt } from '../validation'
 import { AmountsLeft, amountsOf } from './amounts-left'
-import type { AtHand } from './at-hand'
 import type { Demand } from './demand'
 import { conditionGrains, type Allowed, type DemandStream, type Facing } from './demand-stream'
 import { FailureWalk } from './failure-walk'
@@ -9,6 +8,7 @@ import { Journal, type Row } from './journal'
 import { followStocks, plenty, type NumberedLaw, type StockLaw } from './stock-law'
 import { StreamDraws } from './stream-draws'
 import { accountOfStream, hoursOfStream, onFootOfStream, type StreamAccount, type StreamOnFoot } from './stream-cost'
+import type { Faced } from './worked-out'
 
 /** A change of a kit: so many more (or fewer) of an item. */
 export interface Change {
@@ -33,7 +33,7 @@ export class KitPromise {
   private readonly conditions: Float64Array
   /** Of each stream, what the tools allow, and what it faces. */
   private readonly allowed: Allowed[]
-  private readonly facings: Facing[]
+  private readonly faced: Faced[]
   /** Of each cluster of stocks. */
   private readonly laws: NumberedLaw[]
   /** Hours that each stream costs. */
@@ -56,7 +56,7 @@ export class KitPromise {
     this.walk = new FailureWalk(limits)
     ledger.stocks.forEach((_, stock) => this.carry(stock))
     this.allowed = streams.map((stream) => stream.allowedBy(this.counts))
-    this.facings = streams.map((stream, number) => stream.facing(nth(this.allowed, number), this.conditions))
+    this.faced = streams.map((_, number) => this.facedNow(number))
     this.laws = demand.clusters.map(() => demand.none)
     this.draws = streams.map(() => [])
     demand.clusters.forEach((_, cluster) => this.follow(cluster))
@@ -86,7 +86,7 @@ export class KitPromise {
 
   /** What becomes of the failures of a stream, by its number. */
   account(number: number): StreamAccount {
-    const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
+    const [stream, { facing }] = [nth(this.demand.streams, number), nth(this.faced, number)]
     return accountOfStream(stream, facing, this.lawsMetBy(number), this.walk, (stock) => this.isCarried(stock))
   }
 
@@ -202,13 +202,18 @@ export class KitPromise {
     }
     const touched = new Set<number>()
     for (const number of streams) {
-      const facing = nth(this.demand.streams, number).facing(nth(this.allowed, number), this.conditions)
-      if (facing === nth(this.facings, number)) continue
-      this.write(this.facings, number, facing)
+      const faced = this.facedNow(number)
+      if (faced === nth(this.faced, number)) continue
+      this.write(this.faced, number, faced)
       touched.add(number)
       if (follow === 'all') for (const cluster of nth(clustersOfStream, number)) changed.add(cluster)
     }
     this.refollow(changed, touched)
+  }
+
+  private facedNow(number: number): Faced {
+    const facing = nth(this.demand.streams, number).facing(nth(this.allowed, number), this.conditions)
+    return this.demand.workedOut.faced(facing)
   }
 
   /** Follows some clusters anew, and the streams that draw on them or are touched otherwise. */
@@ -241,14 +246,14 @@ export class KitPromise {
   /** @returns by how much a chance of what is at hand has changed at most */
   private follow(cluster: number): number {
     const { ledger, none, ofStock, clusters, workedOut } = this.demand
-    const { stocks, kept, streams: drawing } = nth(clusters, cluster)
+    const { stocks, kept, streams: drawing, others } = nth(clusters, cluster)
     const full = stocks.map((stock) => numberAt(this.amounts, stock))
     if (drawing.length === 0 || full.every((amount) => amount === 0)) {
       const had = nth(this.laws, cluster) !== none
       if (had) this.write(this.laws, cluster, none)
       return had ? 1 : 0
     }
-    const known = drawing.map((number) => this.drawsOf(number, cluster))
+    const known = drawing.map((number, place) => this.drawsOf(number, cluster, nth(others, place)))
     const law = workedOut.law(
       cluster,
       full,
@@ -268,14 +273,13 @@ export class KitPromise {
     return moved
   }
 
-  private drawsOf(number: number, cluster: number): StreamDraws {
-    const facing = nth(this.facings, number)
+  private drawsOf(number: number, cluster: number, others: readonly number[]): StreamDraws {
+    const faced = nth(this.faced, number)
     const inForce = nth(this.draws, number)
     const now = inForce[cluster]
-    if (now?.facing === facing) return now
-    const others = nth(this.demand.clustersOfStream, number).filter((other) => other !== cluster)
-    const draws = this.demand.workedOut.draws(facing, cluster, others, this.laws, (drawsNumber) =>
-      this.freshDraws(drawsNumber, number, cluster, facing, others),
+    if (now?.facing === faced.facing) return now
+    const draws = this.demand.workedOut.draws(faced, cluster, others, this.laws, (drawsNumber) =>
+      this.freshDraws(drawsNumber, number, cluster, faced.facing, others),
     )
     this.write(inForce, cluster, draws)
     return draws
@@ -294,16 +298,20 @@ export class KitPromise {
   }
 
   private costOf(number: number): number {
-    const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
-    return this.demand.workedOut.hours(facing, nth(this.demand.clustersOfStream, number), this.laws, () =>
-      hoursOfStream(stream, facing, this.lawsMetBy(number), this.walk),
+    const faced = nth(this.faced, number)
+    const clusters = nth(this.demand.clustersOfStream, number)
+    return (
+      this.demand.workedOut.knownHours(faced, clusters, this.laws) ??
+      this.demand.workedOut.hours(faced, clusters, this.laws, () =>
+        hoursOfStream(nth(this.demand.streams, number), faced.facing, this.lawsMetBy(number), this.walk),
+      )
     )
   }
 
   private onFootOf(number: number): StreamOnFoot {
-    const [stream, facing] = [nth(this.demand.streams, number), nth(this.facings, number)]
-    return this.demand.workedOut.onFoot(facing, nth(this.demand.clustersOfStream, number), this.laws, () =>
-      onFootOfStream(stream, facing, this.lawsMetBy(number), this.walk),
+    const [stream, faced] = [nth(this.demand.streams, number), nth(this.faced, number)]
+    return this.demand.workedOut.onFoot(faced, nth(this.demand.clustersOfStream, number), this.laws, () =>
+      onFootOfStream(stream, faced.facing, this.lawsMetBy(number), this.walk),
     )
   }
 
@@ -331,19 +339,22 @@ const leastMovedH = 2e-6
  */
 function distance(a: StockLaw, b: StockLaw): number {
   if (a === b) return 0
-  const worn = [...a.worn].map(([stream, onLegs]) => distanceOnLegs(onLegs, b.worn.get(stream) ?? []))
-  return Math.max(distanceOnLegs(a.sudden, b.sudden), ...worn)
+  if (a.amounts !== b.amounts) return 1
+  let most = distanceOnLegs(a.amounts, a.sudden, b.sudden)
+  for (const [stream, onLegs] of a.worn) {
+    const other = b.worn.get(stream)
+    most = Math.max(most, other ? distanceOnLegs(a.amounts, onLegs, other) : 1)
+  }
+  return most
 }
 
-function distanceOnLegs(some: readonly AtHand[], others: readonly AtHand[]): number {
+function distanceOnLegs({ stocks, size }: AmountsLeft, some: Float64Array, others: Float64Array): number {
+  const isAlone = stocks.length === 1
   let most = 0
-  for (let leg = 0; leg < some.length; leg++) {
-    const [mine, other] = [nth(some, leg), others[leg]]
-    if (mine.amounts !== other?.amounts) return 1
-    const isAlone = mine.amounts.stocks.length === 1
+  for (let start = 0; start < some.length; start += size) {
     let [more, apart] = [0, 0]
-    for (let i = 0; i < mine.chances.length; i++) {
-      const by = numberAt(mine.chances, i) - numberAt(other.chances, i)
+    for (let i = start; i < start + size; i++) {
+      const by = numberAt(some, i) - numberAt(others, i)
       more += by
       apart = isAlone ? Math.max(apart, Math.abs(more)) : apart + Math.abs(by) / 2
     }

@@ -1,6 +1,6 @@
 import { nth, numberAt } from '../validation'
 import { AmountsLeft, MixedMoves, move, moved, type Moves } from './amounts-left'
-import { noneAtHand, type AtHand } from './at-hand'
+import { noneAtHand } from './at-hand'
 import type { DemandStream } from './demand-stream'
 import type { StreamDraws } from './stream-draws'
 import type { WearLaw } from './wear-law'
@@ -15,13 +15,13 @@ const leastChance = 1e-4
 /** What is at hand is told to this part of certainty, so that laws that hardly differ are one. */
 const grains = 1e9
 
-/** What stocks that are followed together come to on each leg, as failures find them. */
+/** What stocks that are followed together come to on each leg, as failures find them: their chances, leg after leg. */
 export interface StockLaw {
   readonly amounts: AmountsLeft
   /** As a failure of a sudden finds it, at any time of the leg. */
-  readonly sudden: readonly AtHand[]
+  readonly sudden: Float64Array
   /** As failures of wear find it, of the streams of which it is kept in mind how often they came. */
-  readonly worn: ReadonlyMap<DemandStream, readonly AtHand[]>
+  readonly worn: ReadonlyMap<DemandStream, Float64Array>
 }
 
 /** A law with a number that tells it from all others of its demand. */
@@ -31,7 +31,7 @@ export interface NumberedLaw extends StockLaw {
 
 /** Stocks of which nothing is carried. */
 export function nothingCarried(legs: number): NumberedLaw {
-  return { number: 0, amounts: noneAtHand.amounts, sudden: new Array<AtHand>(legs).fill(noneAtHand), worn: new Map() }
+  return { number: 0, amounts: noneAtHand.amounts, sudden: new Float64Array(legs).fill(1), worn: new Map() }
 }
 
 /** Stocks that never come to an end. */
@@ -40,16 +40,13 @@ export function plenty(stocks: readonly number[], legs: number): StockLaw {
     stocks,
     stocks.map(() => new Float64Array([Number.MAX_VALUE])),
   )
-  const atHand = { amounts, chances: new Float64Array([1]) }
-  return { amounts, sudden: new Array<AtHand>(legs).fill(atHand), worn: new Map() }
+  return { amounts, sudden: new Float64Array(legs).fill(1), worn: new Map() }
 }
 
 /** What a law says, as a list: the same for laws of the same amounts that say the same. */
 export function lawAsList({ sudden, worn }: StockLaw): number[] {
   const list: number[] = []
-  for (const onLegs of [sudden, ...worn.values()]) {
-    for (const { chances } of onLegs) for (const chance of chances) list.push(Math.round(chance * grains))
-  }
+  for (const onLegs of [sudden, ...worn.values()]) for (const chance of onLegs) list.push(Math.round(chance * grains))
   return list
 }
 
@@ -77,13 +74,15 @@ export function followStocks(
     if (keptPlaces.has(place) && stream.wear) kept.push({ stream, wear: stream.wear, onLeg })
     else others.push({ stream, onLeg })
   })
-  const mixed = new MixedMoves(amounts.size)
-  const poisson = new PoissonMoves(amounts.size)
+  const { size } = amounts
+  const mixed = new MixedMoves(size)
+  const poisson = new PoissonMoves(size)
 
-  const sudden: AtHand[] = []
-  const worn = kept.map((): AtHand[] => [])
+  const sudden = new Float64Array(legs * size)
+  const worn = kept.map(() => new Float64Array(legs * size))
+  const found = { sudden: new Float64Array(size), worn: kept.map(() => new Float64Array(size)) }
   let law: Law = new Map()
-  const whole = new Float64Array(amounts.size)
+  const whole = new Float64Array(size)
   whole[amounts.full] = 1
   add(law, new Array<number>(kept.length).fill(0), whole)
   // What wears out does so in the middle of the leg: half of what comes of a sudden has come before.
@@ -95,18 +94,16 @@ export function followStocks(
       const moves = onLeg[leg]
       if (moves) mixed.add(moves, numberAt(stream.expected, leg))
     }
-    const found = { sudden: new Float64Array(amounts.size), worn: kept.map(() => new Float64Array(amounts.size)) }
     poisson.begin(mixed.total / parts, mixed.moves())
-    const after: Law = new Map()
-    for (const { counts, chances } of law.values()) {
-      const before = poisson.after(chances, found.sudden)
-      if (kept.length === 0) add(after, counts, before)
-      else followWorn(kept, leg, counts, before, found.worn, after)
+    for (const { chances } of law.values()) poisson.move(chances, found.sudden)
+    if (kept.length > 0) {
+      const after: Law = new Map()
+      for (const { counts, chances } of law.values()) followWorn(kept, leg, counts, chances, found.worn, after)
+      for (const { chances } of after.values()) poisson.move(chances, found.sudden)
+      law = after
     }
-    if (parts === 2) for (const state of after.values()) state.chances = poisson.after(state.chances, found.sudden)
-    law = after
-    sudden.push(atHandOf(amounts, found.sudden, whole))
-    worn.forEach((list, w) => list.push(atHandOf(amounts, nth(found.worn, w), whole)))
+    tell(found.sudden, sudden, leg, amounts.full)
+    for (let w = 0; w < worn.length; w++) tell(nth(found.worn, w), nth(worn, w), leg, amounts.full)
   }
   return { amounts, sudden, worn: new Map(kept.map(({ stream }, w) => [stream, nth(worn, w)])) }
 }
@@ -151,7 +148,7 @@ function followWorn(
 }
 
 /** What is left of the stocks, for each way in which what wears has failed so far. */
-type Law = Map<number, { readonly counts: readonly number[]; chances: Float64Array }>
+type Law = Map<number, { readonly counts: readonly number[]; readonly chances: Float64Array }>
 
 /** At the start of a leg: each stock is filled up again with some chance, and what is fitted new counts from nothing. */
 function refilled(
@@ -162,12 +159,14 @@ function refilled(
   leg: number,
 ): Law {
   const refills = refillChance.map((chances) => numberAt(chances, leg))
-  if (refills.every((refill) => refill === 0) && !kept.some(({ wear }) => wear.isFresh(leg))) return law
-  const next: Law = new Map()
-  for (const { counts, chances } of law.values()) {
+  for (const { chances } of law.values()) {
     refills.forEach((refill, place) => {
       if (refill > 0) refillOne(chances, amounts, place, refill)
     })
+  }
+  if (!kept.some(({ wear }) => wear.isFresh(leg))) return law
+  const next: Law = new Map()
+  for (const { counts, chances } of law.values()) {
     add(
       next,
       counts.map((count, w) => (nth(kept, w).wear.isFresh(leg) ? 0 : count)),
@@ -209,11 +208,14 @@ class PoissonMoves {
     this.moves = moves
   }
 
-  /** @param found gathers what the failures find */
-  after(begun: Float64Array, found: Float64Array): Float64Array {
-    if (this.chances.length === 1) return begun.slice()
-    const ended = new Float64Array(begun.length)
-    this.left.set(begun)
+  /**
+   * @param law of what is left, before and then after
+   * @param found gathers what the failures find
+   */
+  move(law: Float64Array, found: Float64Array): void {
+    if (this.chances.length === 1) return
+    this.left.set(law)
+    law.fill(0)
     let more = 1
     for (let count = 0; count < this.chances.length; count++) {
       if (count > 0) {
@@ -223,11 +225,10 @@ class PoissonMoves {
         this.left = moved
       }
       const chance = nth(this.chances, count)
-      accumulate(ended, this.left, chance)
+      accumulate(law, this.left, chance)
       more -= chance
       if (more > 0) accumulate(found, this.left, more)
     }
-    return ended
   }
 }
 
@@ -245,11 +246,22 @@ function add(law: Law, counts: readonly number[], chances: Float64Array): void {
   else law.set(key, { counts, chances })
 }
 
-/** What chances gathered with any weight say; what nobody looks for is as it was carried. */
-function atHandOf(amounts: AmountsLeft, gathered: Float64Array, whole: Float64Array): AtHand {
-  const all = gathered.reduce((sum, chance) => sum + chance, 0)
-  if (all === 0) return { amounts, chances: whole }
-  return { amounts, chances: gathered.map((chance) => Math.round((chance / all) * grains) / grains) }
+/**
+ * Writes down what chances gathered with any weight say of a leg, and forgets them; what nobody looks for is as it was
+ * carried.
+ */
+function tell(gathered: Float64Array, onLegs: Float64Array, leg: number, full: number): void {
+  const start = leg * gathered.length
+  let all = 0
+  for (let state = 0; state < gathered.length; state++) all += numberAt(gathered, state)
+  if (all === 0) {
+    onLegs[start + full] = 1
+    return
+  }
+  for (let state = 0; state < gathered.length; state++) {
+    onLegs[start + state] = Math.round((numberAt(gathered, state) / all) * grains) / grains
+  }
+  gathered.fill(0)
 }
 
 /** Every way in which parts that wear can fail together on a leg, with its chance; `likely` is the chance of where they stand. */

@@ -48,13 +48,12 @@ export function hoursOfStream(
 ): number {
   let hours = 0
   for (const group of facing.groups) {
-    follow(stream, facing, group, group.byHours, laws, walk)
-    hours += walk.unmended * group.lossH
-    const isAlike = group.byFailures === group.byHours || isSteady(group, laws)
-    if (!isAlike) follow(stream, facing, group, group.byFailures, laws, walk)
+    const { byHours, byFailures, lossH, workH, residualH } = group.sums
+    follow(stream, facing, group, byHours, laws, walk)
+    hours += walk.unmended * lossH
+    if (byFailures !== byHours && !isSteady(group, laws)) follow(stream, facing, group, byFailures, laws, walk)
     for (let f = 0; f < stream.event.fixes.length; f++) {
-      hours +=
-        numberAt(walk.tried, f) * numberAt(group.workH, f) + numberAt(walk.held, f) * numberAt(group.residualH, f)
+      hours += numberAt(walk.tried, f) * numberAt(workH, f) + numberAt(walk.held, f) * numberAt(residualH, f)
     }
   }
   return hours
@@ -69,14 +68,14 @@ export function onFootOfStream(
 ): StreamOnFoot {
   let [walkH, strandings] = [0, 0]
   for (const group of facing.groups) {
-    const isAlike = isSteady(group, laws)
-    follow(stream, facing, group, group.byWalk, laws, walk)
-    walkH += walk.unmended * group.walkH
+    const { onFoot } = group.sums
+    follow(stream, facing, group, onFoot.byWalk, laws, walk)
+    walkH += walk.unmended * onFoot.walkH
     for (let f = 0; f < stream.event.fixes.length; f++) {
-      walkH += numberAt(walk.held, f) * numberAt(group.residualWalkH, f)
+      walkH += numberAt(walk.held, f) * numberAt(onFoot.residualWalkH, f)
     }
-    if (!isAlike) follow(stream, facing, group, group.byStrandings, laws, walk)
-    strandings += walk.unmended * group.strandings
+    if (!isSteady(group, laws)) follow(stream, facing, group, onFoot.byStrandings, laws, walk)
+    strandings += walk.unmended * onFoot.strandings
   }
   return { walkH, strandings }
 }
@@ -99,7 +98,8 @@ export function accountOfStream(
     residual: { hours: 0, walkH: 0 },
   }))
   for (const group of facing.groups) {
-    const failures = group.legs.reduce((sum, leg) => sum + numberAt(stream.expected, leg), 0)
+    const { legs, byHours, byFailures, lossH: lossInAllH, workH, residualH, onFoot } = group.sums
+    const failures = legs.reduce((sum, leg) => sum + numberAt(stream.expected, leg), 0)
     const hopeless = facing.scenarios.reduce((sum, chance, s) => {
       const canTry = nth(group.tries, s).some(({ fix }) => fix.uses.every(({ stock }) => isCarried(stock)))
       return canTry ? sum : sum + chance
@@ -110,16 +110,16 @@ export function accountOfStream(
       add(failed, Math.max(0, walk.unmended - hopeless), lossH, walkH)
       fixes.forEach(({ spared }, f) => add(spared, numberAt(walk.held, f), lossH, walkH))
     }
-    addLost(group.byHours, group.lossH, 0)
-    addLost(group.byWalk, 0, group.walkH)
-    fixes.forEach(({ residual }, f) => add(residual, numberAt(walk.held, f), 0, numberAt(group.residualWalkH, f)))
-    follow(stream, facing, group, group.byFailures, laws, walk)
+    addLost(byHours, lossInAllH, 0)
+    addLost(onFoot.byWalk, 0, onFoot.walkH)
+    fixes.forEach(({ residual }, f) => add(residual, numberAt(walk.held, f), 0, numberAt(onFoot.residualWalkH, f)))
+    follow(stream, facing, group, byFailures, laws, walk)
     fixes.forEach((fix, f) => {
       const [tried, held] = [numberAt(walk.tried, f), numberAt(walk.held, f)]
       fix.tried += failures * tried
       fix.held += failures * held
-      fix.workH += tried * numberAt(group.workH, f)
-      add(fix.residual, held, numberAt(group.residualH, f), 0)
+      fix.workH += tried * numberAt(workH, f)
+      add(fix.residual, held, numberAt(residualH, f), 0)
     })
   }
   return { open, failed, fixes }
@@ -139,14 +139,12 @@ function follow(
   laws: readonly StockLaw[],
   walk: FailureWalk,
 ): void {
-  const atHand = atHandOver(stream, group, weights, laws)
+  walk.meet(stream.stocks, atHandOver(stream, group, weights, laws, walk.rows))
   walk.begin()
-  for (let s = 0; s < facing.scenarios.length; s++) {
-    walk.follow(nth(group.tries, s), atHand, nth(facing.scenarios, s))
-  }
+  for (let s = 0; s < facing.scenarios.length; s++) walk.follow(nth(group.tries, s), nth(facing.scenarios, s))
 }
 
 /** Whether a stream finds the same of its stocks on every leg of a group, so that weights of the legs are all one. */
-function isSteady({ legs }: LegGroup, laws: readonly StockLaw[]): boolean {
+function isSteady({ sums: { legs } }: LegGroup, laws: readonly StockLaw[]): boolean {
   return legs.length === 1 || laws.every(({ amounts }) => amounts.size === 1)
 }

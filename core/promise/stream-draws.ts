@@ -28,7 +28,7 @@ export class StreamDraws {
   ) {
     const laws = others.map(({ law }) => law)
     this.groups = facing.groups.map((group) => ({
-      atHand: atHandOver(stream, group, group.byFailures, laws),
+      atHand: atHandOver(stream, group, group.sums.byFailures, laws),
       drawn: [],
     }))
   }
@@ -38,9 +38,9 @@ export class StreamDraws {
     const known = this.movesByAmounts.get(amounts)
     if (known) return known
     const onLegs = Array.from(this.stream.expected, (): Moves | undefined => undefined)
-    this.facing.groups.forEach(({ legs }, g) => {
+    this.facing.groups.forEach(({ sums }, g) => {
       const moves = movesDrawing(amounts, (left) => this.drawn(g, left))
-      for (const leg of legs) onLegs[leg] = moves
+      for (const leg of sums.legs) onLegs[leg] = moves
     })
     this.movesByAmounts.set(amounts, onLegs)
     return onLegs
@@ -52,8 +52,9 @@ export class StreamDraws {
     if (known) return known
     const { tries } = nth(this.facing.groups, g)
     const drawn = new Drawn(this.stocks)
+    this.walk.meet(this.stream.stocks, group.atHand)
     for (let s = 0; s < tries.length; s++) {
-      this.walk.draw(drawn, left, nth(tries, s), group.atHand, nth(this.facing.scenarios, s))
+      this.walk.draw(drawn, left, nth(tries, s), nth(this.facing.scenarios, s))
     }
     group.drawn.push(drawn)
     return drawn

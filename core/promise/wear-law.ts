@@ -81,13 +81,7 @@ export class WearLaw {
     const limit = (number: number) => (number < 0 ? 0 : left + number)
     // Where in its life the part is: so many parts of it, with the chance of each.
     const [from, to] = [limit(count - 1), limit(count)]
-    const places =
-      lives === 0
-        ? [{ at: 0, chance: count === 0 ? 1 : 0 }]
-        : Array.from({ length: partsOfLife }, (_, i) => {
-            const [low, high] = [i, i + 1].map((edge) => from + ((to - from) * edge) / partsOfLife) as [number, number]
-            return { at: (low + high) / 2, chance: this.atMost(lives, high) - this.atMost(lives, low) }
-          })
+    const places = lives === 0 ? [{ at: 0, chance: count === 0 ? 1 : 0 }] : this.placesBetween(from, to, lives)
     const here = places.reduce((sum, { chance }) => sum + chance, 0)
     if (here < leastChance) return [1]
     const chances: number[] = []
@@ -100,6 +94,15 @@ export class WearLaw {
       before = beyond
     }
     return chances
+  }
+
+  /** Where between two values the wear of so many lives in the mean may be: in the middle of each part, with its chance. */
+  private placesBetween(from: number, to: number, lives: number): { at: number; chance: number }[] {
+    const edges = Array.from({ length: partsOfLife + 1 }, (_, edge) => from + ((to - from) * edge) / partsOfLife)
+    const below = edges.map((edge) => this.atMost(lives, edge))
+    return Array.from({ length: partsOfLife }, (_, i) => {
+      return { at: (nth(edges, i) + nth(edges, i + 1)) / 2, chance: nth(below, i + 1) - nth(below, i) }
+    })
   }
 }
 

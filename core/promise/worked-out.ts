@@ -20,18 +20,20 @@ interface OfCluster {
   readonly lawsByWhatTheySay: ListMap<NumberedLaw>
 }
 
-/** What is known of a stream, against which something is carried; by the numbers of the laws that it meets. */
-interface OfFacing {
-  readonly hours: ListMap<number>
-  readonly onFoot: ListMap<StreamOnFoot>
+/** What a kit has against a stream, with what is known of that; by the numbers of the laws that it meets. */
+export class Faced {
+  readonly hours = new ListMap<number>(mostCosts)
+  readonly onFoot = new ListMap<StreamOnFoot>(mostCosts)
   /** The same after the number of the cluster that is drawn on. */
-  readonly draws: ListMap<StreamDraws>
+  readonly draws = new ListMap<StreamDraws>(mostDraws)
+
+  constructor(readonly facing: Facing) {}
 }
 
 /** What has been worked out of the demand on the stocks, for one kit or another: whoever meets the same has it at once. */
 export class WorkedOut {
   private readonly ofClusters = new Map<number, Map<string, OfCluster>>()
-  private readonly ofFacings = new Map<Facing, OfFacing>()
+  private readonly allFaced = new Map<Facing, Faced>()
   /** The list that is looked up; used again for the next. */
   private readonly list: number[] = []
   private drawsCount = 0
@@ -66,9 +68,14 @@ export class WorkedOut {
     })
   }
 
+  /** What a kit has against a stream: always the same for the same. */
+  faced(facing: Facing): Faced {
+    return entry(this.allFaced, facing, () => new Faced(facing))
+  }
+
   /** What a stream draws of a cluster, by what is carried against it and the laws of the others that it draws on. */
   draws(
-    facing: Facing,
+    faced: Faced,
     cluster: number,
     others: readonly number[],
     laws: readonly NumberedLaw[],
@@ -76,37 +83,35 @@ export class WorkedOut {
   ): StreamDraws {
     this.list.length = 0
     this.list.push(cluster)
-    return this.ofFacing(facing).draws.value(this.listWith(others, laws), () => workOut(++this.drawsCount))
+    return faced.draws.value(this.listWith(others, laws), () => workOut(++this.drawsCount))
   }
 
-  /** Hours that a stream costs, by what is carried against it and the laws of the clusters that it draws on. */
-  hours(facing: Facing, clusters: readonly number[], laws: readonly NumberedLaw[], workOut: () => number): number {
+  /** Hours that a stream costs, by what is carried against it and the laws of the clusters that it draws on, once known. */
+  knownHours({ hours }: Faced, clusters: readonly number[], laws: readonly NumberedLaw[]): number | undefined {
     this.list.length = 0
-    return this.ofFacing(facing).hours.value(this.listWith(clusters, laws), workOut)
+    return hours.known(this.listWith(clusters, laws))
+  }
+
+  /** The same, worked out where they are not known. */
+  hours({ hours }: Faced, clusters: readonly number[], laws: readonly NumberedLaw[], workOut: () => number): number {
+    this.list.length = 0
+    return hours.value(this.listWith(clusters, laws), workOut)
   }
 
   /** The same of what it costs on foot. */
   onFoot(
-    facing: Facing,
+    { onFoot }: Faced,
     clusters: readonly number[],
     laws: readonly NumberedLaw[],
     workOut: () => StreamOnFoot,
   ): StreamOnFoot {
     this.list.length = 0
-    return this.ofFacing(facing).onFoot.value(this.listWith(clusters, laws), workOut)
+    return onFoot.value(this.listWith(clusters, laws), workOut)
   }
 
   private listWith(clusters: readonly number[], laws: readonly NumberedLaw[]): readonly number[] {
     for (const cluster of clusters) this.list.push(nth(laws, cluster).number)
     return this.list
-  }
-
-  private ofFacing(facing: Facing): OfFacing {
-    return entry(this.ofFacings, facing, () => ({
-      hours: new ListMap<number>(mostCosts),
-      onFoot: new ListMap<StreamOnFoot>(mostCosts),
-      draws: new ListMap<StreamDraws>(mostDraws),
-    }))
   }
 }
 

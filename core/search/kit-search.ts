@@ -1,9 +1,9 @@
-import { expectPinsWithin, loadOf, type IndexedLedger, type KitHours, type Load } from '../ledger'
+import { expectPinsWithin, loadOf, type IndexedLedger, type KitHours, type Load, type Terms } from '../ledger'
 import { PromiseEvaluator, type KitPromise } from '../promise'
 import { condense } from './condense'
 import { areFew, bestOfAll } from './every-kit'
 import { KitState } from './kit-state'
-import { kitProblem, repriced, type KitProblem } from './problem'
+import { kitProblem, onTerms, type KitProblem } from './problem'
 import { grow, improve, makeSure, shrunkAtSight } from './search'
 import { pays } from './slack'
 import { squeeze } from './squeeze'
@@ -24,29 +24,27 @@ const fewLegs = 6
 /** The search for the best kit of a ledger, and what kits of it come to. */
 export class KitSearch {
   private readonly evaluator: PromiseEvaluator
-  private readonly emptyH: number
 
   private constructor(
     readonly problem: KitProblem,
     /** The ledger with fewer legs, to search by; the same where it has few. */
     private readonly near: KitProblem,
+    private readonly emptyH: number,
   ) {
     this.evaluator = new PromiseEvaluator(problem.ledger, problem.demand)
-    this.emptyH = this.evaluator.evaluate(new Int32Array(problem.ledger.items.length)).promiseH
   }
 
   static forLedger(ledger: IndexedLedger): KitSearch {
     const [whole, condensed] = [kitProblem(ledger), condense(ledger, fewLegs)]
-    return new KitSearch(whole, condensed === ledger ? whole : kitProblem(condensed))
+    const nothing = new Int32Array(ledger.items.length)
+    const { promiseH } = new PromiseEvaluator(ledger, whole.demand).evaluate(nothing)
+    return new KitSearch(whole, condensed === ledger ? whole : kitProblem(condensed), promiseH)
   }
 
-  /**
-   * The same search where grams have another price, or the pins or the budgets are others; what has been worked out of the
-   * failures is kept.
-   */
-  under(ledger: IndexedLedger): KitSearch {
-    const whole = repriced(this.problem, ledger)
-    return new KitSearch(whole, this.near === this.problem ? whole : repriced(this.near, ledger))
+  /** The same search on other terms; what has been worked out of the failures is kept. */
+  under(terms: Terms): KitSearch {
+    const whole = onTerms(this.problem, terms)
+    return new KitSearch(whole, this.near === this.problem ? whole : onTerms(this.near, terms), this.emptyH)
   }
 
   /**
@@ -85,7 +83,7 @@ export class KitSearch {
     if (areFew(this.problem)) return bestOfAll(this.problem)
     const state = start(this.near)
     improve(state)
-    if (this.near !== this.problem) makeSure(state, this.problem)
+    if (this.near !== this.problem) makeSure(state, this.problem, true)
     return state
   }
 }

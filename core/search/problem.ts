@@ -1,4 +1,4 @@
-import type { IndexedLedger } from '../ledger'
+import type { IndexedLedger, Terms } from '../ledger'
 import { demandOf, type Demand } from '../promise'
 import { nth } from '../validation'
 import { waysToMend, type WayToMend } from './way-to-mend'
@@ -58,17 +58,9 @@ export function kitProblem(ledger: IndexedLedger): KitProblem {
   }
 }
 
-/** The same problem where the prices, pins or budgets of its ledger are others; all else must be the same. */
-export function repriced(
-  problem: KitProblem,
-  { items, budgetG, budgetMoney, hoursPerGram }: IndexedLedger,
-): KitProblem {
-  const ledger = {
-    ...problem.ledger,
-    budgetG,
-    budgetMoney,
-    hoursPerGram,
-    items: problem.ledger.items.map((item, i) => ({ ...item, min: nth(items, i).min, max: nth(items, i).max })),
-  }
+/** The same problem on other terms. */
+export function onTerms(problem: KitProblem, { counts, ...terms }: Terms): KitProblem {
+  const items = problem.ledger.items.map((item, i) => ({ ...item, ...nth(counts, i) }))
+  const ledger = { ...problem.ledger, ...terms, items }
   return { ...problem, ledger, demand: { ...problem.demand, ledger } }
 }

@@ -1,5 +1,5 @@
 import type { KitState } from './kit-state'
-import { addAll, hopefulAdditions } from './moves/add'
+import { addAll } from './moves/add'
 import { addThenDrop } from './moves/add-then-drop'
 import { dropAll, drops } from './moves/drop'
 import { dropThenAdd } from './moves/drop-then-add'
@@ -31,16 +31,21 @@ export function grow(state: KitState): void {
 /**
  * Goes over to the whole ledger from a condensed one: whatever gains there, or may be mistaken not to, is tried on the whole
  * ledger, and done where it gains.
+ *
+ * @param isAtRest whether nothing gains there any more: then exchanges are tried once something has been changed
  */
-export function makeSure(state: KitState, problem: KitProblem): void {
+export function makeSure(state: KitState, problem: KitProblem, isAtRest: boolean): void {
   state.makeSureOn(problem)
+  let mayExchange = !isAtRest
   for (let round = 0; round < mostRounds; round++) {
-    const candidates = [...drops(state, allItems(state)), ...hopefulAdditions(state).map(({ changes }) => changes)]
+    const additions = state.additions().filter((changes) => state.mayPay(state.mostGained(changes), changes))
+    const candidates = [...drops(state, allItems(state)), ...additions]
       .filter((changes) => state.allows(changes))
       .map((changes) => ({ changes, gainH: state.gain(changes) }))
       .filter(({ changes, gainH }) => state.mayPay(gainH, changes))
       .sort((a, b) => b.gainH - a.gainH)
-    if (!candidates.some(({ changes }) => state.apply(changes)) && !exchanges.some((move) => move(state))) return
+    if (candidates.some(({ changes }) => state.apply(changes))) mayExchange = true
+    else if (!mayExchange || !exchanges.some((move) => move(state))) return
   }
 }
 

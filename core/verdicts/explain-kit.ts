@@ -1,4 +1,4 @@
-import { indexLedger, type Ledger } from '../ledger'
+import { termsOf, type Ledger } from '../ledger'
 import type { KitChoice, KitSearch } from '../search'
 import { balanceOf, type Balance } from './balance'
 import { verdictOf, type Verdict } from './verdict'
@@ -19,7 +19,7 @@ export interface Kit extends KitChoice {
  */
 export function explainKit(ledger: Ledger, search: KitSearch, kit: KitChoice = search.best()): Kit {
   const weighing = new Weighing(search, kit)
-  const free = search.under(indexLedger({ ...ledger, pins: {} })).problem
+  const free = search.under(termsOf({ ...ledger, pins: {} })).problem
   return {
     ...kit,
     verdicts: ledger.items.map(({ id }, item) => verdictOf(weighing, free, item, ledger.pins[id] !== undefined)),

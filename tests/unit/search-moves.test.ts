@@ -478,8 +478,11 @@ describe('improving', () => {
     improve(improved)
     expect([...improved.counts]).toEqual([0, 0, 0, 1])
     const sure = begun()
-    makeSure(sure, problem)
+    makeSure(sure, problem, false)
     expect([...sure.counts]).toEqual([0, 0, 0, 1])
+    const restful = begun()
+    makeSure(restful, problem, true)
+    expect([...restful.counts], 'exchanges are taken as tried').toEqual([1, 1, 1, 0])
   })
   it.each([2, 5, 13, 40, 61, 77, 101, 128])(
     'comes to rest where no move gains, from nothing and from everything (ledger %i)',
@@ -511,7 +514,7 @@ describe('a search of a long ledger', () => {
     )
     improve(state)
     const before = new KitState(whole, state.counts)
-    makeSure(state, whole)
+    makeSure(state, whole, true)
     return { before, after: new KitState(whole, state.counts), found: KitSearch.forLedger(ledger).best() }
   }
   it.each([

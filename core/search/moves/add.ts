@@ -13,7 +13,7 @@ export function hopefulAdditions(state: KitState): Hope[] {
   return state
     .additions()
     .map((changes) => ({ changes, mostH: state.mostGained(changes) }))
-    .filter(({ changes, mostH }) => state.mayPay(mostH, changes))
+    .filter(({ mostH }) => pays(mostH))
 }
 
 /** Adds what pays, until nothing does; each time what gains most for what it takes. @returns whether anything was added */
