@@ -215,7 +215,7 @@ export function createAnalyser() {
     }
     const isRoadSame = !lineless && !parts.ride && !parts.forecast && !parts.stops
     const isLandscapeSame = isRoadSame && isSameBut(before, trip, [...prices, 'handMostN', 'helper', 'planning'])
-    if (!landscape || !isLandscapeSame) landscape = new CostsOfFailing(trip, survey, catalogue, book)
+    if (!landscape || !isLandscapeSame) landscape = new CostsOfFailing(trip, survey, catalogue, book, landscape)
     const isLedgerSame =
       isLandscapeSame &&
       before?.bikes === trip.bikes &&
@@ -285,7 +285,7 @@ export function createAnalyser() {
     if (!trip || !built) return []
     const { survey } = line
     return shutOptions(trip, survey, catalogue, stopId, book).map(({ choice, isMade, plan }) => {
-      const planned = new CostsOfFailing(plan, survey, catalogue, book)
+      const planned = new CostsOfFailing(plan, survey, catalogue, book, landscape)
       const { ledger } = ledgerOfTrip(plan, survey, catalogue, planned)
       const { stops, ride } = plan
       return { choice, isMade, parts: { stops, ride }, days: planned.timetable?.days.length ?? 0, ledger }
@@ -299,7 +299,7 @@ export function createAnalyser() {
     return nextSteps(trip, catalogue, proposals).map(({ lack, plans }) => ({
       lack,
       ledgers: plans.map((plan) => {
-        const costs = new CostsOfFailing(plan, line.survey, catalogue, book)
+        const costs = new CostsOfFailing(plan, line.survey, catalogue, book, landscape)
         return ledgerOfTrip(plan, line.survey, catalogue, costs).ledger
       }),
     }))

@@ -77,7 +77,7 @@ export async function compareSideBySide(
     if ('why' in kit) return kit
     const on = 'plan' in kit ? indexLedger(kit.plan) : indexed
     try {
-      const choice = 'plan' in kit ? KitSearch.forLedger(on).best() : chosenFrom(search, ledger, kit)
+      const choice = 'plan' in kit ? KitSearch.forLedger(on, search).best() : chosenFrom(search, ledger, kit)
       return { ledger: on, counts: choice.counts, choice }
     } catch (error) {
       if (!(error instanceof Fault)) throw error

@@ -47,7 +47,8 @@ export function createKitChooser() {
       if (known?.number === number) {
         const ledger = { ...known.ledger, ...prices }
         known = { number, ledger, search: known.search.under(termsOf(ledger)) }
-      } else if (given) known = { number, ledger: given, search: KitSearch.forLedger(indexLedger(given)) }
+      } else if (given)
+        known = { number, ledger: given, search: KitSearch.forLedger(indexLedger(given), known?.search) }
       else return undefined
       best = known.search.best()
       return { kit: best, problems: [] }

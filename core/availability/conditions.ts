@@ -66,6 +66,12 @@ export class Conditions {
     })
   }
 
+  /** All that they say: the same where they are. */
+  get text(): string {
+    const spans = this.spans.map((span) => ({ ...span, traits: [...span.traits].sort() }))
+    return JSON.stringify([Array.from(this.km), this.downM ? Array.from(this.downM) : null, spans])
+  }
+
   private alongSteps(value: (span: Span) => number): Float64Array {
     const values = this.spans.map(value)
     const steps = new Float64Array(this.spanOf.length)

@@ -4,6 +4,7 @@ import type { Reference } from '../reference'
 import { isHelp, readClass, stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
 import { nth, numberAt } from '../validation'
+import { Ground, type RidingAhead } from './ground'
 import { Landscape } from './landscape'
 import { nightsOut, usualLight, type LightLeft } from './nights-out'
 import { mostWaitAt } from './waits'
@@ -21,12 +22,6 @@ export const openIfUnknown = 0.8
 /** What being stranded is worth, in hours; less where the walk is shorter than so many hours. Planning values. */
 export const stranded = { priceH: 3, fromWalkH: 3 } as const
 
-/** What lies ahead of each node until a failure is settled, in expectation: hours in the saddle, and km. */
-export interface RidingAhead {
-  readonly hours: Float64Array
-  readonly km: Float64Array
-}
-
 /** A supply class that is a person: nobody fetches it. */
 const person = 'mechanic'
 
@@ -41,16 +36,20 @@ export class CostsOfFailing extends Landscape {
   private readonly lights: readonly { readonly toKm: number; readonly light: LightLeft }[]
   private readonly nightFactors: Float64Array
   private readonly ends: readonly RoadEnd[]
-  private readonly onFootOf = new Map<string, FootAndPriceAlong>()
+  /** The places of help to which a lift brings one, by their nodes. */
+  private readonly liftsTo: readonly number[]
+  private readonly ground: Ground
   private readonly stuckOf = new Map<string, FootAndPriceAlong>()
   private readonly aheadOf = new Map<string, RidingAhead>()
   private readonly wrenchOf = new Map<number, Float64Array | null>()
 
+  /** @param earlier of a plan that may differ in little: what was worked out for it is used again where it holds */
   constructor(
     protected override readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials' | 'bikes'>,
     survey: Survey,
     reference: Reference,
     book: OpeningCache = sharedOpeningCache,
+    earlier?: CostsOfFailing,
   ) {
     super(trip, survey, reference, book)
     const days = this.timetable?.days ?? []
@@ -67,6 +66,24 @@ export class CostsOfFailing extends Landscape {
         .filter(({ exit }) => exit !== null)
         .map(({ roadKm, offRoadM, exitWaitH }) => ({ roadKm, offRoadM, priceH: exitWaitH + trip.dials.rideOverH })),
     ]
+    const helps = trip.stops
+      .filter((stop) => isHelp(stop, reference.services))
+      .map(({ roadKm }) => nearestNode(this.grid, roadKm))
+    this.liftsTo = [...new Set([0, ...helps, this.grid.km.length - 1])].sort((a, b) => a - b)
+    const text = this.groundText()
+    this.ground = earlier?.ground.text === text && !earlier.ground.isFull ? earlier.ground : new Ground(text)
+  }
+
+  /** All that failing depends on but what may be had at which place. */
+  private groundText(): string {
+    const { dials, bikes, stops } = this.trip
+    const { km, aheadH, backH, method } = this.grid
+    return JSON.stringify([
+      [km, aheadH, backH, this.rideH].map((row) => Array.from(row)),
+      [method, dials.liftWaitH, dials.walkHoursPerDay, dials.nightOutH, bikes.length > 1],
+      [this.edges, this.lights, this.ends, this.liftsTo, this.conditions.text],
+      stops.filter(({ bigWrench }) => bigWrench).map(({ roadKm, offRoadM }) => [roadKm, offRoadM]),
+    ])
   }
 
   /** The legs of the road, by number. */
@@ -124,14 +141,23 @@ export class CostsOfFailing extends Landscape {
     const key = keyOf(classes, pushFactor)
     const known = this.stuckOf.get(key)
     if (known) return known
-    const onFoot = this.onFoot(classes, pushFactor)
-    const others = [this.withLift(onFoot, pushFactor), this.withPartner(onFoot, classes)]
-    const best = others.reduce<FootAndPriceAlong>(
-      (least, way) => (way ? lesserAlong(least, this.priced(way)) : least),
-      this.priced(onFoot),
-    )
+    const places = this.placesWith(classes)
+    const ridden = this.placesWith(classes.filter((classId) => this.isPart(classId)))
+    // Classes that are had alike cost alike.
+    const best = this.ground.stuck([pushFactor, places, ridden], () => {
+      const onFoot = this.ground.onFoot([pushFactor, places], () => wayOnFoot(this.grid, places, this.ends, pushFactor))
+      const others = [this.withLift(onFoot, pushFactor), this.withPartner(onFoot, ridden)]
+      return others.reduce<FootAndPriceAlong>(
+        (least, way) => (way ? lesserAlong(least, this.priced(way)) : least),
+        this.priced(onFoot),
+      )
+    })
     this.stuckOf.set(key, best)
     return best
+  }
+
+  private isPart(classId: string): boolean {
+    return readClass(classId, this.reference.families)?.family.id !== person
   }
 
   /** How far one rides from each node until what settles a failure is had, or the road ends. */
@@ -139,7 +165,14 @@ export class CostsOfFailing extends Landscape {
     const key = keyOf(classes, 1)
     const known = this.aheadOf.get(key)
     if (known) return known
-    const at = new Map(this.placesWith(classes).map((place) => [nearestNode(this.grid, place.roadKm), place.chance]))
+    const found = this.placesWith(classes).map(({ roadKm, chance }) => [roadKm, chance] as const)
+    const riding = this.ground.riding(found, () => this.ridingTo(found))
+    this.aheadOf.set(key, riding)
+    return riding
+  }
+
+  private ridingTo(places: readonly (readonly [roadKm: number, chance: number])[]): RidingAhead {
+    const at = new Map(places.map(([roadKm, chance]) => [nearestNode(this.grid, roadKm), chance]))
     const ahead = (along: Float64Array) => {
       const left = new Float64Array(along.length)
       for (let node = left.length - 2; node >= 0; node--) {
@@ -148,9 +181,7 @@ export class CostsOfFailing extends Landscape {
       }
       return left
     }
-    const riding = { hours: ahead(this.rideH), km: ahead(this.grid.km) }
-    this.aheadOf.set(key, riding)
-    return riding
+    return { hours: ahead(this.rideH), km: ahead(this.grid.km) }
   }
 
   /** Hours of walking from each node to the nearest place that lends a big wrench; null where there is none. */
@@ -166,26 +197,12 @@ export class CostsOfFailing extends Landscape {
     return hours
   }
 
-  private onFoot(classes: readonly string[], pushFactor: number): FootAndPriceAlong {
-    const places = this.placesWith(classes)
-    // Classes that are had alike are walked to alike.
-    const key = JSON.stringify([pushFactor, places])
-    const known = this.onFootOf.get(key)
-    if (known) return known
-    const way = wayOnFoot(this.grid, places, this.ends, pushFactor)
-    this.onFootOf.set(key, way)
-    return way
-  }
-
   /** A lift, where one may be called: it brings the rider to the next place of help, which may or may not settle it. */
   private withLift(onFoot: FootAndPriceAlong, pushFactor: number): FootAndPriceAlong | undefined {
     const { liftWaitH } = this.trip.dials
     if (liftWaitH === null) return undefined
     const toCall = this.toCall(pushFactor)
-    const helps = this.trip.stops
-      .filter((stop) => isHelp(stop, this.reference.services))
-      .map(({ roadKm }) => nearestNode(this.grid, roadKm))
-    const nodes = [...new Set([0, ...helps, this.grid.km.length - 1])].sort((a, b) => a - b)
+    const nodes = this.liftsTo
     const way = emptyAlong(this.grid)
     let next = 0
     for (let node = 0; node < this.grid.km.length; node++) {
@@ -200,10 +217,9 @@ export class CostsOfFailing extends Landscape {
   }
 
   /** A partner whose bike rolls rides for the part and back; the hours are waited. */
-  private withPartner(onFoot: FootAndPriceAlong, classes: readonly string[]): FootAndPriceAlong | undefined {
+  private withPartner(onFoot: FootAndPriceAlong, ridden: readonly ChancePlace[]): FootAndPriceAlong | undefined {
     if (this.trip.bikes.length < 2) return undefined
-    const parts = classes.filter((classId) => readClass(classId, this.reference.families)?.family.id !== person)
-    const places = this.placesWith(parts).map((place) => ({ ...place, node: nearestNode(this.grid, place.roadKm) }))
+    const places = ridden.map((place) => ({ ...place, node: nearestNode(this.grid, place.roadKm) }))
     if (places.length === 0) return undefined
     const way = emptyAlong(this.grid)
     for (let node = 0; node < this.grid.km.length; node++) {

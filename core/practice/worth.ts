@@ -9,7 +9,7 @@ import {
   type Skill,
 } from '../crew'
 import { indexLedger, type Ledger } from '../ledger'
-import { PromiseEvaluator } from '../promise'
+import { demandOf, PromiseEvaluator } from '../promise'
 import type { Reference } from '../reference'
 import type { Trip } from '../trip'
 import { Hands, withHands, type LedgerOfTrip } from '../trip-ledger'
@@ -42,12 +42,14 @@ export function practiceWorths(
 ): PracticeWorth[] {
   const crew = practisedInTime(trip.crew, trip.ride.start)
   const asked = new Set(laid.ledger.events.flatMap(({ fixes }) => fixes.flatMap(({ technique }) => technique ?? [])))
+  const demand = demandOf(indexLedger(laid.ledger))
+  const promiseOf = (ledger: Ledger) => PromiseEvaluator.after(demand, indexLedger(ledger)).evaluate(counts).promiseH
   const promises = new Map<string, number>()
   /** The promise with other hands; hands that bring the same off promise the same. */
   const promiseWith = (riders: readonly Rider[]): number => {
     const ledger = withHands(laid, new Hands(riders, trip.dials.helper, reference))
     const key = ledger.events.flatMap(({ fixes }) => fixes.map(({ hands }) => hands)).join()
-    const known = promises.get(key) ?? promiseOf(ledger, counts)
+    const known = promises.get(key) ?? promiseOf(ledger)
     promises.set(key, known)
     return known
   }
@@ -78,6 +80,3 @@ export function practiceWorths(
     )
     .sort((a, b) => b.savedH - a.savedH)
 }
-
-const promiseOf = (ledger: Ledger, counts: ArrayLike<number>): number =>
-  new PromiseEvaluator(indexLedger(ledger)).evaluate(counts).promiseH

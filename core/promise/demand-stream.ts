@@ -1,6 +1,7 @@
 import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
 import { ListMap } from '../maths'
 import { nth, numberAt } from '../validation'
+import { isSameEvent } from './alike'
 import { LegSums } from './leg-sums'
 import { ToolScenarios, type ToolScenario } from './tool-scenarios'
 import { WearLaw } from './wear-law'
@@ -174,9 +175,17 @@ function groupAlike(ordered: readonly TriedLegs[]): readonly TriedLegs[] {
 
 const numbersOf = (tries: readonly Try[]) => tries.map(({ fix }) => fix.number).join()
 
-/** Every stream of a ledger that expects failures. */
-export function demandStreams(ledger: IndexedLedger): DemandStream[] {
+/**
+ * Every stream of a ledger that expects failures.
+ *
+ * @param before those of a ledger with the same things: where a failure is the same, so are its streams
+ */
+export function demandStreams(ledger: IndexedLedger, before: readonly DemandStream[] = []): DemandStream[] {
+  const known = new Map<string, DemandStream[]>()
+  for (const stream of before) known.set(stream.event.id, [...(known.get(stream.event.id) ?? []), stream])
   return ledger.events.flatMap((event) => {
+    const same = known.get(event.id)
+    if (same && isSameEvent(nth(same, 0).event, event)) return same
     const wear = event.wear ? new WearLaw(event.wear, ledger.legs) : undefined
     const streams = [new DemandStream(ledger, event, event.perLeg)]
     if (wear) streams.push(new DemandStream(ledger, event, wear.expected, wear))

@@ -1,5 +1,6 @@
 import type { IndexedLedger } from '../ledger'
 import { nth } from '../validation'
+import { areSame, haveSameThings } from './alike'
 import { amountsOf } from './amounts-left'
 import { clustersOf } from './clusters'
 import { demandStreams, type DemandStream } from './demand-stream'
@@ -36,6 +37,8 @@ export interface StockCluster {
   readonly others: readonly (readonly number[])[]
   /** The places among them of those of which it is kept in mind how often their part has worn out. */
   readonly kept: ReadonlySet<number>
+  /** What they can come to is known by this number: the same for clusters that come to the same by the same draws. */
+  readonly number: number
 }
 
 /** All that a ledger asks of whatever is carried. */
@@ -54,10 +57,21 @@ export interface Demand {
   /** The law of stocks of which nothing is carried. */
   readonly none: NumberedLaw
   readonly workedOut: WorkedOut
+  /** So many demands have handed on what was worked out, one to another. */
+  readonly generation: number
 }
 
-export function demandOf(ledger: IndexedLedger): Demand {
-  const streams = demandStreams(ledger)
+/** What was worked out is handed on so many times, and then forgotten: of most of it nobody will ask any more. */
+const mostGenerations = 40
+
+/**
+ * @param earlier the demand of a ledger that may differ in little: what was worked out of failures that are the same is handed
+ *   on
+ */
+export function demandOf(ledger: IndexedLedger, earlier?: Demand): Demand {
+  const isAlike = earlier && earlier.generation < mostGenerations && haveSameThings(earlier.ledger, ledger)
+  const before = isAlike ? earlier : undefined
+  const streams = demandStreams(ledger, before?.streams)
   const streamsOfStock = numbersBy(streams, ({ stocks }) => stocks, ledger.stocks.length)
   const ofStock = ledger.stocks.map((_, stock): StockDemand => {
     const drawing = nth(streamsOfStock, stock)
@@ -75,6 +89,9 @@ export function demandOf(ledger: IndexedLedger): Demand {
   const alone = ledger.stocks.map((_, stock) => [stock])
   const stocksTogether =
     streams.length <= together.streams ? clustersOf(streams, mostAmountsOf(ledger, ofStock), together.states) : alone
+  // What streams draw is kept by the numbers of clusters.
+  if (before && !areSameClusters(before.clusters, stocksTogether)) return demandOf(ledger)
+  const workedOut = before?.workedOut ?? new WorkedOut()
   const clusterOf = new Array<number>(ledger.stocks.length)
   stocksTogether.forEach((stocks, cluster) => {
     for (const stock of stocks) clusterOf[stock] = cluster
@@ -89,7 +106,11 @@ export function demandOf(ledger: IndexedLedger): Demand {
     clusters: stocksTogether.map((stocks, cluster): StockCluster => {
       const drawing = nth(streamsOfCluster, cluster)
       const others = drawing.map((number) => nth(clustersOfStream, number).filter((other) => other !== cluster))
-      return { stocks, streams: drawing, others, kept: mostWorn(streams, drawing) }
+      const kept = mostWorn(streams, drawing)
+      const own = { stocks, streams: drawing, others, kept }
+      const known = before && nth(before.clusters, cluster)
+      const isSame = known && comesToTheSame({ ...before, cluster: known }, { ledger, streams, ofStock, cluster: own })
+      return { ...own, number: isSame ? known.number : workedOut.nextCluster() }
     }),
     clusterOf,
     clustersOfStream,
@@ -99,10 +120,35 @@ export function demandOf(ledger: IndexedLedger): Demand {
       fixes: most(({ event }) => event.fixes.length),
       techniques: most(({ event }) => event.techniques),
     },
-    none: nothingCarried(ledger.legs),
-    workedOut: new WorkedOut(),
+    none: before?.none ?? nothingCarried(ledger.legs),
+    workedOut,
+    generation: before ? before.generation + 1 : 0,
   }
 }
+
+/** A cluster, and what it belongs to. */
+interface ClusterOf extends Pick<Demand, 'ledger' | 'streams' | 'ofStock'> {
+  readonly cluster: Omit<StockCluster, 'number'>
+}
+
+/** Whether two clusters of the same stocks come to the same by the same draws. */
+function comesToTheSame(a: ClusterOf, b: ClusterOf): boolean {
+  const keptStreams = ({ streams, cluster: { kept, streams: drawing } }: ClusterOf) =>
+    [...kept].map((place) => nth(streams, nth(drawing, place)))
+  return (
+    areSame([...a.cluster.kept], [...b.cluster.kept]) &&
+    areSame(keptStreams(a), keptStreams(b)) &&
+    a.cluster.stocks.every(
+      (stock) =>
+        areSame(nth(a.ledger.refillChance, stock), nth(b.ledger.refillChance, stock)) &&
+        areSame(nth(a.ofStock, stock).draws, nth(b.ofStock, stock).draws),
+    )
+  )
+}
+
+const areSameClusters = (before: readonly StockCluster[], stocksTogether: readonly (readonly number[])[]) =>
+  before.length === stocksTogether.length &&
+  before.every(({ stocks }, cluster) => areSame(stocks, nth(stocksTogether, cluster)))
 
 /** For each of so many, the places of the entries that name it. */
 function numbersBy<T>(entries: readonly T[], named: (entry: T) => readonly number[], count: number): number[][] {

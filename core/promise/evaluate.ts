@@ -13,6 +13,11 @@ export class PromiseEvaluator {
     private readonly demand: Demand = demandOf(ledger),
   ) {}
 
+  /** @param earlier the demand of a ledger that may differ in little */
+  static after(earlier: Demand, ledger: IndexedLedger): PromiseEvaluator {
+    return new PromiseEvaluator(ledger, demandOf(ledger, earlier))
+  }
+
   /** @param counts how many of each item are carried, in their order */
   evaluate(counts: ArrayLike<number>): KitHours {
     return this.settled(counts).hours

@@ -246,7 +246,7 @@ export class KitPromise {
   /** @returns by how much a chance of what is at hand has changed at most */
   private follow(cluster: number): number {
     const { ledger, none, ofStock, clusters, workedOut } = this.demand
-    const { stocks, kept, streams: drawing, others } = nth(clusters, cluster)
+    const { stocks, kept, streams: drawing, others, number: clusterNumber } = nth(clusters, cluster)
     const full = stocks.map((stock) => numberAt(this.amounts, stock))
     if (drawing.length === 0 || full.every((amount) => amount === 0)) {
       const had = nth(this.laws, cluster) !== none
@@ -255,7 +255,7 @@ export class KitPromise {
     }
     const known = drawing.map((number, place) => this.drawsOf(number, cluster, nth(others, place)))
     const law = workedOut.law(
-      cluster,
+      clusterNumber,
       full,
       known,
       () =>

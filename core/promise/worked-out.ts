@@ -33,7 +33,8 @@ export class Faced {
 /** What has been worked out of the demand on the stocks, for one kit or another: whoever meets the same has it at once. */
 export class WorkedOut {
   private readonly ofClusters = new Map<number, Map<string, OfCluster>>()
-  private readonly allFaced = new Map<Facing, Faced>()
+  private readonly allFaced = new WeakMap<Facing, Faced>()
+  private clustersCount = 0
   /** The list that is looked up; used again for the next. */
   private readonly list: number[] = []
   private drawsCount = 0
@@ -66,6 +67,11 @@ export class WorkedOut {
       const law = workOut(amounts)
       return lawsByWhatTheySay.value(lawAsList(law), () => ({ ...law, number: ++this.lawsCount }))
     })
+  }
+
+  /** A number for a cluster of which nothing is known yet. */
+  nextCluster(): number {
+    return this.clustersCount++
   }
 
   /** What a kit has against a stream: always the same for the same. */
@@ -115,7 +121,12 @@ export class WorkedOut {
   }
 }
 
-function entry<K, V>(map: Map<K, V>, key: K, workOut: () => V): V {
+interface Known<K, V> {
+  get(key: K): V | undefined
+  set(key: K, value: V): unknown
+}
+
+function entry<K, V>(map: Known<K, V>, key: K, workOut: () => V): V {
   const known = map.get(key)
   if (known !== undefined) return known
   const value = workOut()

@@ -34,11 +34,13 @@ export class KitSearch {
     this.evaluator = new PromiseEvaluator(problem.ledger, problem.demand)
   }
 
-  static forLedger(ledger: IndexedLedger): KitSearch {
-    const [whole, condensed] = [kitProblem(ledger), condense(ledger, fewLegs)]
+  /** @param earlier a search of a ledger that may differ in little: what was worked out of it is used again where it holds */
+  static forLedger(ledger: IndexedLedger, earlier?: KitSearch): KitSearch {
+    const whole = kitProblem(ledger, earlier?.problem)
+    const condensed = condense(ledger, fewLegs)
     const nothing = new Int32Array(ledger.items.length)
     const { promiseH } = new PromiseEvaluator(ledger, whole.demand).evaluate(nothing)
-    return new KitSearch(whole, condensed === ledger ? whole : kitProblem(condensed), promiseH)
+    return new KitSearch(whole, condensed === ledger ? whole : kitProblem(condensed, earlier?.near), promiseH)
   }
 
   /** The same search on other terms; what has been worked out of the failures is kept. */

@@ -20,8 +20,9 @@ export interface KitProblem {
   readonly hoursAtStake: number
 }
 
-export function kitProblem(ledger: IndexedLedger): KitProblem {
-  const demand = demandOf(ledger)
+/** @param earlier the problem of a ledger that may differ in little: what was worked out of it is used again where it holds */
+export function kitProblem(ledger: IndexedLedger, earlier?: KitProblem): KitProblem {
+  const demand = demandOf(ledger, earlier?.demand)
   const { items } = ledger
   const providers = ledger.functions.map((_, name) =>
     items.flatMap(({ provides }, i) => (provides.includes(name) ? [i] : [])),

@@ -39,12 +39,13 @@ export function* standings(
     indexLedger(ledgerOfTrip(plan, survey, reference, new CostsOfFailing(plan, survey, reference, book)).ledger)
   const here = ledgerOf(trip)
   const promise = new PromiseEvaluator(here)
-  const kit = KitSearch.forLedger(here).best()
+  const search = KitSearch.forLedger(here)
+  const kit = search.best()
   yield { stance: null, isTaken: false, kit, hereH: kit.promiseH }
   for (const stance of stances) {
     const isTaken = trip.dials.stances.some(({ id }) => id === stance.id)
     const plan = { ...trip, ...(isTaken ? leaveStance(trip, stance.id) : takeStance(trip, stance, reference)) }
-    const other = KitSearch.forLedger(ledgerOf(plan)).best()
+    const other = KitSearch.forLedger(ledgerOf(plan), search).best()
     yield { stance: stance.id, isTaken, kit: other, hereH: promise.evaluate(other.counts).promiseH }
   }
 }

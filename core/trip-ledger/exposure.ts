@@ -1,4 +1,4 @@
-import { stranded, type CostsOfFailing, type FootAndPriceAlong } from '../availability'
+import { stranded, type CostsOfFailing, type FootAndPriceAlong, type RidingAhead } from '../availability'
 import type { Hazard } from '../hazard'
 import { pointBefore } from '../road'
 import { nth, numberAt } from '../validation'
@@ -22,22 +22,64 @@ export interface Exposure {
   readonly apart: number
 }
 
+/** How a failure is met along a road, besides what the road is like. */
+interface Meeting {
+  /** The chance that the bike cannot be ridden. */
+  readonly stops: number
+  /** How much slower it is ridden otherwise. */
+  readonly limpShare: number
+  readonly pushFactor: number
+}
+
 /**
- * A failure that stops the bike with some chance, and else slows it, along the legs of a road: means over the nodes of each,
- * weighted by how hard the road is there.
+ * What has been worked out, by what failing costs and how far one rides on: many hazards, both wheels and most plans meet the
+ * same, and these two are of one ground.
+ */
+const exposuresOf = new WeakMap<FootAndPriceAlong, WeakMap<RidingAhead, Map<string, Exposure>>>()
+
+/**
+ * What a hazard meets on each leg, worked out once.
  *
  * @param settledBy the classes of which one settles it
- * @param stops the chance that the bike cannot be ridden
- * @param limpShare how much slower it is ridden otherwise
  */
-export function exposureOf(
+export function exposureTo(
   costs: CostsOfFailing,
   hazard: Hazard,
   settledBy: readonly string[],
-  { stops, limpShare, pushFactor }: { stops: number; limpShare: number; pushFactor: number },
+  meeting: Meeting,
 ): Exposure {
+  const { onRoad, byDescent } = hazard
+  const { stops, limpShare, pushFactor } = meeting
   const stuck = costs.stuck(settledBy, pushFactor)
   const riding = costs.ridingUntilSettled(settledBy)
+  const byRiding = entry(exposuresOf, stuck, () => new WeakMap<RidingAhead, Map<string, Exposure>>())
+  const exposures = entry(byRiding, riding, () => new Map<string, Exposure>())
+  const key = JSON.stringify([stops, limpShare, pushFactor, onRoad, byDescent])
+  return entry(exposures, key, () => exposureOf(costs, stuck, riding, hazard, meeting))
+}
+
+/** What is known by a key, worked out where it is not. */
+function entry<K, V>(
+  known: { get(key: K): V | undefined; set(key: K, value: V): unknown },
+  key: K,
+  workOut: () => V,
+): V {
+  const value = known.get(key) ?? workOut()
+  known.set(key, value)
+  return value
+}
+
+/**
+ * A failure that stops the bike with some chance, and else slows it, along the legs of a road: means over the nodes of each,
+ * weighted by how hard the road is there.
+ */
+function exposureOf(
+  costs: CostsOfFailing,
+  stuck: FootAndPriceAlong,
+  riding: RidingAhead,
+  hazard: Hazard,
+  { stops, limpShare, pushFactor }: Meeting,
+): Exposure {
   const wrench = costs.toWrench(pushFactor)
   const failing = limping(stuck, riding.hours, stops, limpShare)
   const strands = stuck.walkH.map((hours) => (hours >= stranded.fromWalkH ? stops : 0))

@@ -14,7 +14,7 @@ import { usualGramsPerHour } from '../search'
 import type { Trip } from '../trip'
 import { nth } from '../validation'
 import { BenchSupply, type Draw } from './bench-supply'
-import { exposureOf, type Exposure } from './exposure'
+import { exposureTo, type Exposure } from './exposure'
 import { Hands } from './hands'
 import { TurningNeeds } from './turning-needs'
 
@@ -99,7 +99,6 @@ class Writer {
   private readonly events: LedgerEvent[] = []
   private readonly notes: EventNote[] = []
   private readonly stuck: StuckFix[] = []
-  private readonly exposures = new Map<string, Exposure>()
 
   constructor(
     private readonly trip: Trip,
@@ -125,7 +124,8 @@ class Writer {
     const traits = traitsOf(bike, group.tyre)
     const settledBy = [hazard.settledBy, ...hazard.alsoSettledBy].map((id) => expandTemplate(id, bike, group.tyre))
     const limpShare = limpShareOf(hazard, bike)
-    const exposure = this.exposure(hazard, settledBy, limpShare, bike.pushFactor)
+    const meeting = { stops: hazard.stops, limpShare, pushFactor: bike.pushFactor }
+    const exposure = exposureTo(this.costs, hazard, settledBy, meeting)
     const rate = share * bikeFactor(hazard, traits, group.tyre.treadLeft)
     const lives = exposure.weightedKm.map((km) => (hazard.kind === 'wearing' ? (rate * km) / hazard.lifeKm : 0))
     const perLeg = exposure.weightedKm.map((km) =>
@@ -163,17 +163,6 @@ class Writer {
       expected: perLeg.reduce((sum, failures) => sum + failures, 0),
       exposure,
     })
-  }
-
-  /** Many hazards, and both wheels, meet the same. */
-  private exposure(hazard: Hazard, settledBy: readonly string[], limpShare: number, pushFactor: number): Exposure {
-    const { stops, onRoad } = hazard
-    const key = JSON.stringify([settledBy, stops, limpShare, pushFactor, onRoad])
-    const known = this.exposures.get(key)
-    if (known) return known
-    const exposure = exposureOf(this.costs, hazard, settledBy, { stops, limpShare, pushFactor })
-    this.exposures.set(key, exposure)
-    return exposure
   }
 
   /** Whoever passes a place that is trusted to have the part fits a fresh one there when it is due. */

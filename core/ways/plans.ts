@@ -13,6 +13,7 @@ import type { Change } from './deed'
 export class Plans {
   readonly laid: LedgerOfTrip
   private readonly costs: CostsOfFailing
+  private readonly search: KitSearch
 
   /** @param survey the measured road of the trip; it must have a length */
   constructor(
@@ -23,25 +24,26 @@ export class Plans {
   ) {
     this.costs = new CostsOfFailing(trip, survey, reference, book)
     this.laid = ledgerOfTrip(trip, survey, reference, this.costs)
+    this.search = KitSearch.forLedger(indexLedger(this.laid.ledger))
   }
 
   /** The ledger of the plan with a change; its price of a gram stays what it was. */
   ledgerWith(change: Change): Ledger {
     const plan = { ...this.trip, ...change }
     const isRoadSame = !change.stops && !change.ride && !change.road
-    const costs = isRoadSame ? this.costs : new CostsOfFailing(plan, this.survey, this.reference, this.book)
+    const costs = isRoadSame ? this.costs : new CostsOfFailing(plan, this.survey, this.reference, this.book, this.costs)
     const { gramsPerHour } = this.laid.ledger
     return { ...ledgerOfTrip(plan, this.survey, this.reference, costs).ledger, gramsPerHour }
   }
 
   /** What a kit promises by a ledger of the same things. */
   promiseOf(ledger: Ledger, counts: ArrayLike<number>): number {
-    return new PromiseEvaluator(indexLedger(ledger)).evaluate(counts).promiseH
+    return PromiseEvaluator.after(this.search.problem.demand, indexLedger(ledger)).evaluate(counts).promiseH
   }
 
   /** The best kit for a ledger, and what it costs. */
   best(ledger: Ledger): { costH: number; massG: number } {
-    const { promiseH, massG } = KitSearch.forLedger(indexLedger(ledger)).best()
+    const { promiseH, massG } = KitSearch.forLedger(indexLedger(ledger), this.search).best()
     return { costH: costOf(promiseH, massG, ledger), massG }
   }
 }
