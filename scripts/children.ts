@@ -50,8 +50,8 @@ const watched = `
 setsid /bin/sh -c '
   read -r _
   kill -s TERM -- "-$1"; kill -s CONT -- "-$1"
-  left=${orphanPatienceS * 10}
-  while kill -s 0 -- "-$1" && test $((left -= 1)) -gt 0; do sleep 0.1; done
+  end=$(($(date +%s) + ${orphanPatienceS}))
+  while kill -s 0 -- "-$1" && test "$(date +%s)" -lt "$end"; do sleep 0.1; done
   kill -s KILL -- "-$1"
 ' watcher "$$" <&3 3<&- >/dev/null 2>&1 &
 exec 3<&-

@@ -29,10 +29,11 @@ export class Plans {
 
   /** The ledger of the plan with a change; its price of a gram stays what it was. */
   ledgerWith(change: Change): Ledger {
-    const plan = { ...this.trip, ...change }
+    const { gramsPerHour } = this.laid.ledger
+    const changed = { ...this.trip, ...change }
+    const plan = { ...changed, dials: { ...changed.dials, gramsPerHour } }
     const isRoadSame = !change.stops && !change.ride && !change.road
     const costs = isRoadSame ? this.costs : new CostsOfFailing(plan, this.survey, this.reference, this.book, this.costs)
-    const { gramsPerHour } = this.laid.ledger
     return { ...ledgerOfTrip(plan, this.survey, this.reference, costs).ledger, gramsPerHour }
   }
 
