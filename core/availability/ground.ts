@@ -1,3 +1,4 @@
+import { entry } from '../maths'
 import type { FootAndPriceAlong } from './way-on-foot'
 
 /** What lies ahead of each node until a failure is settled, in expectation: hours in the saddle, and km. */
@@ -28,21 +29,14 @@ export class Ground {
 
   /** @param places what the way out depends on beside the ground */
   onFoot(places: readonly unknown[], workOut: () => FootAndPriceAlong): FootAndPriceAlong {
-    return entry(this.onFootTo, places, workOut)
+    return entry(this.onFootTo, JSON.stringify(places), workOut)
   }
 
   stuck(places: readonly unknown[], workOut: () => FootAndPriceAlong): FootAndPriceAlong {
-    return entry(this.stuckBetween, places, workOut)
+    return entry(this.stuckBetween, JSON.stringify(places), workOut)
   }
 
   riding(places: readonly unknown[], workOut: () => RidingAhead): RidingAhead {
-    return entry(this.ridingTo, places, workOut)
+    return entry(this.ridingTo, JSON.stringify(places), workOut)
   }
-}
-
-function entry<T>(map: Map<string, T>, places: readonly unknown[], workOut: () => T): T {
-  const key = JSON.stringify(places)
-  const value = map.get(key) ?? workOut()
-  map.set(key, value)
-  return value
 }

@@ -1,4 +1,4 @@
-import { ListMap } from '../maths'
+import { entry, ListMap } from '../maths'
 import { nth } from '../validation'
 import type { Facing } from './demand-stream'
 import { lawAsList, type NumberedLaw, type StockLaw } from './stock-law'
@@ -119,17 +119,4 @@ export class WorkedOut {
     for (const cluster of clusters) this.list.push(nth(laws, cluster).number)
     return this.list
   }
-}
-
-interface Known<K, V> {
-  get(key: K): V | undefined
-  set(key: K, value: V): unknown
-}
-
-function entry<K, V>(map: Known<K, V>, key: K, workOut: () => V): V {
-  const known = map.get(key)
-  if (known !== undefined) return known
-  const value = workOut()
-  map.set(key, value)
-  return value
 }

@@ -1,5 +1,6 @@
 import { stranded, type CostsOfFailing, type FootAndPriceAlong, type RidingAhead } from '../availability'
 import type { Hazard } from '../hazard'
+import { entry } from '../maths'
 import { pointBefore } from '../road'
 import { nth, numberAt } from '../validation'
 
@@ -56,17 +57,6 @@ export function exposureTo(
   const exposures = entry(byRiding, riding, () => new Map<string, Exposure>())
   const key = JSON.stringify([stops, limpShare, pushFactor, onRoad, byDescent])
   return entry(exposures, key, () => exposureOf(costs, stuck, riding, hazard, meeting))
-}
-
-/** What is known by a key, worked out where it is not. */
-function entry<K, V>(
-  known: { get(key: K): V | undefined; set(key: K, value: V): unknown },
-  key: K,
-  workOut: () => V,
-): V {
-  const value = known.get(key) ?? workOut()
-  known.set(key, value)
-  return value
 }
 
 /**
