@@ -31,6 +31,9 @@ const denials = [
   'abandoned',
   'kein',
   'keine',
+  'ohne',
+  'geen',
+  'zonder',
   'ehemalige',
   'sans',
   'ferme',
@@ -67,9 +70,13 @@ export function seemsToHave(
   // What is said in brackets, or by a symbol, is said for itself.
   const texts = [name, hint].map(wordsOf)
   const understood = texts.map((words) => words.map(() => false))
-  return vocabulary.flatMap(({ has, words: phrases, butNot }) => {
-    const found = texts.flatMap((words, t) =>
-      phrases.flatMap((phrase) => {
+  const begins = new Set(texts.flat().flatMap((word) => [word, word.replace(/s$/, '')]))
+  const seen = new Map<string, PlaceHas>()
+  for (const { has, words: phrases, butNot } of vocabulary) {
+    // Of a thousand phrases nearly all begin with a word that is not there.
+    const near = phrases.filter(([first = '']) => begins.has(first) || first.includes('*'))
+    const found = near.flatMap((phrase) =>
+      texts.flatMap((words, t) => {
         const at = placeOf(phrase, words, understood[t] ?? [], butNot)
         return at === undefined ? [] : [{ t, at, length: phrase.length }]
       }),
@@ -77,8 +84,9 @@ export function seemsToHave(
     for (const { t, at, length } of found) {
       for (let i = at; i < at + length; i++) (understood[t] ?? [])[i] = true
     }
-    return found.length > 0 && has ? [has] : []
-  })
+    if (found.length > 0 && has) seen.set(nameOf(has), has)
+  }
+  return [...seen.values()]
 }
 
 /** Where a phrase stands among words; nowhere where one of them is understood already, or denied, or means something else there. */
