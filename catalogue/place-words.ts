@@ -87,15 +87,15 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { service: 'hardware-store' },
     words: [
-      ...['hardware', 'hardware store', 'hardware shop', 'ironmonger', 'ironmongers', 'diy', 'diy store', 'diy shop', 'builders merchant', 'building supplies', 'tool shop', 'tool store', 'farm supplies', 'farm supply', 'farm store'],
-      ...['shop doityourself', 'shop hardware', 'baumarkt', 'eisenwaren*', 'eisenhandlung', 'heimwerker*', 'werkzeug*', 'baustoff*', 'landhandel', 'quincaillerie', 'bricolage'],
+      ...['hardware', 'hardware store', 'hardware shop', 'ironmonger', 'ironmongers', 'ironmongery', 'diy', 'diy store', 'diy shop', 'diy superstore', 'builders merchant', 'building supplies', 'tool shop', 'tool store', 'farm supplies', 'farm supply', 'farm store'],
+      ...['shop doityourself', 'shop hardware', 'baumarkt', 'eisenwaren*', 'eisenhandl*', 'baucenter', 'heimwerker*', 'werkzeug*', 'baustoff*', 'landhandel', 'quincaillerie', 'bricolage'],
       ...['materiaux de construction', 'ferreteria', 'hagalo usted mismo', 'materiales de construccion', 'tlapaleria', 'ferramenta', 'fai da te', 'bouwmarkt', 'ijzerwaren*', 'ijzerhandel', 'doe het zelf', 'agricultural supplies'],
     ],
   },
   {
     has: { service: 'fuel-station' },
     words: [
-      ...['fuel', 'petrol', 'gas', 'filling', 'service', 'gasoline'].map((kind) => `${kind} station`),
+      ...['fuel', 'fuelling', 'petrol', 'gas', 'filling', 'service', 'gasoline'].map((kind) => `${kind} station`),
       ...['petrol', 'fuel', 'diesel', 'amenity fuel', 'tankstelle', 'tanke', 'station service', 'station essence', 'essence', 'gasolinera', 'gasolinerie', 'estacion de servicio', 'surtidor', 'benzinaio'],
       ...['distributore', 'distributore di benzina', 'stazione di servizio', 'stazione servizio', 'tankstation', 'benzinestation', 'benzinepomp', 'pompstation', 'petrol pump', 'roadhouse', 'servo'],
     ],
@@ -111,9 +111,9 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { exit: 'train' },
     words: [
-      ...['train station', 'railway station', 'rail station', 'railway halt', 'train stop', 'railway stop', 'train halt', 'bahnhof', 'hauptbahnhof', 'hbf', 'bahn', 'bahnhaltestelle', 'eisenbahn*', 'haltepunkt'],
+      ...['train station', 'railway station', 'railroad station', 'rail station', 'railway halt', 'train stop', 'railway stop', 'train halt', 'bahnhof', 'hauptbahnhof', 'hbf', 'bahn', 'bahnhaltestelle', 'eisenbahn*', 'haltepunkt', 'bahnstation'],
       ...['gare', 'halte ferroviaire', 'gare ferroviaire', 'estacion de tren', 'estacion de trenes', 'estacion de ferrocarril', 'estacion', 'apeadero', 'stazione', 'stazione ferroviaria', 'fermata ferroviaria', 'ferroviaria'],
-      ...['station de train', 'treinstation', 'treinhalte', 'spoorwegstation', 'station ns', 'train', 'railway', 'railhead'],
+      ...['station de train', 'treinstation', 'treinhalte', 'spoorwegstation', 'stationsgebouw', 'train', 'railway', 'railhead'],
     ],
     butNot: [
       ...['old', 'disused', 'museum', 'path', 'crossing', 'bridge', 'tunnel', 'routiere', 'autobuses', 'autobus', 'servicio', 'inn', 'hotel', 'trail', 'track', 'switch', 'signal', 'line', 'milestone', 'corridor'],
@@ -123,19 +123,19 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { exit: 'ferry' },
     words: [
-      ...['ferry', 'ferry terminal', 'ferry port', 'ferry pier', 'amenity ferry terminal', 'fahre', 'fahranleger', 'schiffsanleger', 'schiffanleger', 'schiffsanlegestelle', 'anlegestelle', 'bac', 'gare maritime'],
+      ...['ferry', 'ferry terminal', 'ferry port', 'ferry pier', 'amenity ferry terminal', 'ferry boat', 'ferryboat', 'fahre', 'fahrschiff', 'fahrboot', 'fahranleger', 'schiffsanleger', 'schiffanleger', 'schiffsanlegestelle', 'anlegestelle', 'bac', 'gare maritime'],
       ...['embarcadere', 'traghetto', 'traghetti', 'imbarcadero', 'embarcadero', 'transbordador', 'veer', 'veerpont', 'veerboot*', 'boat landing', 'ferry landing', 'boat pier', 'jetty'],
     ],
     butNot: ['inn', 'hotel', 'arms', 'de', 'du', 'des', 'le', 'sur', 'old', 'a', ...streets],
   },
   {
     has: { exit: 'lift' },
-    words: ['cable car', 'cablecar', 'gondola', 'chairlift', 'chair lift', 'funicular', 'seilbahn', 'gondelbahn', 'bergbahn', 'sesselbahn', 'sessellift', 'telepherique', 'telecabine', 'telesiege', 'funiculaire', 'teleferico', 'telecabina', 'funivia', 'funicolare', 'seggiovia', 'kabelbaan', 'stoeltjeslift'],
+    words: ['cable car', 'cablecar', 'gondola', 'chairlift', 'chair lift', 'funicular', '*seilbahn', 'gondelbahn', 'bergbahn', 'sesselbahn', 'sessellift', 'telepherique', 'telecabine', 'telesiege', 'funiculaire', 'teleferico', 'telecabina', 'funivia', 'funicolare', 'seggiovia', 'kabelbaan', 'stoeltjeslift'],
   },
   {
     has: { exit: 'bus' },
     words: [
-      ...['bus', 'bus stop', 'bus station', 'coach station', 'busbahnhof', 'bushaltestelle', 'omnibus*', 'highway bus stop', 'arret de bus', 'gare routiere', 'parada de bus', 'parada de autobus', 'estacion de autobuses'],
+      ...['bus', 'bus stop', 'bus station', 'bus terminal', 'coach station', '*busbahnhof', '*bushaltestelle', 'bushalt', 'omnibus*', 'highway bus stop', 'arret de bus', 'gare routiere', 'parada de bus', 'parada de autobus', 'estacion de autobuses'],
       ...['terminal de autobuses', 'autobus', 'autobuses', 'fermata', 'fermata autobus', 'fermata dellautobus', 'stazione autobus', 'stazione degli autobus', 'autostazione', 'bushalte', 'busstation'],
     ],
     butNot: ['tram', 'metro', 'del tram', 'guideway', 'lane'],
@@ -143,8 +143,8 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { service: 'workshop' },
     words: [
-      ...['workshop', 'garage', 'mechanic', 'blacksmith', 'smithy', 'smith', 'forge', 'welder', 'tractor repair', 'car repair', 'automobile repair', 'auto repair', 'machine shop', '*werkstatt', 'schmied', 'schmiede'],
-      ...['schlosserei', 'landmaschinen*', 'atelier', 'mecanicien', 'forgeron', 'ferronnier', 'marechal ferrant', 'reparation automobile', 'taller', 'mecanico', 'herrero', 'herreria', 'officina', 'autofficina', 'meccanico'],
+      ...['workshop', 'garage', 'mechanic', 'blacksmith', 'smithy', 'smithery', 'smith', 'farrier', 'forge', 'welder', 'tractor repair', 'car repair', 'automobile repair', 'auto repair', 'machine shop', '*werkstatt', '*schmied', '*schmiede', '*schlosser', 'handwerksbetrieb'],
+      ...['schlosserei', 'landmaschinen*', 'atelier', 'mecanicien', 'forgeron', 'ferronnier', 'marechal ferrant', 'reparation automobile', 'taller', 'garaje', 'mecanico', 'herrero', 'herreria', 'officina', 'autofficina', 'meccanico'],
       ...['fabbro', 'maniscalco', 'werkplaats', 'smederij', 'smid', 'autogarage', 'shop car repair', 'craft blacksmith', 'garagiste'],
     ],
     butNot: ['art', 'artist', 'pottery', 'old', 'cafe', 'inn', 'landuse', 'artesano', 'parking', 'singolo', 'voie'],
@@ -156,7 +156,7 @@ const written: z.input<typeof placeWordsSchema>[] = [
       ...['food shop', 'food store', 'village shop', 'village store', 'farm shop', 'corner shop', 'country store', 'provisions', 'resupply', 're supply', 'shopping center', 'shopping centre', 'deli'],
       ...['shop supermarket', 'shop convenience', 'supermarche', 'hypermarche', 'epicerie', 'alimentation', 'magasin general', 'magasin dalimentation', 'multiservice', 'superette', 'supermercado', 'alimentacion', 'tienda de alimentacion', 'tienda de comestible'],
       ...['comestible', 'abarrotes', 'ultramarinos', 'colmado', 'tienda de pueblo', 'tienda general', 'almacen', 'supermercato', 'alimentari', 'emporio', 'minimarkt', 'supermarkt', 'lebensmittel*', 'dorfladen', 'hofladen'],
-      ...['gemischtwaren*', 'kramerladen', 'einkaufsmarkt', 'krammarkt', 'buurtwinkel', 'dorpswinkel', 'kruidenier*', 'levensmiddelen*', 'gemakswinkel', 'avondwinkel', 'algemene winkel'],
+      ...['gemischtwaren*', 'kramerladen', 'kramladen', 'kolonial*', 'nachbarschaftsladen', 'emma laden', 'kaufhalle', 'kaufladen', 'spatkauf', 'spatverkauf', 'spati', 'einkaufsmarkt', 'buurtwinkel', 'dorpswinkel', 'kruidenier*', 'levensmiddelen*', 'gemakswinkel', 'avondwinkel', 'algemene winkel'],
     ],
     butNot: ['cold', 'hall'],
   },
@@ -164,15 +164,15 @@ const written: z.input<typeof placeWordsSchema>[] = [
   { has: null, words: ['tienda de', 'tienda para', 'tienda erotica', 'negozio di', 'negozio per', 'magasin d*', 'magasin pour', 'magasin a', 'boutique', 'winkel voor', 'winkel van'] },
   {
     has: { service: 'supermarket' },
-    words: ['tienda', 'mercado', 'market', 'trading post', 'negozio', 'magasin', 'winkel', 'shop', 'store', 'food'],
+    words: ['tienda', 'mercado', 'mercato', 'marche', 'markt', 'laden', 'market', 'trading post', 'negozio', 'magasin', 'winkel', 'shop', 'store', 'food'],
     butNot: ['repair', 'supply', 'square', 'place', 'street', 'cold', 'hall', 'cross', 'unspecified', 'entrance', ...otherWares],
   },
   {
     has: { service: 'water' },
     words: [
       ...['drinking water', 'water tap', 'water point', 'water source', 'water fountain', 'water refill', 'water tank', 'water pump', 'potable water', 'amenity drinking water', 'fountain', 'tap', 'spring', 'well', 'borehole'],
-      ...['standpipe', 'cistern', 'h2o', 'trinkwasser*', 'trinkbrunnen', 'dorfbrunnen', 'wasserstelle', 'wasserhahn', 'wasser', 'brunnen', 'quelle', 'eau', 'eau potable', 'point deau', 'point d eau', 'robinet', 'fontaine', 'agua', 'agua potable'],
-      ...['fuente', 'fuente de agua', 'grifo', 'manantial', 'acqua', 'acqua potabile', 'fontana', 'fontanella', 'sorgente', 'drinkwater*', 'waterpunt', 'watertap', 'waterkraan', 'fontein', 'cemetery tap', 'water'],
+      ...['standpipe', 'cistern', 'h2o', 'trinkwasser*', 'trinkbrunnen', 'dorfbrunnen', 'wasserstelle', 'wasserhahn', 'wasser', '*brunnen', 'quelle', 'eau', 'eau potable', 'point deau', 'point d eau', 'robinet', 'fontaine', 'source', 'puits', 'agua', 'agua potable'],
+      ...['fuente', 'fuente de agua', 'grifo', 'manantial', 'acqua', 'acqua potabile', 'fontana', 'fontanella', 'fonte', 'sorgente', 'drinkwater*', 'waterpunt', 'watertap', 'waterkraan', 'fontein', 'cemetery tap', 'water'],
     ],
     butNot: [
       ...streets,
@@ -182,10 +182,10 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { service: 'bed' },
     words: [
-      ...['hotel', 'hostel', 'motel', 'inn', 'lodge', 'lodging', 'guest house', 'guesthouse', 'b b', 'bnb', 'bed breakfast', 'bed and breakfast', 'bunkhouse', 'hut', 'mountain shelter', 'refuge', 'youth hostel', 'tourism hotel'],
-      ...['tourism hostel', 'tourism guest house', 'tourism alpine hut', 'gasthof', 'gasthaus', 'gastehaus', 'pension', 'herberge', 'jugendherberge', 'ferienwohnung', 'zimmer frei', '*hutte', 'gite', 'auberge', 'chambre d hote'],
+      ...['hotel', 'hostel', 'motel', 'inn', 'lodge', 'lodging', 'guest house', 'guesthouse', 'b b', 'bnb', 'bed breakfast', 'bed and breakfast', 'bunkhouse', 'hut', 'mountain shelter', 'refuge', 'youth hostel', 'boarding house', 'hostelry', 'tourism hotel'],
+      ...['tourism hostel', 'tourism guest house', 'tourism alpine hut', 'gasthof', 'gasthaus', 'gastehaus', 'pension', '*pension', 'herberge', 'jugendherberge', 'ferienwohnung', 'zimmer frei', '*hutte', 'gite', 'auberge', 'chambre d hote'],
       ...['chambre dhote', 'chambres d hotes', 'chambres dhotes', 'maison d hotes', 'cabane', 'albergue', 'hostal', 'refugio', 'posada', 'pensione', 'casa rural', 'casa de huespedes', 'albergo', 'rifugio', 'ostello', 'locanda', 'affittacamere'],
-      ...['agriturismo', 'bivacco', 'herberg', 'jeugdherberg', 'berghut', 'pensione', 'parador', 'cabin', 'rooms', 'apartment'],
+      ...['agriturismo', 'bivacco', 'herberg', 'jeugdherberg', 'logement', 'berghut', 'pensione', 'parador', 'cabin', 'rooms', 'apartment'],
     ],
     butNot: [...streets, 'ruin', 'ruins', 'building', 'complex', 'love', 'insect', 'picnic', 'pour', 'para', 'animales', 'animali', 'animaliere'],
   },
