@@ -87,7 +87,7 @@ const written: z.input<typeof placeWordsSchema>[] = [
   {
     has: { service: 'hardware-store' },
     words: [
-      ...['hardware', 'hardware store', 'hardware shop', 'ironmonger', 'ironmongers', 'ironmongery', 'diy', 'diy store', 'diy shop', 'diy superstore', 'builders merchant', 'building supplies', 'tool shop', 'tool store', 'farm supplies', 'farm supply', 'farm store'],
+      ...['hardware', 'hardware store', 'hardware shop', 'ironmonger', 'ironmongers', 'ironmongery', 'diy', 'diy store', 'diy shop', 'diy superstore', 'do it yourself', 'builders merchant', 'building supplies', 'tool shop', 'tool store', 'farm supplies', 'farm supply', 'farm store'],
       ...['shop doityourself', 'shop hardware', 'baumarkt', 'eisenwaren*', 'eisenhandl*', 'baucenter', 'heimwerker*', 'werkzeug*', 'baustoff*', 'landhandel', 'quincaillerie', 'bricolage'],
       ...['materiaux de construction', 'ferreteria', 'hagalo usted mismo', 'materiales de construccion', 'tlapaleria', 'ferramenta', 'fai da te', 'bouwmarkt', 'ijzerwaren*', 'ijzerhandel', 'doe het zelf', 'agricultural supplies'],
     ],

@@ -1,3 +1,4 @@
+import { entry } from '#core/maths'
 import { z } from 'zod'
 import { exitKinds, serviceSchema, type Stop } from './service'
 
@@ -58,25 +59,43 @@ export function wordsOf(text: string): string[] {
     .filter((word) => word !== '')
 }
 
+/** Words of one kind, by what their phrases begin with: of two thousand phrases a name has the first word of a few. */
+interface IndexedWords extends Omit<PlaceWords, 'words'> {
+  readonly byFirst: ReadonlyMap<string, PlaceWords['words']>
+  /** The phrases that begin with a part of a word. */
+  readonly byPart: PlaceWords['words']
+}
+
+function indexed({ has, words, butNot }: PlaceWords): IndexedWords {
+  const byFirst = new Map<string, PlaceWords['words']>()
+  for (const phrase of words) entry(byFirst, phrase[0] ?? '', () => []).push(phrase)
+  return { has, butNot, byFirst, byPart: words.filter(([first = '']) => first.includes('*')) }
+}
+
 /**
- * What a place seems to have, by its name and by what a file says of it. A guess that nobody should act on unasked.
+ * What places seem to have, by their names and by what a file says of them; each name looked at once, however often a list of
+ * stops is. A guess that nobody should act on unasked.
  *
- * @param vocabulary earlier entries first: a word that has been understood is not understood otherwise
+ * @param words earlier entries first: a word that has been understood is not understood otherwise
  */
-export function seemsToHave(
-  { name, hint }: Pick<Stop, 'name' | 'hint'>,
-  vocabulary: readonly PlaceWords[],
-): PlaceHas[] {
-  // What is said in brackets, or by a symbol, is said for itself.
-  const texts = [name, hint].map(wordsOf)
-  const understood = texts.map((words) => words.map(() => false))
-  const begins = new Set(texts.flat().flatMap((word) => [word, word.replace(/s$/, '')]))
+export function placesSeenOnce(
+  words: readonly PlaceWords[],
+): (stop: Pick<Stop, 'name' | 'hint'>) => readonly PlaceHas[] {
+  const vocabulary = words.map(indexed)
+  const known = new Map<string, readonly PlaceHas[]>()
+  return ({ name, hint }) => entry(known, `${name}\n${hint}`, () => seemsToHave([name, hint], vocabulary))
+}
+
+/** @param texts what is said in brackets, or by a symbol, is said for itself */
+function seemsToHave(texts: readonly string[], vocabulary: readonly IndexedWords[]): PlaceHas[] {
+  const read = texts.map(wordsOf)
+  const understood = read.map((words) => words.map(() => false))
+  const begins = [...new Set(read.flat().flatMap((word) => [word, word.replace(/s$/, '')]))]
   const seen = new Map<string, PlaceHas>()
-  for (const { has, words: phrases, butNot } of vocabulary) {
-    // Of a thousand phrases nearly all begin with a word that is not there.
-    const near = phrases.filter(([first = '']) => begins.has(first) || first.includes('*'))
+  for (const { has, byFirst, byPart, butNot } of vocabulary) {
+    const near = [...begins.flatMap((word) => byFirst.get(word) ?? []), ...byPart]
     const found = near.flatMap((phrase) =>
-      texts.flatMap((words, t) => {
+      read.flatMap((words, t) => {
         const at = placeOf(phrase, words, understood[t] ?? [], butNot)
         return at === undefined ? [] : [{ t, at, length: phrase.length }]
       }),
@@ -99,11 +118,12 @@ function placeOf(
   for (let at = 0; at + phrase.length <= words.length; at++) {
     const after = at + phrase.length
     const isThere = phrase.every((part, i) => isMeant(part, words[at + i] ?? '') && !understood[at + i])
+    if (!isThere) continue
     const beside = [words[at - 1], words[after]]
     const isOther = beside.some((word) => word !== undefined && butNot.includes(word))
     const isDenied = words.slice(Math.max(0, at - deniesWithin), at).some((word) => denials.includes(word))
     const isClosed = words.length === after + 1 && words[after] === 'closed'
-    if (isThere && !isOther && !isDenied && !isClosed) return at
+    if (!isOther && !isDenied && !isClosed) return at
   }
   return undefined
 }
@@ -113,19 +133,6 @@ function isMeant(part: string, word: string): boolean {
   if (part.startsWith('*')) return word.endsWith(part.slice(1))
   if (part.endsWith('*')) return word.startsWith(part.slice(0, -1))
   return word === part || word === `${part}s`
-}
-
-/** What stops seem to have, each name looked at once, however often a list of stops is. */
-export function placesSeenOnce(
-  words: readonly PlaceWords[],
-): (stop: Pick<Stop, 'name' | 'hint'>) => readonly PlaceHas[] {
-  const known = new Map<string, readonly PlaceHas[]>()
-  return (stop) => {
-    const key = `${stop.name}\n${stop.hint}`
-    const has = known.get(key) ?? seemsToHave(stop, words)
-    known.set(key, has)
-    return has
-  }
 }
 
 /** Something that a stop seems to have and is not said to have. */

@@ -1,8 +1,8 @@
 import { catalogue, placeWords } from '#catalogue'
 import {
   newStop,
+  placesSeenOnce,
   proposalsFor,
-  seemsToHave,
   serviceSchema,
   withoutProposal,
   withProposals,
@@ -12,8 +12,9 @@ import {
 import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 
+const look = placesSeenOnce(placeWords)
 const has = (name: string, hint = '') =>
-  seemsToHave({ name, hint }, placeWords).map((each) => ('service' in each ? each.service : each.exit))
+  look({ name, hint }).map((each) => ('service' in each ? each.service : each.exit))
 
 describe('the words of a name', () => {
   it.each([
@@ -100,7 +101,7 @@ describe('what a place seems to have', () => {
 })
 
 describe('proposals', () => {
-  const seen = (stop: Stop) => seemsToHave(stop, placeWords)
+  const seen = (stop: Stop) => look(stop)
   const stops = [
     newStop('a', 'Bike shop, railway station and ferry', 10),
     { ...newStop('b', 'Shop and water', 20), services: [serviceSchema.parse({ kind: 'water', hours: '24/7' })] },
