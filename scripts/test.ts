@@ -1,9 +1,11 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { relative } from 'node:path'
+import { parseArgs } from 'node:util'
 import { buildIfStale } from './build'
 import { runChild } from './children'
 import { ensurePrograms, headlessChromium, mariadb } from './debian'
-import { tryInterface } from './interface-tests'
+import { seedOfCommit } from './drawn-tests'
+import { drawInterfaceTests, tryInterface } from './interface-tests'
 import type { LockNote } from './lock'
 import { run } from './run'
 import { lockFolder } from './service'
@@ -11,6 +13,27 @@ import { ScriptError } from './script-error'
 
 const folder = '.data/test'
 const results = 'test-results'
+
+/** Which tests of the interface are tried: all of them, or those that are drawn by a word. */
+interface TestOptions {
+  readonly whole: boolean
+  readonly seed: string
+}
+
+/** @throws ScriptError with the usage where the words are not understood */
+function readOptions(args: readonly string[]): TestOptions {
+  try {
+    const { values } = parseArgs({
+      args: [...args],
+      options: { whole: { type: 'boolean', default: false }, seed: { type: 'string' } },
+    })
+    return { whole: values.whole, seed: values.seed ?? seedOfCommit() }
+  } catch (error) {
+    throw new ScriptError(
+      `${error instanceof Error ? error.message : String(error)}; usage: ./test [--whole] [--seed WORD]`,
+    )
+  }
+}
 
 /** How many checks and tests were content, and the names of those that were not. */
 interface Tally {
@@ -129,9 +152,16 @@ async function vitest(): Promise<void> {
   )
 }
 
-async function playwright(note: (note: Partial<LockNote>) => void): Promise<void> {
+async function playwright({ whole, seed }: TestOptions, note: (note: Partial<LockNote>) => void): Promise<void> {
   console.log('\n— The interface, in Chromium')
-  const ok = await tryInterface(folder, note)
+  const args: string[] = []
+  if (!whole) {
+    const list = `${results}/drawn-tests`
+    const { drawn, all } = await drawInterfaceTests(list, seed)
+    console.log(`${drawn} of ${all} tests, drawn by “${seed}”: ./test --whole tries all.`)
+    args.push(`--test-list=${list}`)
+  }
+  const ok = await tryInterface(folder, note, args)
   addReport(
     `${results}/report.json`,
     ({ suites }: PlaywrightReport) => {
@@ -146,6 +176,7 @@ async function playwright(note: (note: Partial<LockNote>) => void): Promise<void
 }
 
 await run(async () => {
+  const options = readOptions(process.argv.slice(2))
   const note = await lockFolder(folder)
   rmSync(results, { recursive: true, force: true })
   mkdirSync(results, { recursive: true })
@@ -155,7 +186,7 @@ await run(async () => {
   await Promise.all([checkInTurn(types), checkInTurn(theRest)])
   await vitest()
 
-  await playwright(note)
+  await playwright(options, note)
   console.log(`\n${tally.passed} passed, ${tally.failed.length} failed`)
   // Once more at the end, where nobody has to look for them.
   for (const name of tally.failed) console.error(`✗ ${name}`)

@@ -6,7 +6,7 @@ import { beginTrip, analysed, rowOf, saved, signUp, takeFromCatalogue, verdicts 
 
 const gpxFile = { name: 'quern.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(demoGpx()) }
 
-test('from a GPX file to a kit that can be argued with', { tag: '@proof' }, async ({ page }) => {
+test('from a GPX file to a kit that can be argued with', { tag: ['@proof', '@always'] }, async ({ page }) => {
   await signUp(page, 'Maren')
   await beginTrip(page, 'Over two passes')
 
