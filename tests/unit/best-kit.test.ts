@@ -43,14 +43,14 @@ it('what is told of a kit adds up', () => {
   expect(choice.netH).toBeCloseTo(choice.emptyH - choice.promiseH - 320 / 500, 12)
 })
 
-it('the dial begins where 100 g spare a hundredth of what all could spare', () => {
+it('the dial begins where 100 g spare nine thousandths of what all could spare', () => {
   const ledger = indexLedger(workedExample())
   const everything = choiceOf(
     ledger,
     ledger.items.map(({ max }) => max),
   )
-  // To two digits: 10 000 over the 4.382 h that all of it saves.
-  expect(10_000 / (everything.emptyH - everything.promiseH)).toBeCloseTo(2282.04, 1)
-  expect(usualGramsPerHour(ledger)).toBe(2300)
+  // To two digits: 100 g over 0.009 of the 4.382 h that all of it saves.
+  expect(100 / 0.009 / (everything.emptyH - everything.promiseH)).toBeCloseTo(2535.6, 1)
+  expect(usualGramsPerHour(ledger)).toBe(2500)
   expect(usualGramsPerHour({ ...ledger, items: [] })).toBeNull()
 })
