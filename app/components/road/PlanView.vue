@@ -131,6 +131,11 @@ function point(event: PointerEvent) {
             :stroke-width="size / 3"
           />
         </g>
+        <!-- Under the names: wherever one is, the place there can be read. -->
+        <g v-if="cursor" class="pointer-events-none">
+          <circle :cx="cursor.x" :cy="cursor.y" r="8" class="fill-none stroke-ink" stroke-width="2" />
+          <circle :cx="cursor.x" :cy="cursor.y" r="1.8" class="fill-ink" />
+        </g>
         <text
           v-for="label in labels"
           :key="label.id"
@@ -141,10 +146,6 @@ function point(event: PointerEvent) {
         >
           {{ label.text }}
         </text>
-        <g v-if="cursor" class="pointer-events-none">
-          <circle :cx="cursor.x" :cy="cursor.y" r="8" class="fill-none stroke-ink" stroke-width="2" />
-          <circle :cx="cursor.x" :cy="cursor.y" r="1.8" class="fill-ink" />
-        </g>
         <g :transform="`translate(${north.x} ${north.y})`" class="fill-soft text-[11px]" aria-hidden="true">
           <path d="M0 -16 L5 4 L0 0 L-5 4 Z" />
           <text y="18" text-anchor="middle">north</text>
