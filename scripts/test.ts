@@ -156,7 +156,8 @@ async function playwright({ whole, seed }: TestOptions, note: (note: Partial<Loc
   console.log('\n— The interface, in Chromium')
   const args: string[] = []
   if (!whole) {
-    const list = `${results}/drawn-tests`
+    // Not among the results: Playwright clears those before it reads it.
+    const list = `${folder}/drawn-tests`
     const { drawn, all } = await drawInterfaceTests(list, seed)
     console.log(`${drawn} of ${all} tests, drawn by “${seed}”: ./test --whole tries all.`)
     args.push(`--test-list=${list}`)
