@@ -1,5 +1,5 @@
-import { entry } from '#core/maths'
 import { z } from 'zod'
+import { entry } from '../maths'
 import { exitKinds, serviceSchema, type Stop } from './service'
 
 /** What a place may have for a rider: a service, or a way out of the ride. */
