@@ -5,7 +5,7 @@ import { BaseSequencer, type Reporter, type TestModule, type TestSpecification, 
 
 /** Tests of rooms that are left out, of words and drawings; and those that read texts by the thousand. */
 const leftOut = [
-  ...['unlock', 'calculators'],
+  ...['unlock', 'calculators', 'stress'],
   ...['amounts', 'bike-side-view', 'failure'],
   ...['text', 'gpx-fuzz'],
 ].map((name) => `tests/unit/${name}.test.ts`)
