@@ -10,6 +10,7 @@ export const deedKindWords: Readonly<Record<DeedKind, string>> = {
   job: 'do at home',
   practice: 'practise',
   parcel: 'post ahead',
+  buy: 'buy there',
   ask: 'ask',
   wait: 'wait',
   sleep: 'sleep there',
@@ -20,7 +21,7 @@ export const deedKindWords: Readonly<Record<DeedKind, string>> = {
 /** A deed as one would say what to do: "Mule: fresh brake pads", "Post a tyre, 622 to Brannock". */
 export function deedInWords(
   deed: Deed,
-  { bikes, crew, stops }: Pick<Trip, 'bikes' | 'crew' | 'stops'>,
+  { bikes, crew, stops, bench }: Pick<Trip, 'bikes' | 'crew' | 'stops' | 'bench'>,
   { jobs, techniques, services, families }: Pick<Reference, 'jobs' | 'techniques' | 'services' | 'families'>,
 ): string {
   const stop = (id: string) => nameIn(stops, id)
@@ -32,6 +33,8 @@ export function deedInWords(
       return `${nameIn(crew, deed.riderId)} practises: ${nameIn(techniques, deed.techniqueId)}`
     case 'parcel':
       return `Post ${classInWords(deed.classId, families)}, to ${stop(deed.stopId)}`
+    case 'buy':
+      return `Buy at ${stop(deed.stopId)}, not before: ${nameIn(bench, deed.thingId)}`
     case 'ask':
       return deed.classId === null
         ? `Ask whether the ${service(deed.service)} at ${stop(deed.stopId)} is there`

@@ -64,6 +64,7 @@ const fields: Readonly<Record<string, string>> = {
   nights: 'nights that are settled',
   owned: 'how many there are already',
   broughtBy: 'who brings it',
+  boughtAt: 'where it is bought on the way',
   shed: 'whose shed it is of',
 }
 

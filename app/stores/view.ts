@@ -1,4 +1,5 @@
 import { createGlobalState, useLocalStorage, usePreferredDark } from '@vueuse/core'
+import type { Stop } from '#core/supply'
 import { KM_PER_MILE, type UnitSystem } from '#core/units'
 import { climbInWords, climbRateInWords, gramsInWords, handfulG, kmInWords, massWord, stretchInWords } from '#wording'
 import { computed } from 'vue'
@@ -20,6 +21,8 @@ export const useView = createGlobalState(() => {
     massWord: computed(() => massWord(system.value)),
     handfulG: computed(() => handfulG(system.value)),
     km: (value: number) => kmInWords(value, system.value),
+    shopInWords: ({ name, roadKm }: Pick<Stop, 'name' | 'roadKm'>) =>
+      `bought at ${name}, ${kmInWords(roadKm, system.value)}`,
     stretch: (fromKm: number, toKm: number) => stretchInWords(fromKm, toKm, system.value),
     climb: (value: number) => climbInWords(value, system.value),
     climbRate: (metresPerKm: number) => climbRateInWords(metresPerKm, system.value),

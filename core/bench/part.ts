@@ -80,6 +80,7 @@ export function partOf(
     pin: null,
     from: null,
     shed: null,
+    boughtAt: null,
   }
 }
 

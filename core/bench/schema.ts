@@ -39,6 +39,8 @@ export const thingSchema = z.object({
   owned: z.number().int().min(0).max(mostOfAThing).nullable().default(null),
   /** The rider of the crew whose it is; null where it is everybody's. */
   broughtBy: idSchema.nullable().default(null),
+  /** The stop where it is bought on the way; null where it comes along from the start (`purchaseOf` in the ledger of a trip). */
+  boughtAt: idSchema.nullable().default(null),
   note: text(1000).default(''),
 })
 export type Thing = z.infer<typeof thingSchema>
@@ -46,6 +48,10 @@ export type Thing = z.infer<typeof thingSchema>
 /** How many pieces of a thing need not be bought: where nobody has said, all of what is of a shed, and none of anything else. */
 export const piecesThere = ({ owned, shed, count }: Pick<Thing, 'owned' | 'shed' | 'count'>): number =>
   owned ?? (shed === null ? 0 : count)
+
+/** Whether a thing is something that shops along the way may have: spares and supplies, no tool. */
+export const isSupply = ({ units, provides, heads }: Pick<Thing, 'units' | 'provides' | 'heads'>): boolean =>
+  Object.keys(units).length > 0 && provides.length === 0 && heads.length === 0
 
 /** A generic thing to be had: the planning values a bench starts from. */
 export const catalogueItemSchema = z.object({

@@ -101,19 +101,29 @@ function pool(events: readonly IndexedEvent[]): IndexedEvent {
   }
 }
 
-/** Tries are ordered on all legs as on the one where most is at stake: for a search that is near enough. */
+/**
+ * Tries are ordered on all legs as on the one where most is at stake: for a search that is near enough, unless a fix spares
+ * nothing on some of them, as one with what is bought on the way before it is there.
+ */
 function orderedOnce(event: IndexedEvent): IndexedEvent {
+  if (event.fixes.some((fix) => event.lossH.some((_, leg) => isVain(event, fix, leg)))) return event
   const stakes = event.perLeg.map(
     (failures, leg) => (failures + (event.wear?.lives[leg] ?? 0)) * numberAt(event.lossH, leg),
   )
   return { ...event, orderedAsOn: stakes.indexOf(Math.max(...stakes)) }
 }
 
-/** The legs at which joined ones start: where most is refilled or fitted anew. */
+/** Whether a fix spares nothing on a leg where the failure costs something. */
+const isVain = ({ lossH }: IndexedEvent, { residualH }: IndexedFix, leg: number) =>
+  numberAt(lossH, leg) > 0 && numberAt(residualH, leg) >= numberAt(lossH, leg)
+
+/** The legs at which joined ones start: where most is refilled, fitted anew, or there for the first time. */
 function startsOf({ legs, refillChance, events }: IndexedLedger, most: number): number[] {
+  const isFirst = (event: IndexedEvent, leg: number) =>
+    event.fixes.some((fix) => isVain(event, fix, leg - 1) && !isVain(event, fix, leg))
   const refilled = (leg: number) =>
     refillChance.reduce((sum, chances) => sum + numberAt(chances, leg), 0) +
-    refillChance.length * events.filter(({ wear }) => wear?.freshAtLegs.includes(leg)).length
+    refillChance.length * events.filter((event) => event.wear?.freshAtLegs.includes(leg) || isFirst(event, leg)).length
   return Array.from({ length: legs - 1 }, (_, i) => i + 1)
     .sort((a, b) => refilled(b) - refilled(a))
     .slice(0, most - 1)

@@ -52,9 +52,10 @@ export function differsIn(thing: Thing, owned: OwnedThing, condition: number): (
   ]
 }
 
-/** The thing of the bench as the shed says it; how many there are, who brings them, and their pin, stay. */
+/** The thing of the bench as the shed says it; how many there are, who brings them, where they are bought, and their pin, stay. */
 export function asInShed(thing: Thing, owned: OwnedThing, condition: number): Thing {
-  return { ...laidFromShed(owned, thing.id, condition), count: thing.count, broughtBy: thing.broughtBy, pin: thing.pin }
+  const { count, broughtBy, boughtAt, pin } = thing
+  return { ...laidFromShed(owned, thing.id, condition), count, broughtBy, boughtAt, pin }
 }
 
 /** The thing of the shed as the bench says it; what only a shed knows stays. */

@@ -11,12 +11,14 @@ import type { Trip } from '../trip'
 /** Gas in a cartridge of which nobody knows, g. Planning value. */
 const usualGasG = 16
 
-/** Pieces on the bench that serve the same bikes in the same amounts: one stock of the ledger. */
+/** Pieces on the bench that serve the same bikes in the same amounts, from the same place on: one stock of the ledger. */
 interface Variety {
   readonly stock: string
   readonly classId: string
   readonly serves: ReadonlySet<string>
   readonly gasG: number
+  /** The leg from which on they are there: 0 for what comes along from the start. */
+  readonly fromLeg: number
 }
 
 /** Stocks that a fix may draw, with the amounts: one way out of several. */
@@ -36,9 +38,11 @@ export class BenchSupply {
   /** The class that refills each stock. */
   readonly classOf = new Map<string, string>()
 
+  /** @param fromLegs of the things that are bought on the way, the leg from which on each is there */
   constructor(
     trip: Pick<Trip, 'bikes' | 'bench'>,
     private readonly reference: Reference,
+    private readonly fromLegs: ReadonlyMap<string, number> = new Map(),
   ) {
     const wants = trip.bikes.flatMap((bike) => requirementsOf(bike, reference))
     for (const thing of trip.bench) {
@@ -54,6 +58,12 @@ export class BenchSupply {
     return this.unitsOfThing.get(thing.id) ?? {}
   }
 
+  /** The leg from which on all that a fix draws is there. */
+  fromLegOf(draw: Draw): number {
+    const found = this.varieties.filter(({ stock }) => stock in draw)
+    return Math.max(0, ...found.map(({ fromLeg }) => fromLeg))
+  }
+
   private varietyOf(thing: Thing, classId: string, wants: readonly Requirement[]): Variety {
     const served = wants.filter((want) => {
       const fit = spareFit(thing, classId, want, this.reference)
@@ -61,14 +71,19 @@ export class BenchSupply {
     })
     const serves = new Set(served.map((want) => wantKey(want.bike, want.group, want.classId)))
     const gasG = thing.measures.gasG ?? usualGasG
+    const fromLeg = this.fromLegs.get(thing.id) ?? 0
     const known = this.varieties.find(
-      (variety) => variety.classId === classId && variety.gasG === gasG && isSameSet(variety.serves, serves),
+      (variety) =>
+        variety.classId === classId &&
+        variety.gasG === gasG &&
+        variety.fromLeg === fromLeg &&
+        isSameSet(variety.serves, serves),
     )
     if (known) return known
     const servesAll = wants.every((want) => want.classId !== classId || served.includes(want))
     const isFirst = !this.varieties.some((variety) => variety.stock === classId)
     const stock = servesAll && isFirst ? classId : `${classId}/${thing.id}`
-    const variety = { stock, classId, serves, gasG }
+    const variety = { stock, classId, serves, gasG, fromLeg }
     this.varieties.push(variety)
     this.classOf.set(stock, classId)
     return variety

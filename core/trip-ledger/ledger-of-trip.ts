@@ -16,6 +16,7 @@ import { nth } from '../validation'
 import { BenchSupply, type Draw } from './bench-supply'
 import { exposureTo, type Exposure } from './exposure'
 import { Hands } from './hands'
+import { purchaseOf, type Purchase } from './purchase'
 import { TurningNeeds } from './turning-needs'
 
 /** Where an event of a ledger comes from, for people to read. */
@@ -93,6 +94,7 @@ interface Strike {
 }
 
 class Writer {
+  private readonly purchases: ReadonlyMap<string, Purchase>
   private readonly supply: BenchSupply
   private readonly turning: TurningNeeds
   private readonly hands: Hands
@@ -105,7 +107,14 @@ class Writer {
     private readonly reference: Reference,
     private readonly costs: CostsOfFailing,
   ) {
-    this.supply = new BenchSupply(trip, reference)
+    this.purchases = new Map(
+      trip.bench.flatMap((thing) => {
+        const purchase = purchaseOf(thing, trip.stops, costs)
+        return purchase ? [[thing.id, purchase]] : []
+      }),
+    )
+    const fromLegs = new Map(Array.from(this.purchases, ([id, { leg }]) => [id, leg]))
+    this.supply = new BenchSupply(trip, reference, fromLegs)
     this.turning = new TurningNeeds(trip.bench, strongestHandN(trip))
     this.hands = new Hands(practisedInTime(trip.crew, trip.ride.start), trip.dials.helper, reference)
   }
@@ -208,7 +217,7 @@ class Writer {
     return ways.flatMap(({ id, draw }) =>
       airs.flatMap((air) => {
         const workH = fix.minutes / 60 + air.workH
-        const plain = { ...written, id: `${id}${air.mark}`, uses: { ...draw } }
+        const plain = { ...this.onceThere(written, draw, exposure), id: `${id}${air.mark}`, uses: { ...draw } }
         const borrowed = exposure.toWrenchH
         return [
           ...(needs ? [{ ...plain, needs: [...air.functions, ...needs], workH }] : []),
@@ -225,6 +234,21 @@ class Writer {
         ]
       }),
     )
+  }
+
+  /** A fix with what is bought on the way leaves as much as the failure costs before it is there, so that nobody tries it. */
+  private onceThere<T extends Pick<LedgerFix, 'residualH' | 'residualWalkH'>>(
+    written: T & { readonly residualH: readonly number[]; readonly residualWalkH: readonly number[] },
+    draw: Draw,
+    { walkH, priceH }: Exposure,
+  ): T {
+    const from = this.supply.fromLegOf(draw)
+    if (from === 0) return written
+    return {
+      ...written,
+      residualH: written.residualH.map((hours, leg) => (leg < from ? nth(walkH, leg) + nth(priceH, leg) : hours)),
+      residualWalkH: written.residualWalkH.map((hours, leg) => (leg < from ? nth(walkH, leg) : hours)),
+    }
   }
 
   /** Each pump on the bench by itself, as the strokes it takes decide the minutes. */
@@ -272,7 +296,8 @@ class Writer {
       legs: this.costs.legs,
       items: bench.map((thing) => ({
         id: thing.id,
-        massG: thing.massG,
+        // Grams count for as much of the road as they are carried.
+        massG: thing.massG * (this.purchases.get(thing.id)?.carried ?? 1),
         max: thing.count,
         provides: [
           ...thing.provides,
@@ -280,9 +305,9 @@ class Writer {
           ...this.turning.functionsOf(thing.id),
         ],
         units: this.supply.unitsOf(thing),
-        condition: conditionOf(thing, this.reference.works),
+        condition: this.purchases.get(thing.id)?.chance ?? conditionOf(thing, this.reference.works),
         price: this.priceOf(thing),
-        owned: piecesThere(thing),
+        owned: this.purchases.has(thing.id) ? 0 : piecesThere(thing),
       })),
       stocks: [...stocks].sort().map((id) => ({
         id,

@@ -13,6 +13,8 @@ export type Deed =
   | { readonly kind: 'practice'; readonly riderId: string; readonly techniqueId: string }
   /** A part posted ahead to oneself. */
   | { readonly kind: 'parcel'; readonly stopId: string; readonly service: string; readonly classId: string }
+  /** A thing of the bench that is bought on the way, and does not come along from the start. */
+  | { readonly kind: 'buy'; readonly stopId: string; readonly thingId: string }
   /** A question to a place: whether it has a part, or whether it is there at all. */
   | { readonly kind: 'ask'; readonly stopId: string; readonly service: string; readonly classId: string | null }
   /** A wait, should there be need, until a place opens. */
@@ -26,7 +28,7 @@ export type Deed =
 export type DeedKind = Deed['kind']
 
 /** What of a plan a deed makes other. */
-export type Doable = Pick<Trip, 'bikes' | 'crew' | 'stops' | 'ride' | 'road'>
+export type Doable = Pick<Trip, 'bikes' | 'crew' | 'stops' | 'ride' | 'road' | 'bench'>
 export type Change = Partial<Doable>
 
 /** What is known beside the plan. */
@@ -53,6 +55,8 @@ export function isPlanned(trip: Doable, deed: Deed): boolean {
       return Boolean(
         stop?.services.some(({ kind, parcel }) => kind === deed.service && parcel[deed.classId] !== undefined),
       )
+    case 'buy':
+      return trip.bench.some(({ id, boughtAt }) => id === deed.thingId && boughtAt === deed.stopId)
     case 'wait':
       return stop?.waitH === deed.hours
     case 'sleep':
@@ -81,6 +85,8 @@ export function carriedOut(trip: Doable, deed: Deed, { lengthKm, newId }: Beside
       }
     case 'parcel':
       return withService(trip, deed, (service) => ({ ...service, parcel: { ...service.parcel, [deed.classId]: 1 } }))
+    case 'buy':
+      return boughtAt(trip, deed.thingId, deed.stopId)
     case 'wait':
     case 'sleep':
       return stayingAt(trip, deed)
@@ -112,10 +118,16 @@ export function takenBack(trip: Doable, deed: Deed): Change {
         const { [deed.classId]: _, ...parcel } = service.parcel
         return { ...service, parcel }
       })
+    case 'buy':
+      return boughtAt(trip, deed.thingId, null)
     default:
       return {}
   }
 }
+
+const boughtAt = ({ bench }: Pick<Trip, 'bench'>, thingId: string, stopId: string | null): Change => ({
+  bench: bench.map((thing) => (thing.id === thingId ? { ...thing, boughtAt: stopId } : thing)),
+})
 
 function stayingAt(trip: Doable, deed: Extract<Deed, { kind: 'wait' | 'sleep' }>): Change {
   const stop = trip.stops.find(({ id }) => id === deed.stopId)

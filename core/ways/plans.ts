@@ -5,8 +5,9 @@ import type { Reference } from '../reference'
 import type { OpeningCache } from '../ride'
 import type { Survey } from '../road'
 import { KitSearch } from '../search'
+import type { Thing } from '../bench'
 import type { Trip } from '../trip'
-import { ledgerOfTrip, type LedgerOfTrip } from '../trip-ledger'
+import { ledgerOfTrip, purchaseOf, type LedgerOfTrip, type Purchase } from '../trip-ledger'
 import type { Change } from './deed'
 
 /** A plan with its ledger, and what becomes of it where one thing of it is otherwise. */
@@ -35,6 +36,11 @@ export class Plans {
     const isRoadSame = !change.stops && !change.ride && !change.road
     const costs = isRoadSame ? this.costs : new CostsOfFailing(plan, this.survey, this.reference, this.book, this.costs)
     return { ...ledgerOfTrip(plan, this.survey, this.reference, costs).ledger, gramsPerHour }
+  }
+
+  /** What it would be to buy a thing of the bench at a stop; nothing where no shop can have it. */
+  purchaseAt(thing: Thing, stopId: string): Purchase | undefined {
+    return purchaseOf({ ...thing, boughtAt: stopId }, this.trip.stops, this.costs)
   }
 
   /** What a kit promises by a ledger of the same things. */

@@ -35,6 +35,8 @@ export function priceOf(deed: Deed, { bikes, dials }: Pick<Trip, 'bikes' | 'dial
     case 'ask':
     case 'borrow':
       return priced('errands.ask', errands.ask)
+    // What is bought has its price as a thing of the kit, wherever that is.
+    case 'buy':
     case 'wait':
     case 'sleep':
     case 'together':

@@ -65,6 +65,8 @@ export const leastToldH = 0.5 / 60
 
 /** So many parcels are weighed, those of the classes first on which most hangs. */
 const mostParcels = 24
+/** So many purchases on the way are weighed, those first of which most may come. */
+const mostPurchases = 8
 /** So many questions are weighed, those first on which most hangs: each takes two kits that are chosen anew. */
 const mostQuestions = 6
 /** Of a part that is as likely as this to be there, or as unlikely, the answer is known. */
@@ -136,6 +138,8 @@ function* allWays(
   const classes = classesAsked(plans)
   for (const deed of parcels(trip, reference, atStake, classes)) yield weighed(deed)
   for (const way of jobs) yield weighedAnew(way)
+  for (const deed of purchasesPlanned(trip)) yield weighedAnew(weighed(deed, true))
+  for (const deed of purchases(plans, atStake, counts)) yield weighedAnew(weighed(deed))
   for (const { deed, answers } of questions(trip, reference, atStake, classes)) {
     const bests = answers.map(({ chance, change }) => ({ chance, ...plans.best(plans.ledgerWith(change)) }))
     const gainH = nowCostH - bests.reduce((sum, { chance, costH }) => sum + chance * costH, 0)
@@ -186,6 +190,38 @@ function parcels(trip: Trip, { services, families }: Reference, atStake: AtStake
         .map(({ stop, service }): Deed => ({ kind: 'parcel', stopId: stop.id, service: service.kind, classId })),
     )
     .slice(0, mostParcels)
+}
+
+const purchasesPlanned = ({ bench, stops }: Trip): Deed[] =>
+  bench.flatMap(({ id: thingId, boughtAt: stopId }): Deed[] =>
+    stopId !== null && stops.some(({ id }) => id === stopId) ? [{ kind: 'buy', stopId, thingId }] : [],
+  )
+
+/**
+ * What may be bought on the way and not be carried until then, that first of which most may come: no more than the grams of
+ * what is carried, for as far as it would not be; of what stays at home no more than hangs on it.
+ */
+function purchases(plans: Plans, atStake: AtStake, counts: ArrayLike<number>): Deed[] {
+  const { trip, laid } = plans
+  const { gramsPerHour } = laid.ledger
+  return trip.bench
+    .flatMap((thing, i) => {
+      if (thing.boughtAt !== null) return []
+      const carriedG = thing.massG * nth(counts, i)
+      const hangsOn = Math.max(0, ...Object.keys(thing.units).map((classId) => atStake.onClass(classId)))
+      return trip.stops.flatMap(({ id: stopId }) => {
+        const purchase = plans.purchaseAt(thing, stopId)
+        if (!purchase || purchase.leg === 0 || purchase.leg >= laid.ledger.legs) return []
+        const { chance, carried } = purchase
+        const most = carriedG > 0 && gramsPerHour !== null ? ((1 - carried) * carriedG) / gramsPerHour : hangsOn
+        const deed: Deed = { kind: 'buy', stopId, thingId: thing.id }
+        return [{ deed, most: chance * most }]
+      })
+    })
+    .filter(({ most }) => most >= leastToldH)
+    .sort((a, b) => b.most - a.most)
+    .slice(0, mostPurchases)
+    .map(({ deed }) => deed)
 }
 
 /** The classes that settle something on the trip, or that a fix draws on. */

@@ -398,6 +398,7 @@ export const things = mysqlTable(
     shed: varchar('shed_id', { length: 60 }),
     owned: int('owned'),
     broughtBy: varchar('brought_by', { length: 60 }),
+    boughtAt: varchar('bought_at', { length: 60 }),
     note: text('note').notNull(),
     /** Its heads and measures as JSON; null where it was laid down before they were told apart from functions. */
     build: longtext('build'),

@@ -259,28 +259,15 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.things,
-      bench.map(
-        (
-          { id, name, massG, count, condition, pin, from, shed, owned, broughtBy, note, heads, comesApart, measures },
-          position,
-        ) => ({
-          tripId,
-          id,
-          position,
-          name,
-          massG,
-          count,
-          condition,
-          pinMin: pin?.min ?? null,
-          pinMax: pin?.max ?? null,
-          takenFrom: from,
-          shed,
-          owned,
-          broughtBy,
-          note,
-          build: JSON.stringify({ heads, comesApart, measures }),
-        }),
-      ),
+      bench.map(({ pin, from, heads, comesApart, measures, provides: _, units: __, ...thing }, position) => ({
+        ...thing,
+        tripId,
+        position,
+        pinMin: pin?.min ?? null,
+        pinMax: pin?.max ?? null,
+        takenFrom: from,
+        build: JSON.stringify({ heads, comesApart, measures }),
+      })),
     )
     await insertAll(
       db,

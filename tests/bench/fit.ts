@@ -31,6 +31,7 @@ export async function benchFit(): Promise<void> {
     shed: null,
     owned: null,
     broughtBy: null,
+    boughtAt: null,
     note: '',
   }))
   say(

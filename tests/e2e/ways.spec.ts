@@ -108,6 +108,46 @@ test('a job is put on a day among the jobs of its bike; one that comes too late 
   await expect(planned).toHaveCount(0)
 })
 
+test('what is bought on the way is said of the thing, bought in the kit, and comes along again', async ({ page }) => {
+  await openOwnDemo(page, 'bench', alone())
+  const name = 'Tube 622 × 28–47, light'
+  const line = page.getByRole('list', { name: 'Things on the bench' }).getByRole('listitem').filter({ hasText: name })
+  await line.getByRole('button', { name: `Change ${name}` }).click()
+  const dialog = page.getByRole('dialog')
+  const comes = dialog.getByLabel('Comes along')
+  await expect(comes).toHaveValue('')
+  await comes.selectOption('quillby')
+  await expectNoAxeViolations(page)
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(line).toContainText('bought at Quillby')
+  await expect(line).toContainText('buy')
+  await saved(page)
+  const boughtAt = async () =>
+    (await onServer(page.request, tripId(page))).bench.find(({ id }) => id === 'tube-622-light')?.boughtAt
+  expect(await boughtAt()).toBe('quillby')
+
+  await page.goto(page.url().replace('/bench', '/weigh?room=ways'))
+  const had = group(page, 'Carried and planned').getByRole('listitem')
+  await expect(had.filter({ hasText: name }).first()).toContainText('buy')
+  await weighed(page)
+  const deed = had.filter({ hasText: 'Buy at Quillby, not before' })
+  await deed.getByRole('button', { name: /^buy there/ }).click()
+  await expect(deed).toHaveCount(0)
+  await expect.poll(boughtAt).toBeNull()
+  await page.keyboard.press('Control+z')
+  await expect.poll(boughtAt).toBe('quillby')
+})
+
+test('a tool is not bought on the way: no place is known to have one', async ({ page }) => {
+  await openOwnDemo(page, 'bench', alone())
+  await page
+    .getByRole('button', { name: /^Change Mini pump/ })
+    .first()
+    .click()
+  await expect(page.getByRole('dialog').getByLabel('Trusted to')).toBeVisible()
+  await expect(page.getByRole('dialog').getByLabel('Comes along')).toHaveCount(0)
+})
+
 test.describe('on the phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true })
 

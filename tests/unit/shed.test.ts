@@ -261,7 +261,7 @@ describe('a thing of the shed on a bench', () => {
       { ...laid, id: 'borrowed', shed: null, owned: 1 },
     ]
     const pieces = (carried: Record<string, number>) =>
-      toGet(bench, carried).map(({ thing, pieces: count }) => [thing.id, count])
+      toGet(bench, carried, []).map(({ thing, pieces: count }) => [thing.id, count])
     expect(pieces({ first: 2 })).toEqual([])
     expect(pieces({ first: 3, second: 2, borrowed: 1 })).toEqual([
       ['first', 1],

@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { divisible, piecesThere, thingSchema, type Thing } from '#core/bench'
+import { divisible, isSupply, piecesThere, shopOf, thingSchema, type Thing } from '#core/bench'
 import { useTripStore } from '../../stores/trip'
+import { useView } from '../../stores/view'
 import MeasureField from '../common/MeasureField.vue'
 import ThingForm from './ThingForm.vue'
 
 /** One thing of the bench in full. */
 const store = useTripStore()
+const { shopInWords } = useView()
 defineProps<{ thing: Thing; isNew: boolean }>()
 defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
 </script>
@@ -46,6 +48,19 @@ defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
         <select v-model="draft.broughtBy" class="field mt-1 text-ink">
           <option :value="null">the crew, as one</option>
           <option v-for="rider in store.openTrip.crew" :key="rider.id" :value="rider.id">{{ rider.name }}</option>
+        </select>
+      </label>
+      <label v-if="isSupply(draft) && store.openTrip.stops.length" class="block text-sm text-soft"
+        >Comes along
+        <select
+          :value="shopOf(draft, store.openTrip.stops)?.id ?? ''"
+          class="field mt-1 text-ink"
+          @change="draft.boughtAt = ($event.target as HTMLSelectElement).value || null"
+        >
+          <option value="">from the start</option>
+          <option v-for="stop in store.openTrip.stops" :key="stop.id" :value="stop.id">
+            {{ shopInWords(stop) }}
+          </option>
         </select>
       </label>
       <button v-if="!isNew && divisible(draft)" type="button" class="button" @click="$emit('part', draft)">

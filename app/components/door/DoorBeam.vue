@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { WeighedAtTheDoor } from '#catalogue/demo'
-import { hoursInWords } from '#wording'
+import { hoursInWords, verdictInWords } from '#wording'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { api, linesOf } from '../../http/api'
 import { beamScale } from '../../drawing/beam-scale'
@@ -66,9 +66,7 @@ const takenG = computed(() => things.value.reduce((sum, { n, carriedG }) => sum 
           >
           <span class="figures text-right text-xs text-tin-ink/70">{{ grams(thing.carriedG) }}</span>
           <BeamBars :price-h="thing.priceH" :hours="thing.hours" :taken="thing.n > 0" :scale="scale" />
-          <span class="stamped pr-1 text-right text-xs">{{
-            thing.n > 1 ? `take ${thing.n}` : thing.n === 1 ? 'take' : 'leave'
-          }}</span>
+          <span class="stamped pr-1 text-right text-xs">{{ verdictInWords(thing.n) }}</span>
         </button>
       </li>
     </ul>

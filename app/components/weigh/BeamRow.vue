@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import { Pin } from '@lucide/vue'
-import { hoursInWords } from '#wording'
+import { shopOf } from '#core/bench'
+import { hoursInWords, verdictInWords } from '#wording'
 import { computed } from 'vue'
 import type { WeighedThing } from '../../stores/verdicts'
 import type { BeamScale } from '../../drawing/beam-scale'
+import { useTripStore } from '../../stores/trip'
 import { useView } from '../../stores/view'
 import BeamBars from './BeamBars.vue'
 
 /** One thing as a beam: the grams it costs to the left, the hours it spares to the right. */
 const props = defineProps<{ row: WeighedThing; scale: BeamScale; selected: boolean }>()
 defineEmits<{ select: []; pin: [] }>()
-const { grams } = useView()
+const store = useTripStore()
+const { grams, shopInWords } = useView()
 
 const taken = computed(() => props.row.verdict.verdict === 'take')
 /** The limit that keeps it at home. */
@@ -18,11 +21,8 @@ const beyond = computed(() => {
   const { massG, money } = props.row.verdict.beyond
   return [...(massG > 0 ? ['too heavy'] : []), ...(money > 0 ? ['too dear'] : [])].join(', ')
 })
-const words = computed(() => {
-  const { verdict } = props.row
-  if (verdict.verdict === 'leave') return 'leave'
-  return verdict.n > 1 ? `take ${verdict.n}` : 'take'
-})
+const shop = computed(() => shopOf(props.row.thing, store.openTrip.stops))
+const words = computed(() => verdictInWords(props.row.verdict.n, shop.value !== undefined))
 </script>
 
 <template>
@@ -41,6 +41,7 @@ const words = computed(() => {
         <span v-if="row.verdict.together.length" class="shrink-0 text-xs text-soft"
           >with {{ row.verdict.together.length }} more</span
         >
+        <span v-if="shop" class="min-w-0 text-xs text-soft">{{ shopInWords(shop) }}</span>
         <span v-if="beyond" class="shrink-0 text-xs text-brass">{{ beyond }}</span>
         <Pin v-if="row.verdict.pinned" :size="13" class="shrink-0 text-brass" aria-label="pinned" />
       </span>

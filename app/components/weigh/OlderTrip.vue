@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { reckoningNow } from '#core/trip'
-import { chanceInWords, hoursInWords } from '#wording'
+import { chanceInWords, hoursInWords, verdictInWords } from '#wording'
 import { computed, shallowRef, watch } from 'vue'
 import { useKitStore } from '../../stores/kit'
 import { useTripStore } from '../../stores/trip'
@@ -41,7 +41,6 @@ const apart = computed(() => {
     })
     .sort((a, b) => b.massG - a.massG)
 })
-const words = (count: number) => (count === 0 ? 'leave' : count === 1 ? 'take' : `take ${count}`)
 const sides = computed(() =>
   kit.value && usual.value && dials.value.gramsPerHour !== null
     ? [
@@ -96,8 +95,8 @@ function settle(gramsPerHour: number | null) {
         </tr>
         <tr v-for="thing in apart" :key="thing.id">
           <th scope="row" class="break-words">{{ thing.name }}</th>
-          <td>{{ words(thing.n) }}</td>
-          <td>{{ words(thing.then) }}</td>
+          <td>{{ verdictInWords(thing.n) }}</td>
+          <td>{{ verdictInWords(thing.then) }}</td>
         </tr>
       </tbody>
     </table>

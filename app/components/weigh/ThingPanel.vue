@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { shopOf } from '#core/bench'
 import { formatMoney } from '#core/money'
 import { nth, defined } from '#core/validation'
 import type { FailureAnswer } from '#core/verdicts'
 import {
   capabilitiesInWords,
+  chanceInWords,
   failureInWords,
   fixInWords,
   fixOf,
@@ -28,7 +30,7 @@ defineProps<{ closable?: boolean }>()
 const store = useTripStore()
 const kit = useKitStore()
 const selection = useSelection()
-const { grams, stretch, massWord, handfulG } = useView()
+const { grams, stretch, massWord, handfulG, shopInWords } = useView()
 const { failures, gap, worstGap } = useVerdicts()
 
 const thing = computed(() => store.trip?.bench.find(({ id }) => id === selection.thingId))
@@ -73,6 +75,15 @@ const cautions = computed(() => {
   const fixes = new Set((verdict.value?.answers ?? []).map(({ fix }) => fix && fixOf(fix)))
   const found = catalogue.fixes.filter((fix) => fixes.has(fix.id) && fix.caution).map((fix) => fix.caution)
   return [...new Set(found)].slice(0, 3)
+})
+
+/** Where it is bought on the way, and what that means. */
+const purchase = computed(() => {
+  const shop = thing.value && shopOf(thing.value, store.openTrip.stops)
+  const item = kit.weighed?.built.ledger.items.find(({ id }) => id === selection.thingId)
+  if (!thing.value || !shop || !item) return ''
+  const share = item.massG / thing.value.massG
+  return `It is ${shopInWords(shop)}, and there from then on, with a chance of ${chanceInWords(item.condition)}. Its ${massWord.value} count for the ${chanceInWords(share)} of the road that is left.`
 })
 
 const { linesFor, misfitsOf, servesNone } = useSpares()
@@ -166,6 +177,7 @@ function unpin() {
       <template v-else>The kit answers all that it answers as well without it.</template>
       <template v-if="verdict.pinned"> The verdict is pinned by you.</template>
     </p>
+    <p v-if="purchase" class="mt-2 text-sm">{{ purchase }}</p>
 
     <ul v-if="unfit.length" class="mt-2 text-sm" aria-label="Which bikes it does not serve">
       <li

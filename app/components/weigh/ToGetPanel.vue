@@ -13,6 +13,7 @@ import { useShed } from '../../stores/shed'
 import { useTripStore } from '../../stores/trip'
 import { useVerdicts } from '../../stores/verdicts'
 import PlanningField from './PlanningField.vue'
+import { useView } from '../../stores/view'
 import { localeOfApp } from '../common/locale-of-app'
 
 /** What the kit takes and is not there yet: what it would spare, and what it costs to get. */
@@ -22,19 +23,21 @@ const { things } = useShed()
 const { taken } = useVerdicts()
 const { own, priceOfKind } = useTripShed()
 
+const { shopInWords } = useView()
 const kindOf = ({ from }: Thing) => catalogue.items.find(({ id }) => id === from)
 /** What others bring is for them to get. */
 const theirs = computed(() => store.openTrip.bench.filter((thing) => mayBring(store.access, thing)))
 const lines = computed(() => {
   const carried = Object.fromEntries(taken.value.map(({ thing, verdict }) => [thing.id, verdict.n]))
   const hours = new Map(taken.value.map((row) => [row.thing.id, row.hours]))
-  return toGet(theirs.value, carried)
-    .map(({ thing, pieces }) => {
+  return toGet(theirs.value, carried, store.openTrip.stops)
+    .map(({ thing, pieces, shop }) => {
       const price = priceOfKind(thing)
       return {
         thing,
         kind: kindOf(thing),
         pieces,
+        shop,
         hours: hours.get(thing.id) ?? 0,
         price: price === undefined ? null : price * pieces,
       }
@@ -66,12 +69,13 @@ const money = (price: number) => formatMoney(price, store.openTrip.dials.currenc
     </p>
     <ul class="mt-2 border-t border-line text-sm" aria-label="To be got">
       <li
-        v-for="{ thing, kind, pieces, hours, price } in lines"
+        v-for="{ thing, kind, pieces, shop, hours, price } in lines"
         :key="thing.id"
         class="flex flex-wrap items-center gap-x-3 gap-y-1 border-b border-line py-1.5"
       >
         <span class="min-w-40 flex-1 [overflow-wrap:anywhere]"
-          ><strong>{{ pieces > 1 ? `${pieces} × ` : '' }}{{ thing.name }}</strong></span
+          ><strong>{{ pieces > 1 ? `${pieces} × ` : '' }}{{ thing.name }}</strong
+          ><span v-if="shop" class="block text-xs text-soft">{{ shopInWords(shop) }}</span></span
         >
         <span class="figures w-20 text-right text-petrol">{{ hoursInWords(hours) }}</span>
         <button
@@ -85,7 +89,7 @@ const money = (price: number) => formatMoney(price, store.openTrip.dials.currenc
           {{ price === null ? 'no price' : money(price) }}
         </button>
         <span v-else class="figures w-20 text-right">no price</span>
-        <button type="button" class="button" :aria-label="`I have ${thing.name}`" @click="own([thing])">
+        <button v-if="!shop" type="button" class="button" :aria-label="`I have ${thing.name}`" @click="own([thing])">
           I have it
         </button>
         <div v-if="kind && priced === thing.id" class="w-full">

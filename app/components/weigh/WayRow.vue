@@ -20,7 +20,7 @@ const taken = computed(() => isDone(deed.value))
 const minutes = computed(() => (props.price.minutes > 0 ? hoursInWords(props.price.minutes / 60) : ''))
 const money = computed(() => moneyInWords(props.price.money, store.openTrip.dials.currency))
 /** What one sees of it elsewhere is taken back there. */
-const canBeTakenBack = computed(() => ['job', 'practice', 'parcel'].includes(deed.value.kind))
+const canBeTakenBack = computed(() => ['job', 'practice', 'parcel', 'buy'].includes(deed.value.kind))
 function act() {
   if (deed.value.kind === 'ask') emit('ask')
   else if (taken.value) takeBack(deed.value)

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
 import { mayBring } from '#core/access'
-import { laidOutG, thingSchema, withCount, type Thing } from '#core/bench'
+import { laidOutG, shopOf, thingSchema, withCount, type Thing } from '#core/bench'
 import { doublesOf } from '#core/fit'
-import { headInWords, capabilitiesInWords } from '#wording'
+import { headInWords, capabilitiesInWords, verdictInWords } from '#wording'
 import { Plus, Scale } from '@lucide/vue'
 import { catalogue } from '#catalogue'
 import { navigateTo, useRoute } from '#imports'
@@ -40,7 +40,7 @@ const go = (id: RoomId) =>
 
 const store = useTripStore()
 const kit = useKitStore()
-const { grams, massWord } = useView()
+const { grams, massWord, shopInWords } = useView()
 const { take, putBack } = useBench()
 const { whyNot } = useCatalogueFit()
 
@@ -76,6 +76,8 @@ const isNew = ref(false)
 /** Who of a crew of several brings a thing; empty where nobody has said so. */
 const bringer = (thing: Thing) =>
   store.openTrip.crew.length > 1 ? (store.openTrip.crew.find(({ id }) => id === thing.broughtBy)?.name ?? '') : ''
+/** The stop where a thing is bought on the way. */
+const shopFor = (thing: Thing) => shopOf(thing, store.openTrip.stops)
 /** The thing of which only a part is laid down. */
 const parted = shallowRef<Thing>()
 
@@ -240,13 +242,13 @@ function doubles(thing: Thing): string {
           >
             <template #name>
               <span v-if="thing.condition < 1" class="text-xs text-brass"
-                >trusted to {{ Math.round(thing.condition * 100) }} %
+                >trusted to {{ Math.round(thing.condition * 100) }} % ·
               </span>
               <span
                 v-if="verdicts.get(thing.id)"
                 class="text-xs"
                 :class="defined(verdicts.get(thing.id)).n ? 'font-semibold text-petrol' : 'text-soft'"
-                >{{ defined(verdicts.get(thing.id)).n ? `take ${defined(verdicts.get(thing.id)).n}` : 'leave' }}</span
+                >{{ verdictInWords(defined(verdicts.get(thing.id)).n, shopFor(thing) !== undefined) }}</span
               >
             </template>
             <template #does>
@@ -264,6 +266,9 @@ function doubles(thing: Thing): string {
                   it is mine
                 </button></span
               >
+              <span v-if="shopFor(thing)" class="block text-xs text-soft">{{
+                shopInWords(defined(shopFor(thing)))
+              }}</span>
               <span v-if="bringer(thing)" class="block text-xs text-soft">brought by {{ bringer(thing) }}</span>
               <span v-if="doubles(thing) || thing.note || servedBy(thing).length" class="block text-xs text-soft">{{
                 [servedBy(thing).length ? `for ${servedBy(thing).join(', ')}` : '', doubles(thing), thing.note]

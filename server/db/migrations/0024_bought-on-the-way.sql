@@ -1,0 +1,1 @@
+ALTER TABLE `things` ADD `bought_at` varchar(60);
