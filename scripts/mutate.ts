@@ -82,6 +82,7 @@ await run(async () => {
     coverageAnalysis: 'perTest',
     concurrency: 2,
     // Slow is not endless: other work may be going on beside it.
+    dryRunTimeoutMinutes: 20,
     timeoutMS: 20_000,
     timeoutFactor: 3,
     reporters: ['progress-append-only'],

@@ -33,7 +33,7 @@ export const fitReasonWords: Record<FitReason, string> = {
 export const coverageWords: Record<Coverage | 'awkward', string> = {
   turned: 'turns',
   awkward: 'awkward',
-  borrowed: 'to borrow for',
+  borrowed: 'with a borrowed wrench',
   waits: 'can wait',
   uncovered: 'uncovered',
 }

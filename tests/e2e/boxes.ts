@@ -149,7 +149,8 @@ export function boxFaults(page: Page): Promise<string[]> {
         if (layer !== other.layer || element.contains(other.element) || other.element.contains(element)) continue
         if (isOver(box, other.box)) faults.add(`to press, “${nameOf(element)}” lies over “${nameOf(other.element)}”`)
       }
-      if (box.right > window.innerWidth + 1 && !ancestorsOf(element).some(scrollsAcross)) {
+      const isBeside = box.right > window.innerWidth + 1 || box.left < -1
+      if (isBeside && !ancestorsOf(element).some(scrollsAcross)) {
         faults.add(`to press, “${nameOf(element)}” lies beyond the edge`)
       }
       if (element instanceof HTMLInputElement && element.inputMode && element.scrollWidth > element.clientWidth + 1) {

@@ -225,10 +225,10 @@ const markOf = ({ coverage, best }: Fit) =>
         </button>
       </div>
       <div class="mt-2 overflow-x-auto" tabindex="0" role="group" aria-label="Bolt by bolt">
-        <table class="w-full text-sm">
+        <table class="named-above w-full text-sm" :style="{ '--columns': tried.reports.length }">
           <thead>
             <tr class="text-left text-xs text-soft">
-              <th class="min-w-36 pr-3 font-normal">bolt</th>
+              <th class="corner min-w-36 pr-3 font-normal">bolt</th>
               <th v-for="report in tried.reports" :key="report.name" class="min-w-32 pr-3 align-bottom font-normal">
                 {{ report.name }}
               </th>
@@ -240,7 +240,7 @@ const markOf = ({ coverage, best }: Fit) =>
               :key="`${bike} ${fastener.id}`"
               class="border-t border-line align-top"
             >
-              <th class="py-1 pr-3 text-left font-normal">
+              <th scope="row" class="py-1 pr-3 text-left font-normal">
                 {{ fastener.name }}<span class="block text-xs text-soft">{{ bike }}</span>
               </th>
               <td v-for="(fit, i) in fits" :key="i" class="py-1 pr-3">

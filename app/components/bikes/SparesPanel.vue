@@ -60,10 +60,10 @@ const places = computed(() => {
       which bikes it serves.
     </p>
     <div v-else class="overflow-x-auto px-4" tabindex="0" role="region" aria-label="Spares and the bikes they serve">
-      <table class="w-full border-collapse text-sm">
+      <table class="named-above w-full border-collapse text-sm" :style="{ '--columns': bikes.length }">
         <thead>
           <tr class="border-b border-line text-left text-xs text-soft">
-            <th class="py-1.5 pr-3 font-normal">on the bench</th>
+            <th class="corner py-1.5 pr-3 font-normal">on the bench</th>
             <th v-for="bike in bikes" :key="bike.id" class="min-w-28 px-2 py-1.5 font-normal [overflow-wrap:anywhere]">
               {{ bike.name }}
             </th>

@@ -33,13 +33,19 @@ function fill(rider: Rider, level: Skill) {
 
 <template>
   <div class="overflow-x-auto" tabindex="0" role="group" aria-label="Hands, by work and rider">
-    <table class="w-full border-separate border-spacing-0 text-sm">
+    <table class="named-above w-full border-separate border-spacing-0 text-sm" :style="{ '--columns': crew.length }">
       <thead>
         <tr>
-          <th class="sticky left-0 z-10 min-w-40 bg-paper pb-2 text-left align-bottom text-xs font-normal text-soft">
+          <th
+            class="corner sticky left-0 z-10 min-w-40 bg-paper pb-2 text-left align-bottom text-xs font-normal text-soft"
+          >
             work
           </th>
-          <th v-for="rider in crew" :key="rider.id" class="min-w-32 px-1 pb-2 text-left align-bottom font-semibold">
+          <th
+            v-for="(rider, i) in crew"
+            :key="rider.id"
+            class="min-w-32 px-1 pb-2 text-left align-bottom font-semibold"
+          >
             <Menu as="div" class="relative">
               <MenuButton
                 class="flex w-full items-end justify-between gap-1 text-left break-words hover:underline pointer-coarse:min-h-11"
@@ -47,14 +53,12 @@ function fill(rider: Rider, level: Skill) {
                 ><span class="min-w-0 break-words">{{ rider.name }}</span
                 ><ChevronDown :size="14" aria-hidden="true" class="mb-0.5 shrink-0 print:hidden"
               /></MenuButton>
-              <MenuItems class="card absolute left-0 z-30 mt-1 w-52 p-1 font-normal shadow-lg">
+              <MenuItems
+                class="card absolute z-30 mt-1 w-52 p-1 font-normal shadow-lg"
+                :class="i > 0 ? 'right-0 md:right-auto md:left-0' : 'left-0'"
+              >
                 <MenuItem v-for="{ words, level } in levels" :key="level" v-slot="{ active }" as="template">
-                  <button
-                    type="button"
-                    class="block w-full rounded-sm px-2 py-1.5 text-left"
-                    :class="active ? 'bg-well' : ''"
-                    @click="fill(rider, level)"
-                  >
+                  <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="fill(rider, level)">
                     all of these {{ words }}
                   </button>
                 </MenuItem>
@@ -66,8 +70,8 @@ function fill(rider: Rider, level: Skill) {
                 >
                   <button
                     type="button"
-                    class="block w-full rounded-sm px-2 py-1.5 text-left break-words"
-                    :class="active ? 'bg-well' : ''"
+                    class="menu-line"
+                    :class="{ 'bg-well': active }"
                     @click="copyHands(rider, other)"
                   >
                     as {{ other.name }}
@@ -76,7 +80,7 @@ function fill(rider: Rider, level: Skill) {
               </MenuItems>
             </Menu>
           </th>
-          <th class="min-w-28 pb-2 pl-3 text-left align-bottom text-xs font-normal text-soft">
+          <th class="corner min-w-28 pb-2 pl-3 text-left align-bottom text-xs font-normal text-soft">
             an evening’s practice spares
           </th>
         </tr>
@@ -94,7 +98,7 @@ function fill(rider: Rider, level: Skill) {
               @set="setSkills(rider, allAt(idsOf(family.techniques), $event))"
             />
           </td>
-          <td />
+          <td class="corner" />
         </tr>
         <tr v-for="technique in family.techniques" :key="technique.id">
           <th scope="row" class="sticky left-0 z-10 bg-paper py-0.5 pr-2 pl-3 text-left font-normal">
@@ -110,7 +114,7 @@ function fill(rider: Rider, level: Skill) {
               >to be practised: {{ skillWords[plannedOf(rider, technique.id)?.level ?? 2] }}</span
             >
           </td>
-          <td class="py-0.5 pl-3 align-middle">
+          <td class="at-end py-0.5 pl-3 align-middle">
             <template v-if="practice.bestOf(technique.id)"
               ><span class="figures">{{ hoursInWords(practice.bestOf(technique.id)?.savedH ?? 0) }}</span
               ><span v-if="!isOne" class="text-soft">, {{ nameOf(practice.bestOf(technique.id)?.riderId ?? '') }}</span>
@@ -129,7 +133,7 @@ function fill(rider: Rider, level: Skill) {
               @set="fill(rider, $event)"
             />
           </td>
-          <td />
+          <td class="corner" />
         </tr>
       </tfoot>
     </table>

@@ -190,7 +190,4 @@ function rename() {
 .lid kbd {
   @apply rounded-sm border border-tin-ink/40 px-1 font-mono text-xs;
 }
-.menu-line {
-  @apply block w-full rounded-sm px-2 py-1.5 text-left text-sm;
-}
 </style>

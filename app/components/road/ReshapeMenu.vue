@@ -66,9 +66,12 @@ async function join(event: Event) {
 </script>
 
 <template>
-  <Menu as="div" class="relative">
+  <!-- On a small screen it goes from edge to edge of the page, wherever its button has come to stand. -->
+  <Menu as="div" class="md:relative">
     <MenuButton class="button"><Route :size="15" aria-hidden="true" />The line</MenuButton>
-    <MenuItems class="card absolute right-0 z-30 mt-1 w-72 p-1 shadow-lg focus:outline-none">
+    <MenuItems
+      class="card absolute inset-x-4 z-30 mt-1 p-1 shadow-lg focus:outline-none md:inset-x-auto md:right-0 md:w-72"
+    >
       <MenuItem v-slot="{ active }">
         <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="reverseRoad">
           Ride it the other way

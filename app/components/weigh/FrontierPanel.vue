@@ -127,7 +127,7 @@ function setDial({ kit }: KitStep) {
         <MeasureField
           class="w-36"
           label="An hour is worth"
-          :model-value="reading && reading.gramsPerHour > 0 ? reading.gramsPerHour : null"
+          :model-value="reading && reading.gramsPerHour > 0 ? Math.round(reading.gramsPerHour) : null"
           amount="mass"
           :most="100000"
           allow-none

@@ -22,17 +22,17 @@ const toolWords = {
       that a tool works when it is wanted. Planning values, from memory.
     </p>
     <div class="mt-2 overflow-x-auto" tabindex="0" role="group" aria-label="Hands, by how hard the work is">
-      <table class="text-sm">
+      <table class="named-above text-sm" :style="{ '--columns': Object.keys(skillWords).length }">
         <thead>
           <tr class="text-left text-xs text-soft">
-            <th class="pr-3 font-normal">work</th>
+            <th class="corner pr-3 font-normal">work</th>
             <th v-for="word in skillWords" :key="word" class="pr-3 font-normal">{{ word }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="{ difficulty, values } in handValues(catalogue)" :key="difficulty">
-            <th class="pr-3 text-left font-normal">{{ difficulty }}</th>
-            <td v-for="(value, level) in values" :key="value.key" class="w-28 pr-3 align-top">
+            <th scope="row" class="pr-3 text-left font-normal">{{ difficulty }}</th>
+            <td v-for="(value, level) in values" :key="value.key" class="pr-3 align-top sm:w-28">
               <PlanningField :value="value" :label="`${difficulty}, ${skillWords[level]}`" label-hidden />
             </td>
           </tr>

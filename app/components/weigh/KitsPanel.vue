@@ -209,10 +209,10 @@ function forget(column: ColumnRef) {
     </p>
     <!-- On a narrow screen columns go on beside it. -->
     <div v-if="columns.length" class="mt-1 overflow-x-auto" role="region" aria-label="Kits side by side" tabindex="0">
-      <table class="kits w-full text-sm" :aria-busy="side.isBusy">
+      <table class="kits named-above w-full text-sm" :style="{ '--columns': columns.length }" :aria-busy="side.isBusy">
         <thead>
           <tr>
-            <td class="name" />
+            <td class="name corner" />
             <th v-for="each in columns" :key="each.column" scope="col" class="min-w-28 align-top">
               <span class="flex items-start justify-between gap-1">
                 <span class="py-1 [overflow-wrap:anywhere]">{{ each.name }}</span>
@@ -240,7 +240,7 @@ function forget(column: ColumnRef) {
             </td>
           </tr>
           <tr class="print:hidden">
-            <td />
+            <td class="corner" />
             <td v-for="each in columns" :key="each.column">
               <button
                 v-if="each.column.startsWith('plan:')"

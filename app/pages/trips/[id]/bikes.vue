@@ -71,12 +71,7 @@ function rename(text: string) {
           >
           <MenuItems class="card absolute right-0 z-30 mt-1 w-56 p-1 shadow-lg">
             <MenuItem v-for="start in bikeStarts" :key="start.id" v-slot="{ active }" as="template">
-              <button
-                type="button"
-                class="block w-full rounded-sm px-2 py-1.5 text-left"
-                :class="active ? 'bg-well' : ''"
-                @click="addBike(start.id)"
-              >
+              <button type="button" class="menu-line" :class="{ 'bg-well': active }" @click="addBike(start.id)">
                 {{ start.name }}
               </button>
             </MenuItem>
