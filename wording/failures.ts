@@ -1,4 +1,4 @@
-import { atTheWrench, type EventNote } from '#core/trip-ledger'
+import { atTheWrench, withoutEase, type EventNote } from '#core/trip-ledger'
 import type { Bike } from '#core/bike'
 import type { Reference } from '#core/reference'
 
@@ -18,10 +18,11 @@ export function failureInWords(note: EventNote, reference: Reference, bikes: rea
 /** The fix of the catalogue behind a fix of a ledger, which says with what it is done as well. */
 export const fixOf = (ledgerFix: string) => ledgerFix.split('@')[0] ?? ledgerFix
 
-/** "glue a patch, pump"; "tighten the headset's nut, with a borrowed wrench". */
+/** "glue a patch, pump"; "tighten the headset's nut, with a borrowed wrench"; "tighten the crank, awkwardly". */
 export function fixInWords(ledgerFix: string, reference: Reference): string {
   const name = reference.fixes.find((fix) => fix.id === fixOf(ledgerFix))?.name ?? ledgerFix
-  return ledgerFix.endsWith(atTheWrench) ? `${name}, with a borrowed wrench` : name
+  if (ledgerFix.endsWith(atTheWrench)) return `${name}, with a borrowed wrench`
+  return ledgerFix.endsWith(withoutEase) ? `${name}, awkwardly` : name
 }
 
 /** How often something comes on a trip: "0.31 times", "2.4 times", "once in 90 trips". */

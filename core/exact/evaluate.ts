@@ -1,4 +1,4 @@
-import { departureWith, triesOf, type IndexedLedger, type KitHours, type Try } from '../ledger'
+import { departureWith, firstOfEachAttempt, triesOf, type IndexedLedger, type KitHours, type Try } from '../ledger'
 import { Fault, numberAt, nth } from '../validation'
 import { endingsOf, type Ending } from './failure'
 import { wearCountsOf, type WearCounts } from './wear-counts'
@@ -31,7 +31,9 @@ export class ExactEvaluator {
     for (const { works, chance } of workingTools(ledger, counts)) {
       const tries = ledger.events.map((event) =>
         Array.from({ length: ledger.legs }, (_, leg) =>
-          triesOf(event, leg, departure.conditions).filter(({ fix }) => fix.needs.every((need) => works.has(need))),
+          firstOfEachAttempt(
+            triesOf(event, leg, departure.conditions).filter(({ fix }) => fix.needs.every((need) => works.has(need))),
+          ),
         ),
       )
       for (const wear of this.wears) {

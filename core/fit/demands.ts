@@ -2,7 +2,7 @@ import type { Fastener } from '../bike'
 import { defaultHandN } from './force'
 import type { ToolHead, Tool } from './tool'
 import { turnTaskOf, turnWith } from './turn'
-import { isTurned } from './turn-result'
+import { isTurned, type TurnResult } from './turn-result'
 import { toolHeadsOf, holdersOf, leversFor, usableTogether } from './ways'
 
 /**
@@ -14,19 +14,32 @@ import { toolHeadsOf, holdersOf, leversFor, usableTogether } from './ways'
  * must be another tool than the one that turns, unless that one comes apart.
  *
  * @param handMostN the most a hand gives, N
+ * @param suits what is good enough: turning it at all, or with ease
  */
-export function demandsOf(fastener: Fastener, tools: readonly Tool[], handMostN = defaultHandN): ReadonlySet<Tool>[] {
-  return withoutImplied(allDemands(fastener, tools, handMostN))
+export function demandsOf(
+  fastener: Fastener,
+  tools: readonly Tool[],
+  handMostN = defaultHandN,
+  suits: (result: TurnResult) => boolean = isTurned,
+): ReadonlySet<Tool>[] {
+  return withoutImplied(allDemands(fastener, tools, handMostN, suits))
 }
 
-function allDemands(fastener: Fastener, tools: readonly Tool[], handMostN: number): ReadonlySet<Tool>[] {
+function allDemands(
+  fastener: Fastener,
+  tools: readonly Tool[],
+  handMostN: number,
+  suits: (result: TurnResult) => boolean,
+): ReadonlySet<Tool>[] {
   if (fastener.drive.profile === 'by-hand') return []
   const setting = turnTaskOf(fastener, handMostN)
   const ends = toolHeadsOf(tools)
-  const turners = ends.filter(({ head }) => isTurned(turnWith(head, setting)))
+  const turners = ends.filter(({ head }) => suits(turnWith(head, setting)))
   let demands: ReadonlySet<Tool>[] = [toolsOf(turners)]
   for (const end of ends) {
-    const levers = leversFor(end.head, setting, tools).filter((lever) => usableTogether(end, lever))
+    const levers = leversFor(end.head, setting, tools).filter(
+      (lever) => usableTogether(end, lever) && suits(turnWith(end.head, setting, lever.head.leverMm)),
+    )
     // d or (end and a lever) is the same as (d or end) and (d or a lever).
     if (levers.length > 0) {
       demands = demands.flatMap((demand) => [new Set([...demand, end.tool]), new Set([...demand, ...toolsOf(levers)])])

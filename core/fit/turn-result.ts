@@ -36,6 +36,9 @@ export interface TurnResult {
   readonly handN: number | null
 }
 
+/** Whether it turns so without a hard pull, small bites or a jaw at its limit. */
+export const isTurnedWithEase = ({ verdict }: Pick<TurnResult, 'verdict'>) => verdict === 'turns'
+
 const rank = (verdict: FitVerdict) => fitVerdicts.indexOf(verdict)
 
 /** Whether a fastener can be turned so without harm. */

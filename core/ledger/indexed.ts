@@ -26,6 +26,8 @@ export interface IndexedFix {
   readonly id: string
   /** Its place among the fixes of its event. */
   readonly number: number
+  /** The attempt that it is one way of, by its number within the event. */
+  readonly attempt: number
   readonly needs: readonly number[]
   readonly uses: readonly Amount[]
   /** The technique by its number within the event; a fix without one has a number to itself. */
@@ -109,6 +111,7 @@ function indexEvent(
   // A fix that needs what nothing provides can never be done.
   const possible = event.fixes.filter(({ needs }) => needs.every((id) => functionAt.has(id)))
   const keys = [...new Set(possible.map(techniqueKey))]
+  const attempts = [...new Set(possible.map(attemptKey))]
   return {
     id: event.id,
     perLeg: perLeg(event.perLeg),
@@ -120,6 +123,7 @@ function indexEvent(
     fixes: possible.map((fix, number) => ({
       id: fix.id,
       number,
+      attempt: attempts.indexOf(attemptKey(fix)),
       needs: [...new Set(fix.needs)].map((id) => defined(functionAt.get(id))),
       uses: amounts(fix.uses),
       technique: keys.indexOf(techniqueKey(fix)),
@@ -135,3 +139,6 @@ function indexEvent(
 /** A technique and a fix without one may bear the same name. */
 const techniqueKey = ({ technique, id }: LedgerFix) =>
   technique === undefined ? `fix ${id}` : `technique ${technique}`
+
+/** An attempt and a fix that is one by itself may bear the same name. */
+const attemptKey = ({ attempt, id }: LedgerFix) => (attempt === undefined ? `fix ${id}` : `attempt ${attempt}`)

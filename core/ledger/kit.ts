@@ -70,3 +70,13 @@ export function triesOf(event: IndexedEvent, onLeg: number, conditions: Float64A
     .sort((a, b) => b.worthH - a.worthH)
     .map(({ fix, holds, most }) => ({ fix, holds, most }))
 }
+
+/** Of tries that can all be done, the first of each attempt: whoever has two tools for it takes the better one. */
+export function firstOfEachAttempt(tries: readonly Try[]): Try[] {
+  const begun = new Set<number>()
+  return tries.filter(({ fix: { attempt } }) => {
+    const isFirst = !begun.has(attempt)
+    begun.add(attempt)
+    return isFirst
+  })
+}

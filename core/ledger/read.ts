@@ -76,12 +76,25 @@ function faultsOfEvent(event: LedgerEvent, where: string, ledger: Ledger): Fault
     ...(sizes.length > 0 ? [] : noMore(event.walkH, event.lossH, ['walkH', 'lossH'])),
     ...(event.wear?.freshAtLegs ?? []).flatMap((leg, i) => beyond(leg, `${where}.wear.freshAtLegs[${i}]`, ledger)),
     ...repeated(event.fixes, `${where}.fixes`),
+    ...faultsOfAttempts(event, where),
     ...event.fixes.flatMap((fix, f) => [
       ...unknownStocks(fix.uses, `${where}.fixes[${f}].uses`, ledger),
       ...(sizes.length > 0 ? [] : noMore(fix.residualWalkH, fix.residualH, [`fixes[${f}].residualWalkH`, 'residualH'])),
     ]),
   ]
 }
+
+/** Ways of one attempt differ in what does it, not in what is used up. */
+function faultsOfAttempts({ fixes }: LedgerEvent, where: string): Fault[] {
+  return fixes.flatMap(({ attempt, uses }, f) => {
+    const first = attempt === undefined ? undefined : fixes.find((fix) => fix.attempt === attempt)
+    if (!first || hasSame(first.uses, uses)) return []
+    return [new Fault(`${where}.fixes[${f}].uses`, JSON.stringify(uses), `the same as in "${first.id}", another way`)]
+  })
+}
+
+const hasSame = (a: Readonly<Record<string, number>>, b: Readonly<Record<string, number>>) =>
+  Object.keys(a).length === Object.keys(b).length && Object.entries(a).every(([id, amount]) => b[id] === amount)
 
 function faultsOfPins({ items, pins, budgetG, budgetMoney, currency }: Ledger): Fault[] {
   const faults = Object.entries(pins).flatMap(([id, { min }]) => {

@@ -13,6 +13,11 @@ const onLegs = (value: z.ZodNumber) => z.union([value, z.array(value)])
 /** What mends a failure: what it needs, what it uses up, who can do it, and what it costs. */
 export const ledgerFixSchema = z.object({
   id,
+  /**
+   * Fixes of a failure with the same attempt are one attempt in several ways, as with a better or a worse tool: of those whose
+   * functions are there only the one that is worth most is tried. Without one, a fix is an attempt of its own.
+   */
+  attempt: id.optional(),
   /** Functions, all of them needed. */
   needs: z.array(id).default([]),
   /** Stock used at each try. */

@@ -46,6 +46,7 @@ function isSameWear(a: IndexedEvent['wear'], b: IndexedEvent['wear']): boolean {
 
 const isSameFix = (a: IndexedFix, b: IndexedFix) =>
   a.id === b.id &&
+  a.attempt === b.attempt &&
   a.technique === b.technique &&
   a.hands === b.hands &&
   a.holds === b.holds &&

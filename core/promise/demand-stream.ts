@@ -1,4 +1,4 @@
-import { triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
+import { firstOfEachAttempt, triesOf, type IndexedEvent, type IndexedLedger, type Try } from '../ledger'
 import { ListMap } from '../maths'
 import { nth, numberAt } from '../validation'
 import { isSameEvent } from './alike'
@@ -107,7 +107,10 @@ export class DemandStream {
     const isCarried = (fix: Try['fix']) => fix.uses.every(({ stock }) => numberAt(conditions, stock) > 0)
     const ordered = this.ordersWith(conditions).map(({ legs, order }) => {
       const carried = order.filter(({ fix }) => isCarried(fix))
-      return { legs, tries: scenarios.map(({ doable }) => carried.filter(({ fix }) => nth(doable, fix.number))) }
+      const tries = scenarios.map(({ doable }) =>
+        firstOfEachAttempt(carried.filter(({ fix }) => nth(doable, fix.number))),
+      )
+      return { legs, tries }
     })
     return {
       scenarios: scenarios.map(({ chance }) => chance),

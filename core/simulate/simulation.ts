@@ -71,6 +71,8 @@ export class Simulation {
   private readonly left: Float64Array
   private readonly working: Uint8Array
   private readonly hands: Uint8Array
+  /** Attempts that were made in one way already, for the failure in hand. */
+  private readonly begun: Uint8Array
   private readonly uses: UseLog
   private trips = 0
   private sum = { hours: 0, hoursSquared: 0, walkH: 0, walkSquared: 0, stranded: 0 }
@@ -102,6 +104,7 @@ export class Simulation {
     this.left = new Float64Array(ledger.stocks.length)
     this.working = new Uint8Array(ledger.functions.length)
     this.hands = new Uint8Array(Math.max(0, ...ledger.events.map(({ techniques }) => techniques)))
+    this.begun = new Uint8Array(Math.max(0, ...ledger.events.map(({ fixes }) => fixes.length)))
     this.uses = new UseLog(ledger, counts)
     this.strandedOn = new Float64Array(ledger.legs)
   }
@@ -176,10 +179,12 @@ export class Simulation {
   /** Goes through the fixes of a failure: the hours of all tries, and the one that held. */
   private mend(tries: readonly Try[], leg: number, key: number): { workH: number; by: Try | undefined } {
     this.hands.fill(unknown)
+    this.begun.fill(0)
     let workH = 0
-    for (const attempt of tries) {
-      const { fix, holds, most } = attempt
-      if (!this.canDo(fix.needs)) continue
+    for (const way of tries) {
+      const { fix, holds, most } = way
+      if (this.begun[fix.attempt] || !this.canDo(fix.needs)) continue
+      this.begun[fix.attempt] = 1
       for (let again = 0; again < most; again++) {
         if (this.hands[fix.technique] === unable || !this.draw(fix.uses, leg)) break
         for (const need of fix.needs) this.uses.usedFunction(need)
@@ -189,7 +194,7 @@ export class Simulation {
         }
         if (this.hands[fix.technique] === unable) break
         const number = holdsNumber + fix.number * mostTries + again
-        if (uniformUnder(key, number) < holds) return { workH, by: attempt }
+        if (uniformUnder(key, number) < holds) return { workH, by: way }
       }
     }
     return { workH, by: undefined }

@@ -55,6 +55,11 @@ export interface LedgerOfTrip {
 /** A mark of a fix that is done where a big wrench can be borrowed. */
 export const atTheWrench = '@wrench'
 
+/** A mark of a fix for which something turns, and not with ease. */
+export const withoutEase = '@awkward'
+/** A fix takes so many times as long then. Planning value, from memory. */
+const awkwardTimes = 1.3
+
 /** What a pump draws in with a stroke where nobody has measured, mL. Planning value. */
 const usualStrokeMl = 45
 
@@ -190,7 +195,7 @@ class Writer {
     const { hazard, bike, group, wheel, failed } = strike
     const size = (template: string) => expandTemplate(template, bike, group.tyre)
     const wheels: readonly ('front' | 'rear')[] = wheel ? [wheel] : ['front', 'rear']
-    const { needs, withWrench, stuck } = this.turning.forFailed(fix, bike, wheels, failed)
+    const { needs, withEase, withWrench, stuck } = this.turning.forFailed(fix, bike, wheels, failed)
     if (stuck.length > 0) this.stuck.push({ fix: fix.id, hazard: hazard.id, bike: bike.id, fasteners: stuck })
     const slower = slowerWith(fix.grade, hazard.stops, limpShareOf(hazard, bike))
     const { chainrings, sprockets, frame, chainLinks } = bike
@@ -217,10 +222,19 @@ class Writer {
     return ways.flatMap(({ id, draw }) =>
       airs.flatMap((air) => {
         const workH = fix.minutes / 60 + air.workH
-        const plain = { ...this.onceThere(written, draw, exposure), id: `${id}${air.mark}`, uses: { ...draw } }
+        const hardH = (awkwardTimes * fix.minutes) / 60 + air.workH
+        const plain = {
+          ...this.onceThere(written, draw, exposure),
+          id: `${id}${air.mark}`,
+          attempt: id,
+          uses: { ...draw },
+        }
         const borrowed = exposure.toWrenchH
         return [
-          ...(needs ? [{ ...plain, needs: [...air.functions, ...needs], workH }] : []),
+          ...(withEase ? [{ ...plain, needs: [...air.functions, ...withEase], workH }] : []),
+          ...(needs && !isSameList(needs, withEase)
+            ? [{ ...plain, id: `${plain.id}${withoutEase}`, needs: [...air.functions, ...needs], workH: hardH }]
+            : []),
           ...(withWrench && borrowed
             ? [
                 {
@@ -337,6 +351,9 @@ export function underPrices(ledger: Ledger, { bench, dials }: Pick<Trip, 'bench'
     pins: Object.fromEntries(bench.flatMap(({ id, count, pin }) => (pin && pin.min <= count ? [[id, pin]] : []))),
   }
 }
+
+const isSameList = (a: readonly string[], b: readonly string[] | undefined) =>
+  a.length === b?.length && a.every((name) => b.includes(name))
 
 /** The function of one pump. */
 const withPump = (id: string, { id: thing }: Pick<Thing, 'id'>) => `${id} with ${thing}`

@@ -1,6 +1,6 @@
 import type { Head, Thing } from '../bench'
 import type { Bike, Fastener } from '../bike'
-import { bigWrench, demandsOf, toolsOn, withoutImplied, type Tool } from '../fit'
+import { bigWrench, demandsOf, isTurnedWithEase, toolsOn, withoutImplied, type Tool } from '../fit'
 import type { Fix } from '../fix'
 import { nth } from '../validation'
 
@@ -8,6 +8,8 @@ import { nth } from '../validation'
 export interface TurningDemand {
   /** Functions of the ledger, all of them needed; undefined where nothing on the bench turns one of the fasteners. */
   readonly needs: string[] | undefined
+  /** The same for all of them to turn with ease; undefined where what lies on the bench does not do that. */
+  readonly withEase: string[] | undefined
   /** The same where a big wrench can be borrowed; undefined where that is of no use. */
   readonly withWrench: string[] | undefined
   /** Fasteners that nothing on the bench turns. */
@@ -15,6 +17,11 @@ export interface TurningDemand {
 }
 
 type Demand = ReadonlySet<string>
+interface Demands {
+  readonly plain: Demand[]
+  readonly withEase: Demand[]
+  readonly withWrench: Demand[]
+}
 
 /**
  * Turns "this bolt must turn" into functions that things provide: one function for each set of things of which one
@@ -24,7 +31,7 @@ export class TurningNeeds {
   private readonly tools: Tool[]
   private readonly functionOf = new Map<string, string>()
   private readonly providedBy = new Map<string, string[]>()
-  private readonly demandsOfFastener = new Map<Fastener, { plain: Demand[]; withWrench: Demand[] }>()
+  private readonly demandsOfFastener = new Map<Fastener, Demands>()
   private readonly turningOf = new Map<string, TurningDemand>()
   private readonly torqueTools: Tool[]
 
@@ -68,9 +75,11 @@ export class TurningNeeds {
     ]
     const stuck = found.filter(({ demands }) => isHopeless(demands.plain)).map(({ fastener }) => fastener)
     const plain = withoutImplied(found.flatMap(({ demands }) => demands.plain))
+    const withEase = withoutImplied(found.flatMap(({ demands }) => demands.withEase))
     const withWrench = withoutImplied(found.flatMap(({ demands }) => demands.withWrench))
     return {
       needs: stuck.length > 0 ? undefined : this.named(plain),
+      withEase: isHopeless(withEase) ? undefined : this.named(withEase),
       withWrench: isHopeless(withWrench) || isSame(plain, withWrench) ? undefined : this.named(withWrench),
       stuck,
     }
@@ -81,11 +90,12 @@ export class TurningNeeds {
     return this.providedBy.get(thing) ?? []
   }
 
-  private demands(fastener: Fastener) {
+  private demands(fastener: Fastener): Demands {
     let demands = this.demandsOfFastener.get(fastener)
     if (!demands) {
       demands = {
         plain: demandsOf(fastener, this.tools, this.handMostN).map(ids),
+        withEase: demandsOf(fastener, this.tools, this.handMostN, isTurnedWithEase).map(ids),
         withWrench: demandsOf(fastener, [...this.tools, bigWrench], this.handMostN)
           .filter((demand) => !demand.has(bigWrench))
           .map(ids),
@@ -95,12 +105,12 @@ export class TurningNeeds {
     return demands
   }
 
-  private torqueDemands(fastener: Fastener) {
+  private torqueDemands(fastener: Fastener): Demands {
     const { least, most } = fastener.torqueNm
     const inRange = ({ setNm }: Head) => setNm !== null && setNm.least <= most && setNm.most >= least
     const tools = this.torqueTools.map((tool) => ({ ...tool, heads: tool.heads.filter(inRange) }))
     const plain = demandsOf(fastener, tools, this.handMostN).map(ids)
-    return { plain, withWrench: plain }
+    return { plain, withEase: plain, withWrench: plain }
   }
 
   private named(demands: readonly Demand[]): string[] {

@@ -142,6 +142,7 @@ export function boxFaults(page: Page): Promise<string[]> {
     const pressed = [...scope.querySelectorAll('button, a, input, select, summary, textarea')]
       .filter((element) => isSeen(element) && !(element instanceof SVGElement))
       .map((element) => ({ element, box: boxOf(element), layer: layerOf(element) }))
+      .filter(({ box }) => isThere(box))
     const nameOf = (element: Element) =>
       short(element.getAttribute('aria-label') ?? element.textContent ?? element.getAttribute('id') ?? element.tagName)
     pressed.forEach(({ element, box, layer }, i) => {

@@ -344,12 +344,36 @@ describe('in the ledger', () => {
     const cranks = ({ ledger }: ReturnType<typeof build>) =>
       ledger.events
         .filter(({ id }) => id.startsWith('crank-loose/mule'))
-        .flatMap(({ fixes }) => fixes.map(({ id }) => id))
+        .flatMap(({ fixes }) => fixes.map(({ attempt }) => attempt))
     expect(cranks(build(demo.bench))).toContain('tighten-crank')
     const weak = { ...demo, dials: { ...demo.dials, handMostN: 150 } }
     const built = ledgerOfTrip(weak, survey, catalogue)
     expect(cranks(built)).not.toContain('tighten-crank')
     expect(built.stuck.some(({ fix, bike }) => fix === 'tighten-crank' && bike === 'mule')).toBe(true)
+  })
+  it('a bolt that turns only with a hard pull takes longer; with a longer key it is the same attempt, and quicker', () => {
+    const keyOf = (leverMm: number) =>
+      thingSchema.parse({
+        id: `key-${leverMm}`,
+        name: 'key',
+        massG: 80,
+        heads: [{ profile: 'hex', size: 8, leverMm, reachMm: 40 }],
+      })
+    const crankOf = (bench: Thing[]) => {
+      const { ledger } = build(bench)
+      const event = defined(ledger.events.find(({ id }) => id.startsWith('crank-loose/mule')))
+      return event.fixes.filter(({ id, attempt }) => attempt === 'tighten-crank' && !id.endsWith('@wrench'))
+    }
+    const rest = demo.bench.filter(({ heads }) => heads.length === 0)
+    const usualH = defined(catalogue.fixes.find(({ id }) => id === 'tighten-crank')).minutes / 60
+    // 40 N·m at 120 mm are 333 N, of 400 that a hand gives and 250 that it gives with ease; at 200 mm they are 200 N.
+    const [hard, easy] = [crankOf([...rest, keyOf(120)]), crankOf([...rest, keyOf(200)])]
+    expect(hard.map(({ id, workH }) => [id, workH])).toEqual([['tighten-crank@awkward', 1.3 * usualH]])
+    expect(easy.map(({ id, workH }) => [id, workH])).toEqual([['tighten-crank', usualH]])
+    const both = crankOf([...rest, keyOf(120), keyOf(200)])
+    expect(both.map(({ id }) => id).sort()).toEqual(['tighten-crank', 'tighten-crank@awkward'])
+    expect(new Set(both.map(({ attempt }) => attempt))).toEqual(new Set(['tighten-crank']))
+    expect(nth(both, 0).needs).not.toEqual(nth(both, 1).needs)
   })
   it('a fastener nobody turns keeps its fix away, and says so', () => {
     const { ledger, stuck } = build(demo.bench.filter(({ heads }) => heads.length === 0))
