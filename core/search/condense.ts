@@ -70,10 +70,7 @@ export function condense(ledger: IndexedLedger, most: number): IndexedLedger {
 function poolAlike(events: readonly IndexedEvent[]): IndexedEvent[] {
   const alike = new Map<string, IndexedEvent[]>()
   for (const event of events) {
-    const ways = event.fixes.map(({ attempt, needs, uses, technique, hands, holds }) => [
-      ...[attempt, needs, uses],
-      ...[technique, hands, holds],
-    ])
+    const ways = event.fixes.map((fix) => [fix.attempt, fix.needs, fix.uses, fix.technique, fix.hands, fix.holds])
     const key = event.wear ? event.id : JSON.stringify(ways)
     alike.set(key, [...(alike.get(key) ?? []), event])
   }

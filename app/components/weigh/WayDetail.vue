@@ -55,7 +55,8 @@ const labelOf = (kind: string) => (kind === 'price' ? 'It costs' : 'It takes')
 <template>
   <div class="space-y-2 px-4 pb-3 text-sm">
     <p class="max-w-prose">{{ worth }}</p>
-    <p class="max-w-prose text-soft">
+    <p v-if="way.deed.kind === 'buy'" class="max-w-prose text-soft">What it costs is counted with the kit.</p>
+    <p v-else class="max-w-prose text-soft">
       Its price is {{ priceWords
       }}<template v-if="price.hours > 0">, as much as {{ hoursInWords(price.hours) }} on the road to you</template
       >.<template v-if="price.share < 1">
