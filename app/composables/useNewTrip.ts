@@ -2,8 +2,11 @@ import { bikeFrom } from '#catalogue'
 import { navigateTo } from '#imports'
 import type { BikeKind } from '#core/bike'
 import type { Skill } from '#core/crew'
-import { takenAlong, tripFormat, tripSchema, type Trip } from '#core/trip'
+import { longestTripName, takenAlong, tripFormat, tripSchema, type Trip } from '#core/trip'
+import { refuseTooLarge } from '#core/road'
+import { cutTo } from '#core/validation'
 import { incomingFile } from '../stores/incoming-file'
+import { linesOf } from '../http/api'
 import { useTrips } from '../stores/trips'
 import { useRequest } from './useRequest'
 
@@ -72,13 +75,11 @@ export function useNewTrip() {
     riders: readonly NewRider[] | string = [firstRider()],
     before: () => Promise<void> = () => Promise.resolve(),
   ): Promise<boolean> {
-    const text = await file.text()
-    const isRoad = looksLikeXml(text)
     const isBegun = await create(async () => {
-      const document = isRoad ? undefined : documentIn(text, file.name)
+      const read = await readFile(file)
       await before()
-      if (isRoad) incomingFile.value = file
-      return document ?? written(nameOf(file).slice(0, 120), riders)
+      if (!read) incomingFile.value = file
+      return read ?? written(nameOfFile(file.name), riders)
     })
     if (!isBegun) incomingFile.value = undefined
     return isBegun
@@ -90,11 +91,37 @@ export function useNewTrip() {
 const looksLikeXml = (text: string) => /^[\s\uFEFF]*</.test(text)
 
 /** The name of a file without its ending, and without what stands for spaces. */
-const nameOf = ({ name }: File) =>
-  name
-    .replace(/\.[a-z0-9]{1,5}$/i, '')
-    .replace(/[_\s]+/g, ' ')
-    .trim()
+export const nameOfFile = (name: string) =>
+  cutTo(
+    name
+      .replace(/\.[a-z0-9]{1,5}$/i, '')
+      .replace(/[_\s]+/g, ' ')
+      .trim(),
+    longestTripName,
+  )
+
+/**
+ * @returns the document that a file holds, or undefined where it holds a road
+ * @throws Error saying what is wrong with it, before anything is made of it
+ */
+async function readFile(file: File): Promise<object | undefined> {
+  try {
+    refuseTooLarge(file.size)
+  } catch (error) {
+    throw new Error(
+      linesOf(error)
+        .map((line) => `${file.name}: ${line}`)
+        .join('\n'),
+      { cause: error },
+    )
+  }
+  const text = await file.text()
+  if (!looksLikeXml(text)) return documentIn(text, file.name)
+  const { useKitStore } = await import('../stores/kit')
+  const answer = await useKitStore().checkRoad(text)
+  if (!answer.ok) throw new Error(answer.lines.map((line) => `${file.name}: ${line}`).join('\n'))
+  return undefined
+}
 
 function documentIn(text: string, name: string): object {
   try {

@@ -89,9 +89,6 @@ const stepIn = () =>
       <button type="button" class="button mt-2 w-full" @click="goOnAsGuest">Begin without a file</button>
     </section>
     <FaultLines class="mb-4" :lines="refused" title="Not taken." />
-    <button v-if="demo" type="button" class="button w-full" :disabled="busy" @click="stepIn">
-      Step in as the demo rider
-    </button>
     <template v-if="person && signInState !== 'signed in'">
       <NuxtLink to="/trips" class="button button-main w-full"
         >Go on with what is on this device{{ isGuest ? '' : `, ${person.name}` }}</NuxtLink
@@ -104,6 +101,9 @@ const stepIn = () =>
         }}
       </p>
     </template>
+    <button v-if="demo" type="button" class="button w-full" :disabled="busy" @click="stepIn">
+      Step in as the demo rider
+    </button>
     <template #account>
       <p
         v-if="demo"

@@ -129,11 +129,19 @@ export class OwnTrips implements TripServer {
   }
 
   private async within<T>(use: (db: IDBPDatabase<DeviceDatabase>) => Promise<T>): Promise<T> {
-    const db = await openDeviceDatabase(this.database)
+    const db = await this.open()
     try {
       return await use(db)
     } finally {
       db.close()
+    }
+  }
+
+  private async open(): Promise<IDBPDatabase<DeviceDatabase>> {
+    try {
+      return await openDeviceDatabase(this.database)
+    } catch (cause) {
+      throw new KeepsNothing(cause)
     }
   }
 
@@ -142,9 +150,20 @@ export class OwnTrips implements TripServer {
     try {
       return await this.within(use)
     } catch (error) {
-      const why = error instanceof Error ? error.message : String(error)
-      return { kind: 'away', lines: [`This browser keeps nothing: ${why}`] }
+      const told = error instanceof KeepsNothing ? error : new KeepsNothing(error)
+      return { kind: 'away', lines: [told.message] }
     }
+  }
+}
+
+const wordsOf = (error: unknown) => (error instanceof Error ? error.message : String(error))
+
+/** What is made here is kept nowhere: storage is forbidden, as in some private windows, or full. */
+class KeepsNothing extends Error {
+  constructor(cause: unknown) {
+    super(`This browser keeps nothing on this device: ${wordsOf(cause)}. With an account, trips lie on the server.`, {
+      cause,
+    })
   }
 }
 

@@ -541,6 +541,7 @@ export const useKitStore = defineStore('kit', () => {
     return analysisService().readHours(text, roadKm)
   }
 
+  const checkRoad = (text: string) => analysisService().checkRoad(text)
   const readRoad = (text: string) => ask<RoadReading & { ok: true }>((service) => service.readRoad(text))
   const readLines = (fileId: string, picked: readonly number[]) =>
     ask<RoadReading & { ok: true }>((service) => service.readLines(fileId, picked))
@@ -616,6 +617,7 @@ export const useKitStore = defineStore('kit', () => {
     asTheRoadSetsIt,
     readPlace,
     readHours,
+    checkRoad,
     readRoad,
     readLines,
     joinRoad,

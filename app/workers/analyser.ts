@@ -342,6 +342,13 @@ export function createAnalyser() {
     return { ok: true, tidy: opening.tidy, warnings: opening.warnings, week: weekOf(opening, from) }
   }
 
+  /** Whether a file holds a road, before there is a trip to lay it in. */
+  const checkRoad = (text: string): { ok: true } | { ok: false; lines: string[] } =>
+    told(() => {
+      readGpx(text)
+      return { ok: true }
+    })
+
   /** Reads a GPX file for the trip; faults come back as lines, for errors do not cross to the page whole. */
   function readRoad(text: string): RoadReading {
     return told(() => {
@@ -426,6 +433,7 @@ export function createAnalyser() {
     startOfBench,
     readPlace,
     readHours,
+    checkRoad,
     readRoad,
     readLines,
     joinRoad: append,

@@ -34,6 +34,18 @@ export interface GpxRoad {
 export const largestGpxBytes = 48 * 1024 * 1024
 
 /**
+ * Refuses a file that is too large to be read, before it is.
+ *
+ * @param bytes its size
+ * @throws Fault saying how large it is and how to mend it
+ */
+export function refuseTooLarge(bytes: number): void {
+  if (bytes <= largestGpxBytes) return
+  const size = Math.round(bytes / 1024 / 1024)
+  throw new Fault('the file', `${size} MB`, 'a GPX file of 48 MB at most; thin the track or cut it in two')
+}
+
+/**
  * Reads a GPX 1.1 (or 1.0) document: its tracks with all their segments joined
  * in order, or its routes where it has no track, and its waypoints.
  *
@@ -41,10 +53,7 @@ export const largestGpxBytes = 48 * 1024 * 1024
  * Source: GPX 1.1 schema documentation (topografix), element names and units.
  */
 export function readGpx(text: string): GpxRoad {
-  if (text.length > largestGpxBytes) {
-    const size = Math.round(text.length / 1024 / 1024)
-    throw new Fault('the file', `${size} MB`, 'a GPX file of 48 MB at most; thin the track or cut it in two')
-  }
+  refuseTooLarge(text.length)
   const gpx = parseGpxXml(text)
   const tracks = gpx.tracks.flatMap(({ name, pieces }, t) =>
     pieces.map((points, s) => ({ where: `track ${t + 1}, segment ${s + 1}`, name: short(name), points })),

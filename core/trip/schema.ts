@@ -11,9 +11,12 @@ import { dialsSchema } from './dials'
 
 export const tripFormat = 'rag-tin.trip/3'
 
+/** The longest name of a trip, in characters. */
+export const longestTripName = 120
+
 /** The parts of a trip that are saved one by one, in the order of the work. */
 export const partSchemas = {
-  name: text(120).trim().min(1),
+  name: text(longestTripName).trim().min(1),
   road: roadSchema,
   ride: rideSchema,
   forecast: forecastSchema,

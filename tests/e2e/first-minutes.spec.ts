@@ -6,6 +6,8 @@ import { expect, test } from './rig'
 import { again, analysed, newAccount, setStart, signIn, startField, tabTo } from './steps'
 
 const gpxFile = { name: 'over_two_passes.gpx', mimeType: 'application/gpx+xml', buffer: Buffer.from(demoGpx()) }
+/** What the file calls its road: the trip is named by it. */
+const roadName = 'Pell Harbour to Skerry Point'
 const sizes = [
   ['wide', { width: 1280, height: 800 }],
   ['on the phone', { width: 390, height: 844 }],
@@ -15,7 +17,7 @@ const sizes = [
 async function layOutAndWeigh(page: Page): Promise<void> {
   const stage = (name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name })
   await expect(page.getByText('6201 points read, 16 waypoints made into stops.')).toBeVisible()
-  await expect(page.getByLabel('Name of the trip')).toHaveValue('over two passes')
+  await expect(page.getByLabel('Name of the trip')).toHaveValue(roadName)
   await stage('Bench').click()
   await page.getByRole('button', { name: 'Lay it out' }).click()
   await expect(page.getByRole('list', { name: 'Things on the bench' }).getByRole('listitem').first()).toBeVisible()
@@ -38,7 +40,7 @@ for (const [how, viewport] of sizes) {
     // It is there after the page is gone, on this device alone.
     await page.reload()
     await analysed(page)
-    await expect(page.getByLabel('Name of the trip')).toHaveValue('over two passes')
+    await expect(page.getByLabel('Name of the trip')).toHaveValue(roadName)
     expect((await page.request.get('/api/trips', again)).status()).toBe(401)
 
     // Who signs up takes it along.
@@ -47,11 +49,11 @@ for (const [how, viewport] of sizes) {
     await page.getByLabel('E-mail address').fill(`later-${process.pid}-${Date.now()}@quern.example`)
     await page.getByLabel('Password').fill('a bicycle of my own')
     await page.locator('form').getByRole('button', { name: 'Sign up' }).click()
-    await expect(page.getByRole('link', { name: /^over two passes/ })).toBeVisible()
+    await expect(page.getByRole('link', { name: new RegExp(`^${roadName}`) })).toBeVisible()
     const listed = (await (await page.request.get('/api/trips', again)).json()) as { name: string; things: number }[]
-    expect(listed.map(({ name }) => name)).toEqual(['over two passes'])
+    expect(listed.map(({ name }) => name)).toEqual([roadName])
     expect(listed[0]?.things).toBeGreaterThan(10)
-    await page.getByRole('link', { name: /^over two passes/ }).click()
+    await page.getByRole('link', { name: new RegExp(`^${roadName}`) }).click()
     await analysed(page)
   })
 
@@ -219,6 +221,18 @@ test('a file that is neither road nor trip is refused at the door, with nothing 
     buffer: Buffer.from('buy tubes'),
   })
   await expect(page.getByRole('alert')).toContainText('notes.txt: neither a GPX file nor a trip document')
+  const broken = [
+    ['places.gpx', '<kml/>', 'places.gpx: the outermost element: <kml>; expected <gpx>'],
+    ['cut.gpx', '<gpx version="1.1"><trk>', 'cut.gpx: line 1'],
+    ['one.gpx', '<gpx version="1.1"><trk><trkseg><trkpt lat="1" lon="1"/></trkseg></trk></gpx>', 'a single point'],
+  ] as const
+  for (const [name, text, said] of broken) {
+    await chooseFile(page, 'Lay out a GPX file', { name, mimeType: 'application/gpx+xml', buffer: Buffer.from(text) })
+    await expect(page.getByRole('alert')).toContainText(said)
+  }
+  await page.getByRole('button', { name: 'Begin without a file' }).click()
+  await expect(page.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
+  for (const [name] of broken) await expect(page.getByText(name.replace('.gpx', ''), { exact: true })).toHaveCount(0)
 })
 
 for (const [how, viewport] of sizes) {

@@ -102,3 +102,17 @@ test.describe('on the phone', () => {
     expect(crew.find(({ name }) => name === 'Maren')?.hands).not.toBe(0)
   })
 })
+
+test('on a phone, nothing lies over what is to be supposed', async ({ page }) => {
+  await openOwnDemo(page, 'road')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.getByRole('button', { name: /carried/ }).click()
+  const balance = page.getByRole('dialog', { name: 'The balance' })
+  await balance.getByRole('button', { name: 'Suppose it were otherwise …' }).click()
+  await expect(bar(page)).toContainText('Change anything')
+  await expect(balance).toHaveCount(0)
+  await page.getByRole('button', { name: /carried/ }).click()
+  await balance.getByRole('link', { name: /riders/ }).click()
+  await expect(page.getByRole('heading', { name: 'Crew', exact: true })).toBeVisible()
+  await expect(balance).toHaveCount(0)
+})

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { navigateTo } from '#imports'
 import { hoursInWords } from '#wording'
 import { ChevronRight, X } from '@lucide/vue'
 import { useLocalStorage, watchDebounced } from '@vueuse/core'
@@ -85,7 +86,7 @@ function act({ lack }: WeighedStep) {
     case 'no start':
       return void goTo('road', 'ride-start')
     case 'empty bench':
-      return void startFromBikes()
+      return void startAndWeigh()
     case 'no hours': {
       const stop = store.openTrip.stops.find(({ id }) => id === lack.stops[0])
       if (!stop) return
@@ -94,6 +95,11 @@ function act({ lack }: WeighedStep) {
       return void goTo('road', `hours-${stop.id}`)
     }
   }
+}
+/** What was laid is looked at where it is weighed. */
+async function startAndWeigh() {
+  await startFromBikes()
+  if (!startFault.value) await navigateTo(`/trips/${store.id}/weigh`)
 }
 </script>
 

@@ -55,6 +55,8 @@ const signedOut = ref(false)
 const showsFind = ref(false)
 const showsKeys = ref(false)
 const showsBalance = ref(false)
+// It lies over what one now goes to, or supposes.
+watch([() => store.isSupposing, () => route.path], () => (showsBalance.value = false))
 const wide = useWide()
 /** On a low window, and at great zoom, the road is folded until it is asked for. */
 const isLow = useMediaQuery('(max-height: 33.99rem)')

@@ -122,6 +122,7 @@ describe('the trips of somebody without an account', () => {
     Object.assign(globalThis, { indexedDB: undefined })
     try {
       expect(await own.load('t')).toMatchObject({ kind: 'away', lines: [expect.stringContaining('keeps nothing')] })
+      await expect(own.list()).rejects.toThrow(/keeps nothing on this device: .*With an account/)
     } finally {
       Object.assign(globalThis, { indexedDB: indexedDb })
     }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { defined } from '#core/validation'
+import { cutTo, defined } from '#core/validation'
 import { parseWallClock, timeOf, formatWallClock } from '#core/ride'
-import { largestGpxBytes, climbRule } from '#core/road'
+import { climbRule, refuseTooLarge } from '#core/road'
 import { newStop } from '#core/supply'
-import { sortedByKm, type NewRoad, type TripCard } from '#core/trip'
+import { longestTripName, sortedByKm, type NewRoad, type TripCard } from '#core/trip'
 import { dayInWords } from '#wording'
 import { PencilLine, Plus } from '@lucide/vue'
 import { useElementSize } from '@vueuse/core'
@@ -20,6 +20,7 @@ import RouteCardDialog from '../../../components/road/RouteCardDialog.vue'
 import StopList from '../../../components/road/StopList.vue'
 import StretchTable from '../../../components/road/StretchTable.vue'
 import { useFileDrop } from '../../../composables/useFileDrop'
+import { nameOfFile } from '../../../composables/useNewTrip'
 import { useStaggered } from '../../../composables/useStaggered'
 import { useView } from '../../../stores/view'
 import { incomingFile } from '../../../stores/incoming-file'
@@ -47,17 +48,11 @@ const turn = useStaggered(() => lengthKm.value > 0, 4)
 async function importRoad(file: File) {
   lines.value = []
   notices.value = []
-  if (file.size > largestGpxBytes) {
-    lines.value = [
-      `${file.name}: ${Math.round(file.size / 1024 / 1024)} MB; expected a GPX file of 48 MB at most; thin the track or cut it in two`,
-    ]
-    return
-  }
   reading.value = true
   const edit = store.editLater()
   try {
-    const text = await file.text()
-    const answer = await kit.readRoad(text)
+    refuseTooLarge(file.size)
+    const answer = await kit.readRoad(await file.text())
     if (!answer.ok) {
       lines.value = answer.lines.map((line) => `${file.name}: ${line}`)
       return
@@ -66,7 +61,7 @@ async function importRoad(file: File) {
     pointsBefore.value = store.trip?.road.points.length ?? 0
     lay(answer, edit)
   } catch (error) {
-    lines.value = [error instanceof Error ? error.message : String(error)]
+    lines.value = [`${file.name}: ${error instanceof Error ? error.message : String(error)}`]
   } finally {
     reading.value = false
   }
@@ -81,7 +76,14 @@ const choosing = ref(false)
 
 function lay(answer: Omit<RoadReading & { ok: true }, 'next'> & { next: NewRoad }, edit: typeof store.edit) {
   const { road, stops, leftOut, added } = answer.next
-  edit(`import ${fileName.value}`, { road, stops }, `import ${fileName.value} ${pointsBefore.value}`)
+  // Named by its file for want of better: a file of one line says what its road is called.
+  const isNamedByFile = store.openTrip.name === nameOfFile(fileName.value)
+  const name = isNamedByFile && answer.lines.length === 1 && road.name ? cutTo(road.name, longestTripName) : undefined
+  edit(
+    `import ${fileName.value}`,
+    { road, stops, ...(name && { name }) },
+    `import ${fileName.value} ${pointsBefore.value}`,
+  )
   fileId.value = answer.fileId
   fileLines.value = answer.lines
   recordedAt.value = answer.recordedAt
