@@ -15,8 +15,9 @@ export function useFocusReturn(isOpen: () => boolean): void {
     opener = undefined
     setTimeout(() => {
       const { activeElement } = document
-      // Another dialog, or whoever closed this one, has it by now.
-      if (activeElement !== null && activeElement !== document.body) return
+      // Another dialog, or whoever closed this one, has it by now; one that this lay upon has it back at its first field.
+      const isBack = to?.closest('[role=dialog]')?.contains(activeElement) ?? false
+      if (activeElement !== null && activeElement !== document.body && !isBack) return
       const target = to?.isConnected ? to : document.querySelector<HTMLElement>('main')
       if (target?.tabIndex === -1 && !target.hasAttribute('tabindex')) target.setAttribute('tabindex', '-1')
       target?.focus({ preventScroll: true })

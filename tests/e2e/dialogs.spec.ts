@@ -29,6 +29,19 @@ test.describe('a dialog that is closed gives the keyboard back', () => {
     await expect(menu).toBeFocused()
   })
 
+  test('to the button in a dialog that it was opened from', async ({ page }) => {
+    await openOwnDemo(page, 'bench')
+    await page.setViewportSize({ width: 390, height: 844 })
+    await page.getByRole('button', { name: /carried/ }).click()
+    const opener = page.getByRole('button', { name: /how it adds up/ })
+    await opener.focus()
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('table', { name: 'The sum' })).toBeVisible()
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('table', { name: 'The sum' })).toHaveCount(0)
+    await expect(opener).toBeFocused()
+  })
+
   test('to the page where the one that opened it is gone', async ({ page }) => {
     await openOwnDemo(page, 'bench')
     const thing = page.getByRole('button', { name: /^Change / }).first()

@@ -5,6 +5,7 @@ import { PopoverAnchor, PopoverClose, PopoverContent, PopoverPortal, PopoverRoot
 import { computed, watch } from 'vue'
 import { useBackCloses } from '../../composables/useBackCloses'
 import { useFocusReturn } from '../../composables/useFocusReturn'
+import { useLow } from '../../composables/useLow'
 import ServiceCard from './ServiceCard.vue'
 import ShutChoices from './ShutChoices.vue'
 
@@ -18,6 +19,9 @@ useBackCloses(
   () => true,
   () => emit('close'),
 )
+
+// On a low window its mark goes to the top: above and below one in the middle there is no room.
+if (useLow().value) props.mark.scrollIntoView({ block: 'start' })
 
 /** A dialog that was opened from here lies over it, and what is done there is not done elsewhere. */
 function leave() {

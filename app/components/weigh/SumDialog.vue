@@ -84,9 +84,9 @@ function show(thing: string) {
       <thead>
         <tr class="text-right text-xs text-soft">
           <th class="pb-1 text-left font-normal">hours, in the mean of all trips</th>
-          <th class="w-20 pb-1 font-normal">on foot</th>
-          <th class="w-20 pb-1 font-normal">besides</th>
-          <th class="w-20 pb-1 font-normal">in all</th>
+          <th class="w-20 pb-1 font-normal max-sm:w-14">on foot</th>
+          <th class="w-20 pb-1 font-normal max-sm:w-14">besides</th>
+          <th class="w-20 pb-1 font-normal max-sm:w-14">in all</th>
         </tr>
       </thead>
       <tbody class="[&_td]:border-t [&_td]:border-line [&_td]:py-1">

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { defined } from '#core/validation'
 import { ChevronRight } from '@lucide/vue'
-import { useDocumentVisibility, useIntervalFn, useMediaQuery } from '@vueuse/core'
+import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { NuxtLink, NuxtPage } from '#components'
 import { definePageMeta, navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { computed, onBeforeUnmount, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
@@ -28,6 +28,7 @@ import { useKeptScroll } from '../../composables/useKeptScroll'
 import { useKeys } from '../../composables/useKeys'
 import { stages } from '../../composables/useStages'
 import { useStopEdits } from '../../composables/useStopEdits'
+import { useLow } from '../../composables/useLow'
 import { useWide } from '../../composables/useWide'
 import { useTripSessions } from '../../stores/trip-sessions'
 import { useKitStore } from '../../stores/kit'
@@ -59,7 +60,7 @@ const showsBalance = ref(false)
 watch([() => store.isSupposing, () => route.path], () => (showsBalance.value = false))
 const wide = useWide()
 /** On a low window, and at great zoom, the road is folded until it is asked for. */
-const isLow = useMediaQuery('(max-height: 33.99rem)')
+const isLow = useLow()
 const showsRoad = ref(false)
 const tripId = String(route.params.id)
 const isOpen = computed(() => store.id === tripId && store.trip !== undefined)
