@@ -1,4 +1,5 @@
 import { usualConditions } from '#core/bench'
+import { usualTurning } from '#core/fix'
 import { successBySkill } from '#core/crew'
 import { usualErrands } from '#core/jobs'
 import type { Reference } from '#core/reference'
@@ -22,6 +23,7 @@ export const catalogue: Reference = {
   fixes,
   hands: successBySkill,
   works: usualConditions,
+  turning: usualTurning,
   jobs,
   errands: usualErrands,
   items,

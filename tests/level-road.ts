@@ -1,7 +1,7 @@
 import { usualConditions } from '#core/bench'
 import { bikeSchema } from '#core/bike'
 import { successBySkill } from '#core/crew'
-import { fixSchema } from '#core/fix'
+import { fixSchema, usualTurning } from '#core/fix'
 import { hazardSchema } from '#core/hazard'
 import { usualErrands } from '#core/jobs'
 import type { Reference } from '#core/reference'
@@ -40,6 +40,7 @@ export const referenceWith = (hazard: object = {}, fix: object = {}): Reference 
   fixes: [fixSchema.parse({ ...swap, ...fix })],
   hands: successBySkill,
   works: usualConditions,
+  turning: usualTurning,
   jobs: [],
   errands: usualErrands,
   items: [],

@@ -16,6 +16,7 @@ const ranges = {
   minutes: { least: 0.5, most: 1000 },
   hands: { least: 0, most: 1 },
   works: { least: 0.01, most: 1 },
+  awkward: { least: 0, most: 4 },
   price: { least: 0, most: mostMoney },
   sealedY: { least: leastHalfLifeY, most: mostHalfLifeY },
   openedY: { least: leastHalfLifeY, most: mostHalfLifeY },
@@ -25,7 +26,7 @@ export type PlanningKind = keyof typeof ranges
 const difficulties = ['easy', 'medium', 'hard'] as const
 const tools = ['pump', 'compressor', 'folding', 'lever', 'simple'] as const
 const shape =
-  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple))$/
+  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple)|turning\.(awkward))$/
 
 function kindOf(key: string): PlanningKind | undefined {
   const found = shape.exec(key)?.slice(1).find(Boolean)
@@ -165,6 +166,10 @@ export const handValues = ({ hands }: Pick<Reference, 'hands'>) =>
 export const toolValues = ({ works }: Pick<Reference, 'works'>) =>
   tools.map((tool) => ({ tool, value: valueOf(`works.${tool}`, 'works', works[tool]) }))
 
+/** How much longer turning takes that is not easy. */
+export const awkwardValue = ({ turning }: Pick<Reference, 'turning'>): PlanningValue =>
+  valueOf('turning.awkward', 'awkward', turning.awkward)
+
 /** A reference with the planning values that somebody knows better. */
 export function withPlanning(reference: Reference, planning: Planning): Reference {
   if (Object.keys(planning).length === 0) return reference
@@ -197,6 +202,7 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
       lever: at('works.lever', works.lever),
       simple: at('works.simple', works.simple),
     },
+    turning: { awkward: at('turning.awkward', reference.turning.awkward) },
     jobs: reference.jobs.map((job) => ({
       ...job,
       minutes: at(`jobs.${job.id}.minutes`, job.minutes),

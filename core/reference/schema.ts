@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { catalogueItemSchema } from '../bench'
 import { bikeSchema } from '../bike'
 import { techniqueSchema } from '../crew'
-import { fixSchema } from '../fix'
+import { fixSchema, turningSchema } from '../fix'
 import { hazardSchema } from '../hazard'
 import { errandsSchema, jobSchema } from '../jobs'
 import { serviceKindSchema, supplyFamilySchema } from '../supply'
@@ -31,6 +31,7 @@ export const referenceSchema = z.object({
   hands: z.object({ easy: handRowSchema, medium: handRowSchema, hard: handRowSchema }),
   /** The chance that a tool works on a trip, by what it is. */
   works: z.object({ pump: chance, compressor: chance, folding: chance, lever: chance, simple: chance }),
+  turning: turningSchema,
   /** What can be done to a bike at home, and what else is done before a ride. */
   jobs: z.array(jobSchema),
   errands: errandsSchema,

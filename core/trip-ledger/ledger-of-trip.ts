@@ -57,8 +57,6 @@ export const atTheWrench = '@wrench'
 
 /** A mark of a fix for which something turns, and not with ease. */
 export const withoutEase = '@awkward'
-/** A fix takes so many times as long then. Planning value, from memory. */
-const awkwardTimes = 1.3
 
 /** What a pump draws in with a stroke where nobody has measured, mL. Planning value. */
 const usualStrokeMl = 45
@@ -222,7 +220,7 @@ class Writer {
     return ways.flatMap(({ id, draw }) =>
       airs.flatMap((air) => {
         const workH = fix.minutes / 60 + air.workH
-        const hardH = (awkwardTimes * fix.minutes) / 60 + air.workH
+        const hardH = ((1 + this.reference.turning.awkward) * fix.minutes) / 60 + air.workH
         const plain = {
           ...this.onceThere(written, draw, exposure),
           id: `${id}${air.mark}`,

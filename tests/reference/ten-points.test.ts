@@ -1,4 +1,5 @@
 import { usualConditions } from '#core/bench'
+import { usualTurning } from '#core/fix'
 import { successBySkill } from '#core/crew'
 import { nth } from '#core/validation'
 import { availabilityOf, Landscape, placeReportAt } from '#core/availability'
@@ -58,6 +59,7 @@ const reference: Reference = {
   fixes: [],
   hands: successBySkill,
   works: usualConditions,
+  turning: usualTurning,
   jobs: [],
   errands: usualErrands,
   items: [],

@@ -1,4 +1,5 @@
 import { usualConditions } from '#core/bench'
+import { usualTurning } from '#core/fix'
 import { successBySkill } from '#core/crew'
 import { nth, defined, numberAt } from '#core/validation'
 import { usualErrands } from '#core/jobs'
@@ -40,6 +41,7 @@ const reference: Reference = {
   fixes: [],
   hands: successBySkill,
   works: usualConditions,
+  turning: usualTurning,
   jobs: [],
   errands: usualErrands,
   items: [],

@@ -8,6 +8,7 @@ import {
   toolValues,
   withPlanning,
 } from '#core/reference'
+import { onLeg } from '#core/ledger'
 import { surveyRoad } from '#core/road'
 import { readTrip } from '#core/trip'
 import { ledgerOfTrip } from '#core/trip-ledger'
@@ -59,6 +60,7 @@ describe('planning values', () => {
     ['hazards.puncture.colour', 1],
     ['hands.easy.4', 0.5],
     ['works.anvil', 0.5],
+    ['turning.awkward', -0.1],
     ['families.sealant.sealedY', 0],
     ['items.mini-pump.price', -1],
     ['', 1],
@@ -88,6 +90,17 @@ describe('planning values', () => {
     flat(usual).perLeg.forEach((failures, leg) => expect(flat(changed).perLeg[leg]).toBeCloseTo(2 * failures, 12))
     expect(changed.events.some(({ id }) => id.startsWith('chain-broken'))).toBe(false)
     expect(defined(changed.items.find(({ id }) => id === 'mini-pump')).condition).toBe(0.6)
+    // What turns awkwardly takes longer by so much: between the plain fix and it there is nothing else.
+    const awkwardly = (ledger: typeof usual) => {
+      const all = ledger.events.flatMap(({ fixes }) => fixes)
+      const hard = defined(all.find(({ id }) => id.endsWith('@awkward')))
+      const plain = defined(
+        all.find(({ id, needs }) => id === hard.id.slice(0, -'@awkward'.length) && needs.length > 0),
+      )
+      return onLeg(hard.workH, 0) / onLeg(plain.workH, 0) - 1
+    }
+    expect(awkwardly(usual)).toBeCloseTo(0.3, 12)
+    expect(awkwardly(ledgerWith({ 'turning.awkward': 1.5 }))).toBeCloseTo(1.5, 12)
     const swap = defined(flat(changed).fixes.find(({ id }) => id.startsWith('swap-tube@')))
     expect(swap.holds).toBe(0.5)
     expect(swap.hands).toBeLessThan(defined(flat(usual).fixes.find(({ id }) => id === swap.id)).hands)

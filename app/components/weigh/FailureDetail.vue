@@ -63,6 +63,7 @@ const labels = computed<Record<PlanningKind, string>>(() => ({
   minutes: 'takes',
   hands: '',
   works: '',
+  awkward: '',
   price: '',
   sealedY: '',
   openedY: '',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { skillWords } from '#core/crew'
-import { handValues, toolValues } from '#core/reference'
+import { awkwardValue, handValues, toolValues } from '#core/reference'
 import { catalogue } from '#catalogue'
 import PlanningField from './PlanningField.vue'
 
@@ -19,7 +19,8 @@ const toolWords = {
     <h2 id="hands-title" class="text-base">Hands and tools</h2>
     <p class="mt-1 max-w-prose text-xs text-soft">
       The chance that somebody can do it in the end, with an afternoon to spare, by how often they have done it; and
-      that a tool works when it is wanted. Planning values, from memory.
+      that a tool works when it is wanted. A fix takes longer where what it turns wants a hard pull, small bites, or a
+      jaw at its limit. Planning values, from memory.
     </p>
     <div class="mt-2 overflow-x-auto" tabindex="0" role="group" aria-label="Hands, by how hard the work is">
       <table class="named-above text-sm" :style="{ '--columns': Object.keys(skillWords).length }">
@@ -46,6 +47,7 @@ const toolWords = {
         :value="value"
         :label="`${toolWords[tool]} works`"
       />
+      <PlanningField :value="awkwardValue(catalogue)" label="turning awkwardly takes longer by" />
     </div>
   </section>
 </template>

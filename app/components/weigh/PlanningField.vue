@@ -31,6 +31,7 @@ const amounts: Record<PlanningKind, Amount> = {
   minutes: 'time',
   hands: 'share',
   works: 'share',
+  awkward: 'share',
   price: 'share',
   sealedY: 'months',
   openedY: 'months',
