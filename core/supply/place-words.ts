@@ -135,6 +135,13 @@ function isMeant(part: string, word: string): boolean {
   return word === part || word === `${part}s`
 }
 
+/** Words by which whoever named a place says that they are not sure. */
+const doubts = ['maybe', 'perhaps', 'possibly', 'allegedly', 'vielleicht', 'misschien', 'forse', 'quizas']
+
+/** Whether a stop's own name has its doubts: "bike shop??", "water, maybe". */
+export const isDoubted = ({ name }: Pick<Stop, 'name'>): boolean =>
+  name.includes('?') || wordsOf(name).some((word) => doubts.includes(word))
+
 /** Something that a stop seems to have and is not said to have. */
 export interface Proposal {
   readonly stop: Stop
@@ -159,7 +166,8 @@ export function withProposals(stops: readonly Stop[], proposals: readonly Propos
 
 function withOne(stop: Stop, { has }: Proposal): Stop {
   if ('exit' in has) return { ...stop, exit: stop.exit ?? has.exit }
-  return { ...stop, services: [...stop.services, serviceSchema.parse({ kind: has.service })] }
+  const service = serviceSchema.parse({ kind: has.service, knownFrom: isDoubted(stop) ? 'hearsay' : 'map' })
+  return { ...stop, services: [...stop.services, service] }
 }
 
 /** The stop, known not to have what was proposed. */

@@ -130,6 +130,18 @@ describe('proposals', () => {
     expect(told(first)).toEqual(['a train', 'a ferry', 'b supermarket'])
     expect(first.slice(1)).toEqual(stops.slice(1))
   })
+  it('that the name itself doubts are taken as hearsay', () => {
+    const doubted = ['Bike shop?? ask', 'Maybe a bike shop', 'Bike shop (Vielleicht!)'].map((name) =>
+      newStop('a', name, 1),
+    )
+    const sure = ['Bike shop', 'Maybelle bike shop'].map((name) => newStop('a', name, 1))
+    const from = (list: readonly Stop[]) =>
+      list
+        .flatMap((stop) => withProposals([stop], proposalsFor([stop], seen)))
+        .map(({ services }) => services[0]?.knownFrom)
+    expect(from(doubted)).toEqual(['hearsay', 'hearsay', 'hearsay'])
+    expect(from(sure)).toEqual(['map', 'map'])
+  })
   it('said not to be there are proposed no more', () => {
     const [first] = proposalsFor(stops, seen)
     const without = first ? withoutProposal(first) : nth(stops, 0)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { catalogue, placeWords } from '#catalogue'
-import { nameOf, placesSeenOnce, proposalsFor, type Proposal } from '#core/supply'
+import { isDoubted, nameOf, placesSeenOnce, proposalsFor, type Proposal } from '#core/supply'
 import { Check, X } from '@lucide/vue'
 import { computed, ref } from 'vue'
 import { useStopEdits } from '../../composables/useStopEdits'
@@ -16,7 +16,9 @@ const seen = placesSeenOnce(placeWords)
 const proposals = computed(() => proposalsFor(store.openTrip.stops, seen))
 const atFirst = 6
 const showsAll = ref(false)
-const shown = computed(() => (showsAll.value ? proposals.value : proposals.value.slice(0, atFirst)))
+/** Two that are hidden at least: for one it is no use to ask. */
+const isShort = computed(() => !showsAll.value && proposals.value.length > atFirst + 1)
+const shown = computed(() => (isShort.value ? proposals.value.slice(0, atFirst) : proposals.value))
 const what = ({ has }: Proposal) =>
   'exit' in has ? `way out by ${has.exit}` : (catalogue.services.find(({ id }) => id === has.service)?.name ?? '')
 </script>
@@ -44,7 +46,8 @@ const what = ({ has }: Proposal) =>
         class="flex min-w-0 items-center gap-2 text-sm"
       >
         <span class="min-w-0 flex-1 break-words"
-          ><strong>{{ what(proposal) }}</strong> · {{ proposal.stop.name }},
+          ><strong>{{ what(proposal) }}</strong
+          >{{ isDoubted(proposal.stop) ? ', perhaps' : '' }} · {{ proposal.stop.name }},
           <span class="figures text-soft">{{ km(proposal.stop.roadKm) }}</span></span
         >
         <button
@@ -66,12 +69,7 @@ const what = ({ has }: Proposal) =>
         </button>
       </li>
     </ul>
-    <button
-      v-if="!showsAll && proposals.length > atFirst"
-      type="button"
-      class="mt-1 text-sm underline"
-      @click="showsAll = true"
-    >
+    <button v-if="isShort" type="button" class="mt-1 text-sm underline" @click="showsAll = true">
       Show all {{ proposals.length }}
     </button>
   </section>
