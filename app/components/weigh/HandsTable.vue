@@ -47,7 +47,7 @@ const toolWords = {
         :value="value"
         :label="`${toolWords[tool]} works`"
       />
-      <PlanningField :value="awkwardValue(catalogue)" label="turning awkwardly takes longer by" />
+      <PlanningField :value="awkwardValue(catalogue)" label="awkward turning adds" />
     </div>
   </section>
 </template>
