@@ -1,6 +1,6 @@
 import { bikeFrom } from '#catalogue'
 import { navigateTo } from '#imports'
-import type { BikeKind } from '#core/bike'
+import { assumedKind, type BikeKind } from '#core/bike'
 import type { Skill } from '#core/crew'
 import { longestTripName, takenAlong, tripFormat, tripSchema, type Trip } from '#core/trip'
 import { refuseTooLarge } from '#core/road'
@@ -20,7 +20,7 @@ export interface NewRider {
   hands: Skill
 }
 
-export const firstRider = (): NewRider => ({ name: '', bike: 'gravel', hands: 2 })
+export const firstRider = (): NewRider => ({ name: '', bike: assumedKind, hands: 2 })
 
 /** Makes a trip of what somebody types or drops, and opens its road. */
 export function useNewTrip() {

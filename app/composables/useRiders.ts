@@ -1,4 +1,5 @@
 import { bikeFrom } from '#catalogue'
+import { assumedKind } from '#core/bike'
 import { practised, riderSchema, unpractised, type Rider, type Skill } from '#core/crew'
 import { withoutRider } from '#core/trip'
 import { computed } from 'vue'
@@ -64,7 +65,7 @@ export function useRiders() {
   function add() {
     const { bikes } = store.openTrip
     const free = bikes.find(({ id }) => !crew.value.some(({ bikeId }) => bikeId === id))
-    const bike = free ?? bikeFrom('gravel', crypto.randomUUID().slice(0, 8))
+    const bike = free ?? bikeFrom(assumedKind, crypto.randomUUID().slice(0, 8))
     const rider = riderSchema.parse({
       id: crypto.randomUUID().slice(0, 8),
       name: `Rider ${crew.value.length + 1}`,

@@ -21,6 +21,8 @@ export const bikeKinds = [
   'single-speed',
 ] as const
 export type BikeKind = (typeof bikeKinds)[number]
+/** What a bike is taken for until somebody says what it is. */
+export const assumedKind: BikeKind = 'gravel'
 
 /** A bag, hatch or hole that belongs to the bike itself. */
 export const storageSchema = z.object({
@@ -41,7 +43,7 @@ export const plannedJobSchema = z.object({
 export const bikeSchema = z.object({
   id: idSchema,
   name: nameSchema,
-  kind: z.enum(bikeKinds).default('gravel'),
+  kind: z.enum(bikeKinds).default(assumedKind),
   frame: frameSchema.prefault({}),
 
   tyres: z.object({ front: tyreSchema, rear: tyreSchema }),

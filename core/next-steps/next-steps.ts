@@ -1,3 +1,5 @@
+import equal from 'fast-deep-equal'
+import { assumedKind, type Bike } from '../bike'
 import type { Reference } from '../reference'
 import { formatWallClock, parseWallClock } from '../ride'
 import { withProposals, type Proposal, type ServiceKind } from '../supply'
@@ -5,6 +7,7 @@ import type { Trip } from '../trip'
 
 /** What a plan still lacks. */
 export type Lack =
+  | { readonly kind: 'assumed bikes'; readonly bikes: readonly string[] }
   | { readonly kind: 'no stops' }
   | { readonly kind: 'proposals'; readonly count: number; readonly stops: readonly string[] }
   | { readonly kind: 'no hours'; readonly stops: readonly string[] }
@@ -25,14 +28,16 @@ const usualMorning = '08:00'
  * What a plan lacks of what its answers hang on, in the order of the work.
  *
  * A shop without hours may be open or shut: the other plan is the one without it. Proposals may hold: the other plan is the
- * one with all of them. A ride without a start may begin on a weekday or for a weekend.
+ * one with all of them. A ride without a start may begin on a weekday or for a weekend. A bike of which nobody has said
+ * anything may be of any kind; once something was laid, it was laid for the bike that there is.
  *
  * @param proposals what stops seem to have and nobody has said so far
  * @returns none where there is no road yet: all hangs on that
  */
 export function nextSteps(trip: Trip, reference: Reference, proposals: readonly Proposal[]): NextStep[] {
   if (trip.road.points.length === 0) return []
-  const { stops, ride, bench } = trip
+  const { stops, ride, bench, bikes } = trip
+  const assumed = bench.length > 0 ? [] : assumedBikes(bikes, reference)
   const hasNone = stops.every(({ services }) => services.length === 0)
   const unknown = servicesWithoutHours(trip, reference)
   const starting = (day: string): Trip => ({
@@ -60,6 +65,9 @@ export function nextSteps(trip: Trip, reference: Reference, proposals: readonly 
     ...(ride.start === null
       ? [{ lack: { kind: 'no start' as const }, plans: [starting(weekday), starting(weekend)] }]
       : []),
+    ...(assumed.length > 0
+      ? [{ lack: { kind: 'assumed bikes' as const, bikes: assumed }, plans: onOtherKinds(trip, assumed, reference) }]
+      : []),
     ...(bench.length === 0 ? [{ lack: { kind: 'empty bench' as const }, plans: [] }] : []),
   ]
 }
@@ -75,6 +83,21 @@ export function hoursHangingOn({ lack }: Pick<NextStep, 'lack'>, nowH: number, p
   if (lack.kind === 'empty bench') return nowH
   return Math.max(0, ...plansH.map((hours) => Math.abs(hours - nowH)))
 }
+
+/** The bikes of which nobody has said anything: they are as the reference has them. */
+function assumedBikes(bikes: readonly Bike[], reference: Reference): string[] {
+  const usual = reference.bikes.find(({ kind }) => kind === assumedKind)
+  return bikes.filter((bike) => usual && equal(bike, { ...usual, id: bike.id })).map(({ id }) => id)
+}
+
+/** The plans with those bikes of each other kind. */
+const onOtherKinds = (trip: Trip, assumed: readonly string[], reference: Reference): Trip[] =>
+  reference.bikes
+    .filter(({ kind }) => kind !== assumedKind)
+    .map((other) => ({
+      ...trip,
+      bikes: trip.bikes.map((bike) => (assumed.includes(bike.id) ? { ...other, id: bike.id } : bike)),
+    }))
 
 /** Kinds of service that are shut at times, and matter to a bike, of which nobody has said when; by their stops. */
 function servicesWithoutHours({ stops }: Trip, { services }: Reference): Map<string, ReadonlySet<string>> {

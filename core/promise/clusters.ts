@@ -1,6 +1,9 @@
 import { nth } from '../validation'
 import type { DemandStream } from './demand-stream'
 
+/** What is drawn on at once, and the hours that hang on it. */
+type Drawing = Pick<DemandStream, 'stocks' | 'hoursAtStake'>
+
 /**
  * Which stocks are followed together: those that a failure may draw on both, where there are few ways in which they can be
  * left; first those on which most is at stake. Every stock is in one cluster, alone where it is in no other.
@@ -9,7 +12,7 @@ import type { DemandStream } from './demand-stream'
  * @param mostStates so many states a cluster of several may have
  */
 export function clustersOf(
-  streams: readonly DemandStream[],
+  streams: readonly Drawing[],
   sizes: readonly number[],
   mostStates: number,
 ): (readonly number[])[] {
@@ -26,7 +29,7 @@ export function clustersOf(
 }
 
 /** Every two stocks that a failure may draw on both, those first on which most hours are at stake. */
-function pairsByStake(streams: readonly DemandStream[]): (readonly [number, number])[] {
+function pairsByStake(streams: readonly Drawing[]): (readonly [number, number])[] {
   const pairs = new Map<string, { pair: readonly [number, number]; hours: number }>()
   for (const { stocks, hoursAtStake } of streams) {
     const sorted = [...stocks].sort((a, b) => a - b)

@@ -1,3 +1,4 @@
+import { bikeFrom } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { expect, test } from './rig'
 import { analysed, openOwnDemo } from './steps'
@@ -44,6 +45,19 @@ test('what matters most is named with its worth, one press away, and gone once i
   await analysed(page)
   await page.keyboard.press('w')
   await expect(page.locator('[data-row]').first()).toBeVisible()
+})
+
+test('a bike that nobody has spoken of is asked about before anything is laid for it', async ({ page }) => {
+  await openOwnDemo(page, 'road', { ...freshlyRead(), bikes: demoTrip().bikes.map(({ id }) => bikeFrom('gravel', id)) })
+  const line = page.getByRole('complementary', { name: 'What matters most now' })
+  const step = line.getByRole('button', { name: /reckoned for 2 gravel bikes as the catalogue has them: .+ hang on it/i })
+  await step.click()
+  const kind = page.getByLabel('start anew from')
+  await expect(kind).toBeFocused()
+  await kind.selectOption('tourer')
+  await expect(line.getByRole('button', { name: /reckoned for a gravel bike as the catalogue has it/i })).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(step).toBeVisible()
 })
 
 test('it can be put away for a trip', async ({ page }) => {

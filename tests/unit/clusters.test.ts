@@ -37,6 +37,15 @@ describe('stocks that are followed together', () => {
     expect(together(63)).toEqual([[0], [1, 2]])
     expect(together(64)).toEqual([[0, 1, 2]])
   })
+  it('count what is at stake on two of them in all failures, in whichever order these name them', () => {
+    const drawings = [
+      { stocks: [2, 1], hoursAtStake: 3 },
+      { stocks: [1, 2], hoursAtStake: 3 },
+      { stocks: [1, 0], hoursAtStake: 5 },
+    ]
+    // Six hours on the last two, five on the first two; there is room for one pair.
+    expect(clustersOf(drawings, [4, 4, 4], 16).map((stocks) => [...stocks].sort())).toEqual([[0], [1, 2]])
+  })
   it('have the streams that draw on any of them, each once', () => {
     const { clusters, clusterOf, clustersOfStream } = demandOf(ledger)
     expect(clusters.map(({ streams: numbers }) => numbers)).toEqual([[0, 1]])

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { catalogue, placeWords } from '#catalogue'
+import { bikeFrom, catalogue, placeWords } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
+import { bikeKinds } from '#core/bike'
 import { hoursHangingOn, nextSteps } from '#core/next-steps'
 import { placesSeenOnce, proposalsFor, serviceSchema } from '#core/supply'
 import type { Trip } from '#core/trip'
@@ -28,6 +29,20 @@ describe('what a plan lacks', () => {
     expect(stepsOf(whole())).toEqual([])
     const empty = { name: '', points: [], stretches: [] }
     expect(stepsOf({ ...whole(), road: empty, stops: [], bench: [] })).toEqual([])
+  })
+
+  it('is which bike it is, while nobody has said so and nothing was laid for it; the other plans have the other kinds', () => {
+    const bikes = [bikeFrom('gravel', 'mine'), { ...bikeFrom('gravel', 'hers'), name: 'Hers' }]
+    const bare = { ...whole(), bikes, bench: [] }
+    const [step] = stepsOf(bare)
+    expect(step?.lack).toEqual({ kind: 'assumed bikes', bikes: ['mine'] })
+    expect(step?.plans.map((plan) => plan.bikes.map(({ id, kind }) => `${id} ${kind}`))).toEqual(
+      bikeKinds.filter((kind) => kind !== 'gravel').map((kind) => [`mine ${kind}`, 'hers gravel']),
+    )
+    expect(step?.plans.every((plan) => plan.bikes[1] === bikes[1])).toBe(true)
+    expect(kindsOf({ ...bare, bikes: [defined(bikes[1])] })).toEqual(['empty bench'])
+    expect(kindsOf({ ...bare, bikes: [bikeFrom('tourer', 'mine')] })).toEqual(['empty bench'])
+    expect(kindsOf({ ...bare, bench: whole().bench })).toEqual([])
   })
 
   it('is the hours of shops; the other plan is the one without them', () => {

@@ -49,6 +49,62 @@ describe('a kit that is searched from', () => {
     expect(state({}, [0, 0, 0]).gain(piece(0))).toBeCloseTo(60 * (1 - Math.exp(-0.1)) - 0.1, 6)
     expect(state({}, [0, 1, 0]).gain(piece(1, -1))).toBeCloseTo(0.04 - 40 * (1 - Math.exp(-0.1)), 6)
   })
+  it('says what a change takes of what is scarce: shares of two budgets, or grams; never nothing', () => {
+    const items = threeSpares().items.map((item, i) => ({ ...item, price: 100 * (i + 1) }))
+    const both = state({ items, budgetG: 200, budgetMoney: 400 }, [0, 0, 0])
+    // 100 g of 200 and 100 coins of 400; 40 g and 200 coins; both together.
+    expect(both.loadOf(piece(0))).toBeCloseTo(100 / 200 + 100 / 400, 2)
+    expect(both.loadOf(piece(1))).toBeCloseTo(40 / 200 + 200 / 400, 2)
+    expect(both.loadOf([...piece(0), ...piece(1)])).toBeCloseTo(140 / 200 + 300 / 400, 2)
+    const grams = state({ items, budgetG: 200 }, [0, 0, 0])
+    expect(grams.loadOf(piece(0)) / grams.loadOf(piece(1))).toBeCloseTo(101 / 41, 12)
+    for (const free of [both, grams]) expect(free.loadOf([])).toBeGreaterThan(0)
+    // A budget of nothing is no division by it.
+    expect(state({ items, budgetG: 0, budgetMoney: 0 }, [0, 0, 0]).loadOf(piece(0))).toBeCloseTo(200, 2)
+  })
+  it('finds idle beside a change what is worth its grams nowhere else, whichever failures share stock with it', () => {
+    const problem = problemOf(
+      readLedger({
+        format: ledgerFormat,
+        legs: 1,
+        items: [
+          { id: 'a', massG: 10, max: 1, provides: ['a'] },
+          { id: 'another', massG: 10, max: 1, provides: ['another'] },
+          { id: 'beside', massG: 10, max: 1, provides: ['beside'] },
+          { id: 'stock', massG: 10, max: 1, units: { stock: 1 } },
+          { id: 'other', massG: 10, max: 1, provides: ['other'] },
+        ],
+        stocks: [{ id: 'stock' }],
+        events: [
+          {
+            id: 'near',
+            perLeg: [0.1],
+            lossH: 60,
+            fixes: [
+              { id: 'a', needs: ['a'], uses: { stock: 1 }, hands: 1 },
+              { id: 'another', needs: ['another'], hands: 1 },
+              { id: 'beside', needs: ['beside'], hands: 1 },
+            ],
+          },
+          {
+            id: 'far',
+            perLeg: [0.1],
+            lossH: 30,
+            fixes: [
+              { id: 'beside', needs: ['beside'], hands: 1 },
+              { id: 'other', needs: ['other'], uses: { stock: 1 }, hands: 1 },
+            ],
+          },
+        ],
+        gramsPerHour: 1000,
+      }),
+    )
+    const adding = [...piece(0), ...piece(1)]
+    // It spares three hours of the far failure, which has nothing to do with the change while no stock is carried.
+    expect(new KitState(problem, [0, 0, 1, 0, 0]).idleBeside(adding)).not.toContain(2)
+    // With stock that both may draw on, the far one may go otherwise after the change, too.
+    expect(new KitState(problem, [0, 0, 1, 1, 0]).idleBeside(adding)).toContain(2)
+  })
   it('allows what there is, within pins and budget; one above the budget may only get lighter', () => {
     const pinned = state({ pins: { middling: { min: 1, max: 1 } } }, [0, 1, 2])
     expect([piece(0), piece(0, 2), piece(0, 3), piece(0, -1)].map((changes) => pinned.allows(changes))).toEqual([

@@ -66,6 +66,7 @@ const pick = (picked: BikePart | '') => (part.value = picked)
         <label v-else class="ml-auto flex items-center gap-2 text-sm text-soft print:hidden"
           >start anew from
           <select
+            id="kind-of-bike"
             class="field w-52!"
             :value="bike.kind"
             @change="startFrom(bike, ($event.target as HTMLSelectElement).value as BikeKind)"

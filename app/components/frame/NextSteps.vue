@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { bikeStarts } from '#catalogue'
+import { assumedKind } from '#core/bike'
 import { navigateTo } from '#imports'
 import { hoursInWords } from '#wording'
 import { ChevronRight, X } from '@lucide/vue'
@@ -48,11 +50,17 @@ const shown = computed(() =>
     .slice(0, mostShown),
 )
 
+const assumed = (bikeStarts.find(({ id }) => id === assumedKind)?.name ?? 'bike').toLowerCase()
+
 function wordsOf({ lack, hours }: WeighedStep): string {
   const worth = `${hoursInWords(hours)} hang on it`
   switch (lack.kind) {
     case 'no stops':
       return 'no stop says what it has'
+    case 'assumed bikes':
+      return lack.bikes.length === 1
+        ? `reckoned for a ${assumed} as the catalogue has it: ${worth}`
+        : `reckoned for ${lack.bikes.length} ${assumed}s as the catalogue has them: ${worth}`
     case 'proposals':
       return `${lack.count === 1 ? 'one thing' : `${lack.count} things`} proposed by names of stops: ${worth}`
     case 'no hours':
@@ -67,6 +75,8 @@ function actionOf({ lack }: WeighedStep): string {
   switch (lack.kind) {
     case 'no stops':
       return 'go to the stops'
+    case 'assumed bikes':
+      return 'say which is yours'
     case 'proposals':
       return 'look at them'
     case 'no hours':
@@ -81,6 +91,8 @@ function act({ lack }: WeighedStep) {
   switch (lack.kind) {
     case 'no stops':
       return void goTo('road', 'stops')
+    case 'assumed bikes':
+      return void goTo('bikes', 'kind-of-bike')
     case 'proposals':
       return void goTo('road', 'proposals')
     case 'no start':
@@ -118,8 +130,7 @@ async function startAndWeigh() {
           @click="act(step)"
         >
           <span
-            ><span class="inline-block first-letter:uppercase">{{ wordsOf(step) }}</span
-            >;
+            ><span class="inline-block first-letter:uppercase">{{ wordsOf(step) }};</span>{{ ' ' }}
             <span class="font-semibold text-petrol underline group-hover:no-underline">{{ actionOf(step) }}</span></span
           >
           <ChevronRight :size="14" class="shrink-0 text-petrol" aria-hidden="true" />
