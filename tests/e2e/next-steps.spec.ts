@@ -50,7 +50,9 @@ test('what matters most is named with its worth, one press away, and gone once i
 test('a bike that nobody has spoken of is asked about before anything is laid for it', async ({ page }) => {
   await openOwnDemo(page, 'road', { ...freshlyRead(), bikes: demoTrip().bikes.map(({ id }) => bikeFrom('gravel', id)) })
   const line = page.getByRole('complementary', { name: 'What matters most now' })
-  const step = line.getByRole('button', { name: /reckoned for 2 gravel bikes as the catalogue has them: .+ hang on it/i })
+  const step = line.getByRole('button', {
+    name: /reckoned for 2 gravel bikes as the catalogue has them: .+ hang on it/i,
+  })
   await step.click()
   const kind = page.getByLabel('start anew from')
   await expect(kind).toBeFocused()
