@@ -88,7 +88,6 @@ test.describe('on the phone', () => {
     await openOwnDemo(page, 'crew')
     await page.getByRole('button', { name: /carried .* stranded/ }).tap()
     await page.getByRole('button', { name: 'Suppose it were otherwise …' }).tap()
-    await page.getByRole('button', { name: 'Close' }).tap()
     await page.getByRole('button', { name: 'Hands and practice' }).tap()
     await page.getByLabel('all work, Maren', { exact: true }).selectOption('0')
     await expect(bar(page).locator('strong').first()).toBeVisible()
