@@ -49,7 +49,6 @@ test.describe('on the phone', () => {
     await openOwnDemo(page, 'weigh', alone())
     await page.getByRole('button', { name: /carried .* stranded/ }).tap()
     await page.getByRole('button', { name: 'Suppose it were otherwise …' }).tap()
-    await page.getByRole('button', { name: 'Close' }).tap()
     await room(page).tap()
     const light = schools(page).getByRole('button', { name: /^Light, and walks/ })
     await light.tap()
