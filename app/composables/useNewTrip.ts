@@ -91,7 +91,7 @@ export function useNewTrip() {
 const looksLikeXml = (text: string) => /^[\s\uFEFF]*</.test(text)
 
 /** The name of a file without its ending, and without what stands for spaces. */
-export const nameOfFile = (name: string) =>
+const nameOfFile = (name: string) =>
   cutTo(
     name
       .replace(/\.[a-z0-9]{1,5}$/i, '')
@@ -105,21 +105,17 @@ export const nameOfFile = (name: string) =>
  * @throws Error saying what is wrong with it, before anything is made of it
  */
 async function readFile(file: File): Promise<object | undefined> {
+  const refused = (lines: readonly string[]) => new Error(lines.map((line) => `${file.name}: ${line}`).join('\n'))
   try {
     refuseTooLarge(file.size)
   } catch (error) {
-    throw new Error(
-      linesOf(error)
-        .map((line) => `${file.name}: ${line}`)
-        .join('\n'),
-      { cause: error },
-    )
+    throw refused(linesOf(error))
   }
   const text = await file.text()
   if (!looksLikeXml(text)) return documentIn(text, file.name)
   const { useKitStore } = await import('../stores/kit')
   const answer = await useKitStore().checkRoad(text)
-  if (!answer.ok) throw new Error(answer.lines.map((line) => `${file.name}: ${line}`).join('\n'))
+  if (!answer.ok) throw refused(answer.lines)
   return undefined
 }
 

@@ -15,9 +15,11 @@ const file = (name: string, text: string | Buffer) => ({
 
 test('bad roads are refused with a reason, and the road stays', async ({ page }, info) => {
   await signUp(page, 'Pell')
-  await beginTrip(page, 'Bad roads')
+  // As the file is called, and not as its road is: a trip that somebody named keeps its name.
+  await beginTrip(page, 'good')
   await page.getByLabel('GPX file').setInputFiles(file('good.gpx', demoGpx()))
   await expect(page.getByText(/6201 points read/)).toBeVisible()
+  await expect(page.getByLabel('Name of the trip')).toHaveValue('good')
   const bad: [string, string | Buffer, RegExp][] = [
     ['text.gpx', 'no XML <', /not XML/],
     ['map.gpx', '<kml></kml>', /<kml>; expected <gpx>/],

@@ -16,6 +16,8 @@ import { tripSizeLedger } from '../trip-size-ledgers'
 
 const allItems = ({ ledger }: KitProblem) => ledger.items.map((_, item) => item)
 const problemOf = (ledger: Ledger) => kitProblem(indexLedger(ledger))
+/** A problem of one leg. */
+const problemWith = (parts: object) => problemOf(readLedger({ format: ledgerFormat, legs: 1, ...parts }))
 /** Everything that may be added to a kit or left off, as far as it is allowed. */
 const changesOf = (state: KitState) =>
   [...state.additions(), ...drops(state, allItems(state.problem))].filter((changes) => state.allows(changes))
@@ -63,42 +65,38 @@ describe('a kit that is searched from', () => {
     expect(state({ items, budgetG: 0, budgetMoney: 0 }, [0, 0, 0]).loadOf(piece(0))).toBeCloseTo(200, 2)
   })
   it('finds idle beside a change what is worth its grams nowhere else, whichever failures share stock with it', () => {
-    const problem = problemOf(
-      readLedger({
-        format: ledgerFormat,
-        legs: 1,
-        items: [
-          { id: 'a', massG: 10, max: 1, provides: ['a'] },
-          { id: 'another', massG: 10, max: 1, provides: ['another'] },
-          { id: 'beside', massG: 10, max: 1, provides: ['beside'] },
-          { id: 'stock', massG: 10, max: 1, units: { stock: 1 } },
-          { id: 'other', massG: 10, max: 1, provides: ['other'] },
-        ],
-        stocks: [{ id: 'stock' }],
-        events: [
-          {
-            id: 'near',
-            perLeg: [0.1],
-            lossH: 60,
-            fixes: [
-              { id: 'a', needs: ['a'], uses: { stock: 1 }, hands: 1 },
-              { id: 'another', needs: ['another'], hands: 1 },
-              { id: 'beside', needs: ['beside'], hands: 1 },
-            ],
-          },
-          {
-            id: 'far',
-            perLeg: [0.1],
-            lossH: 30,
-            fixes: [
-              { id: 'beside', needs: ['beside'], hands: 1 },
-              { id: 'other', needs: ['other'], uses: { stock: 1 }, hands: 1 },
-            ],
-          },
-        ],
-        gramsPerHour: 1000,
-      }),
-    )
+    const problem = problemWith({
+      items: [
+        { id: 'a', massG: 10, max: 1, provides: ['a'] },
+        { id: 'another', massG: 10, max: 1, provides: ['another'] },
+        { id: 'beside', massG: 10, max: 1, provides: ['beside'] },
+        { id: 'stock', massG: 10, max: 1, units: { stock: 1 } },
+        { id: 'other', massG: 10, max: 1, provides: ['other'] },
+      ],
+      stocks: [{ id: 'stock' }],
+      events: [
+        {
+          id: 'near',
+          perLeg: [0.1],
+          lossH: 60,
+          fixes: [
+            { id: 'a', needs: ['a'], uses: { stock: 1 }, hands: 1 },
+            { id: 'another', needs: ['another'], hands: 1 },
+            { id: 'beside', needs: ['beside'], hands: 1 },
+          ],
+        },
+        {
+          id: 'far',
+          perLeg: [0.1],
+          lossH: 30,
+          fixes: [
+            { id: 'beside', needs: ['beside'], hands: 1 },
+            { id: 'other', needs: ['other'], uses: { stock: 1 }, hands: 1 },
+          ],
+        },
+      ],
+      gramsPerHour: 1000,
+    })
     const adding = [...piece(0), ...piece(1)]
     // It spares three hours of the far failure, which has nothing to do with the change while no stock is carried.
     expect(new KitState(problem, [0, 0, 1, 0, 0]).idleBeside(adding)).not.toContain(2)
@@ -164,29 +162,25 @@ describe('what may be done at once', () => {
     expect(words(drops(new KitState(state.problem, [0, 0, 1]), [0, 1, 2]))).toEqual([])
   })
   it('is to add a piece, the tools of a job together, or stock for one use or two', () => {
-    const problem = problemOf(
-      readLedger({
-        format: ledgerFormat,
-        legs: 1,
-        items: [
-          { id: 'a', massG: 10, max: 1, provides: ['a'] },
-          { id: 'b', massG: 10, max: 1, provides: ['b'] },
-          { id: 'piece', massG: 10, max: 5, units: { piece: 1 } },
-        ],
-        stocks: [{ id: 'piece' }],
-        events: [
-          {
-            id: 'e',
-            perLeg: [0.1],
-            lossH: 10,
-            fixes: [
-              { id: 'turn', needs: ['a', 'b'], hands: 1 },
-              { id: 'fit', uses: { piece: 2 }, hands: 1 },
-            ],
-          },
-        ],
-      }),
-    )
+    const problem = problemWith({
+      items: [
+        { id: 'a', massG: 10, max: 1, provides: ['a'] },
+        { id: 'b', massG: 10, max: 1, provides: ['b'] },
+        { id: 'piece', massG: 10, max: 5, units: { piece: 1 } },
+      ],
+      stocks: [{ id: 'piece' }],
+      events: [
+        {
+          id: 'e',
+          perLeg: [0.1],
+          lossH: 10,
+          fixes: [
+            { id: 'turn', needs: ['a', 'b'], hands: 1 },
+            { id: 'fit', uses: { piece: 2 }, hands: 1 },
+          ],
+        },
+      ],
+    })
     const state = new KitState(problem, [0, 0, 0])
     const pieces = ['1 of 0', '1 of 0 and 1 of 1', '1 of 1', '1 of 2']
     expect(words(state.additions())).toEqual([...pieces, '2 of 2', '4 of 2'])
@@ -222,21 +216,17 @@ describe('adding', () => {
   it('thinks of a dozen that gain most, whether they pay or not, the best first', () => {
     // Twenty spares for failures of which each costs an hour more than the last; 100 g each are a tenth of an hour.
     const numbers = Array.from({ length: 20 }, (_, i) => i)
-    const problem = problemOf(
-      readLedger({
-        format: ledgerFormat,
-        legs: 1,
-        items: numbers.map((i) => ({ id: `${i}`, massG: 100, max: 1, units: { [`${i}`]: 1 } })),
-        stocks: numbers.map((i) => ({ id: `${i}` })),
-        events: numbers.map((i) => ({
-          id: `${i}`,
-          perLeg: [0.1],
-          lossH: 5 + ((7 * i) % 20),
-          fixes: [{ id: 'fit', uses: { [`${i}`]: 1 }, hands: 1 }],
-        })),
-        gramsPerHour: 1000,
-      }),
-    )
+    const problem = problemWith({
+      items: numbers.map((i) => ({ id: `${i}`, massG: 100, max: 1, units: { [`${i}`]: 1 } })),
+      stocks: numbers.map((i) => ({ id: `${i}` })),
+      events: numbers.map((i) => ({
+        id: `${i}`,
+        perLeg: [0.1],
+        lossH: 5 + ((7 * i) % 20),
+        fixes: [{ id: 'fit', uses: { [`${i}`]: 1 }, hands: 1 }],
+      })),
+      gramsPerHour: 1000,
+    })
     const state = new KitState(
       problem,
       numbers.map(() => 0),
@@ -273,29 +263,25 @@ describe('adding', () => {
 
 /** Three jobs of one tool each; keys for them one by one, and one thing that does them all. 1000 g are worth an hour. */
 const threeJobs = (allG: number, change: object = {}) =>
-  problemOf(
-    readLedger({
-      format: ledgerFormat,
-      legs: 1,
-      items: [
-        ...['a', 'b', 'c'].map((id) => ({ id, massG: 50, max: 1, provides: [id] })),
-        { id: 'all', massG: allG, max: 1, provides: ['a', 'b', 'c'] },
-        { id: 'spare', massG: 200, max: 1, units: { spare: 1 } },
-      ],
-      stocks: [{ id: 'spare' }],
-      events: [
-        ...['a', 'b', 'c'].map((id) => ({
-          id,
-          perLeg: [0.1],
-          lossH: 10,
-          fixes: [{ id: 'turn', needs: [id], hands: 1 }],
-        })),
-        { id: 'broken', perLeg: [0.1], lossH: 4, fixes: [{ id: 'fit', uses: { spare: 1 }, hands: 1 }] },
-      ],
-      gramsPerHour: 1000,
-      ...change,
-    }),
-  )
+  problemWith({
+    items: [
+      ...['a', 'b', 'c'].map((id) => ({ id, massG: 50, max: 1, provides: [id] })),
+      { id: 'all', massG: allG, max: 1, provides: ['a', 'b', 'c'] },
+      { id: 'spare', massG: 200, max: 1, units: { spare: 1 } },
+    ],
+    stocks: [{ id: 'spare' }],
+    events: [
+      ...['a', 'b', 'c'].map((id) => ({
+        id,
+        perLeg: [0.1],
+        lossH: 10,
+        fixes: [{ id: 'turn', needs: [id], hands: 1 }],
+      })),
+      { id: 'broken', perLeg: [0.1], lossH: 4, fixes: [{ id: 'fit', uses: { spare: 1 }, hands: 1 }] },
+    ],
+    gramsPerHour: 1000,
+    ...change,
+  })
 
 describe('taking one thing instead of others', () => {
   it('leaves off what it makes superfluous, where all that weighs more', () => {
@@ -379,30 +365,26 @@ describe('leaving something off', () => {
 
 it('what is left off may make something else idle, which is left off in its turn', () => {
   // The key turns the spare in; what is stuffed in its place leaves 50 of 10 000 hours.
-  const problem = problemOf(
-    readLedger({
-      format: ledgerFormat,
-      legs: 1,
-      items: [
-        { id: 'spare', massG: 100, max: 1, units: { spare: 1 } },
-        { id: 'key', massG: 10, max: 1, provides: ['turn'] },
-        { id: 'rag', massG: 1, max: 1, units: { rag: 1 } },
-      ],
-      stocks: [{ id: 'spare' }, { id: 'rag' }],
-      events: [
-        {
-          id: 'hole',
-          perLeg: [0.001],
-          lossH: 10_000,
-          fixes: [
-            { id: 'fit', needs: ['turn'], uses: { spare: 1 }, hands: 1 },
-            { id: 'stuff', uses: { rag: 1 }, hands: 1, residualH: 50 },
-          ],
-        },
-      ],
-      gramsPerHour: 1000,
-    }),
-  )
+  const problem = problemWith({
+    items: [
+      { id: 'spare', massG: 100, max: 1, units: { spare: 1 } },
+      { id: 'key', massG: 10, max: 1, provides: ['turn'] },
+      { id: 'rag', massG: 1, max: 1, units: { rag: 1 } },
+    ],
+    stocks: [{ id: 'spare' }, { id: 'rag' }],
+    events: [
+      {
+        id: 'hole',
+        perLeg: [0.001],
+        lossH: 10_000,
+        fixes: [
+          { id: 'fit', needs: ['turn'], uses: { spare: 1 }, hands: 1 },
+          { id: 'stuff', uses: { rag: 1 }, hands: 1, residualH: 50 },
+        ],
+      },
+    ],
+    gramsPerHour: 1000,
+  })
   const state = new KitState(problem, [1, 1, 0])
   // Without the rag the spare is worth ten hours: that is what was seen of it last, so that the key is looked at first.
   expect(state.gain([{ item: 0, by: -1 }])).toBeLessThan(-9)
@@ -415,22 +397,18 @@ it('what is left off may make something else idle, which is left off in its turn
 describe('making a kit fit a budget', () => {
   /** Spares of so many grams, each for a failure of its own that costs so much; an hour is worth 1000 g. */
   const sparesOf = (...spares: (readonly [massG: number, lostH: number])[]) =>
-    problemOf(
-      readLedger({
-        format: ledgerFormat,
-        legs: 1,
-        items: spares.map(([massG], i) => ({ id: `i${i}`, massG, max: 1, units: { [`s${i}`]: 1 } })),
-        stocks: spares.map((_, i) => ({ id: `s${i}` })),
-        // One piece serves all failures but a few: its hours are lost without it.
-        events: spares.map(([, lostH], i) => ({
-          id: `e${i}`,
-          perLeg: [0.01],
-          lossH: 100 * lostH,
-          fixes: [{ id: 'fit', uses: { [`s${i}`]: 1 }, hands: 1 }],
-        })),
-        gramsPerHour: 1000,
-      }),
-    )
+    problemWith({
+      items: spares.map(([massG], i) => ({ id: `i${i}`, massG, max: 1, units: { [`s${i}`]: 1 } })),
+      stocks: spares.map((_, i) => ({ id: `s${i}` })),
+      // One piece serves all failures but a few: its hours are lost without it.
+      events: spares.map(([, lostH], i) => ({
+        id: `e${i}`,
+        perLeg: [0.01],
+        lossH: 100 * lostH,
+        fixes: [{ id: 'fit', uses: { [`s${i}`]: 1 }, hands: 1 }],
+      })),
+      gramsPerHour: 1000,
+    })
   const whole = (problem: KitProblem, budgetG: number) => {
     const state = new KitState(
       problem,
@@ -487,29 +465,25 @@ describe('improving', () => {
   it('leaves off again what was taken first, once what was taken later makes it idle', () => {
     // Of 0.1 flats a patch that holds by half spares 0.476 h and gains most for its grams; the tube spares 0.952 h. Beside it
     // the patch serves a second flat, 0.0047 · 0.5 · 10 h = 0.0234 h, and its grams cost 0.024 h.
-    const problem = problemOf(
-      readLedger({
-        format: ledgerFormat,
-        legs: 1,
-        items: [
-          { id: 'patch', massG: 24, max: 1, units: { patch: 1 } },
-          { id: 'tube', massG: 50, max: 1, units: { tube: 1 } },
-        ],
-        stocks: [{ id: 'patch' }, { id: 'tube' }],
-        events: [
-          {
-            id: 'flat',
-            perLeg: [0.1],
-            lossH: 10,
-            fixes: [
-              { id: 'glue', uses: { patch: 1 }, hands: 1, holds: 0.5 },
-              { id: 'swap', uses: { tube: 1 }, hands: 1 },
-            ],
-          },
-        ],
-        gramsPerHour: 1000,
-      }),
-    )
+    const problem = problemWith({
+      items: [
+        { id: 'patch', massG: 24, max: 1, units: { patch: 1 } },
+        { id: 'tube', massG: 50, max: 1, units: { tube: 1 } },
+      ],
+      stocks: [{ id: 'patch' }, { id: 'tube' }],
+      events: [
+        {
+          id: 'flat',
+          perLeg: [0.1],
+          lossH: 10,
+          fixes: [
+            { id: 'glue', uses: { patch: 1 }, hands: 1, holds: 0.5 },
+            { id: 'swap', uses: { tube: 1 }, hands: 1 },
+          ],
+        },
+      ],
+      gramsPerHour: 1000,
+    })
     const state = new KitState(problem, [0, 0])
     improve(state)
     expect([...state.counts]).toEqual([0, 1])

@@ -20,7 +20,6 @@ import RouteCardDialog from '../../../components/road/RouteCardDialog.vue'
 import StopList from '../../../components/road/StopList.vue'
 import StretchTable from '../../../components/road/StretchTable.vue'
 import { useFileDrop } from '../../../composables/useFileDrop'
-import { nameOfFile } from '../../../composables/useNewTrip'
 import { useStaggered } from '../../../composables/useStaggered'
 import { useView } from '../../../stores/view'
 import { incomingFile } from '../../../stores/incoming-file'
@@ -45,7 +44,8 @@ const hasRoad = computed(() => store.openTrip.road.points.length > 0)
 const lengthKm = computed(() => kit.analysis?.lengthKm ?? 0)
 const turn = useStaggered(() => lengthKm.value > 0, 4)
 
-async function importRoad(file: File) {
+/** @param begins whether the trip was begun with this file, and is named by it for want of better */
+async function importRoad(file: File, begins = false) {
   lines.value = []
   notices.value = []
   reading.value = true
@@ -59,7 +59,7 @@ async function importRoad(file: File) {
     }
     fileName.value = file.name
     pointsBefore.value = store.trip?.road.points.length ?? 0
-    lay(answer, edit)
+    lay(answer, edit, begins)
   } catch (error) {
     lines.value = [`${file.name}: ${error instanceof Error ? error.message : String(error)}`]
   } finally {
@@ -74,16 +74,16 @@ const fileLines = shallowRef<readonly ReadLine[]>([])
 const recordedAt = ref<string | null>(null)
 const choosing = ref(false)
 
-function lay(answer: Omit<RoadReading & { ok: true }, 'next'> & { next: NewRoad }, edit: typeof store.edit) {
+function lay(
+  answer: Omit<RoadReading & { ok: true }, 'next'> & { next: NewRoad },
+  edit: typeof store.edit,
+  names = false,
+) {
   const { road, stops, leftOut, added } = answer.next
-  // Named by its file for want of better: a file of one line says what its road is called.
-  const isNamedByFile = store.openTrip.name === nameOfFile(fileName.value)
-  const name = isNamedByFile && answer.lines.length === 1 && road.name ? cutTo(road.name, longestTripName) : undefined
-  edit(
-    `import ${fileName.value}`,
-    { road, stops, ...(name && { name }) },
-    `import ${fileName.value} ${pointsBefore.value}`,
-  )
+  // A file of several lines is named by none of them.
+  const name = names && answer.lines.length === 1 ? cutTo(road.name.trim(), longestTripName) : ''
+  const label = `import ${fileName.value}`
+  edit(label, { road, stops, ...(name && { name }) }, `${label} ${pointsBefore.value}`)
   fileId.value = answer.fileId
   fileLines.value = answer.lines
   recordedAt.value = answer.recordedAt
@@ -146,7 +146,7 @@ const over = useFileDrop((file) => void importRoad(file))
 onMounted(() => {
   const file = incomingFile.value
   incomingFile.value = undefined
-  if (file) void importRoad(file)
+  if (file) void importRoad(file, true)
 })
 
 function addStop() {
