@@ -38,9 +38,11 @@ import type {
 import type { Choice, KitAtPrice, KitChooserService, Outcome } from '../workers/kit-chooser'
 import type { TripWithoutLine, WayfinderService } from '../workers/wayfinder'
 
-/** A kit, and the ledger it was chosen for. */
-export interface Chosen extends Choice {
+/** A kit, and the ledger it was chosen for, with the price of a gram that it was chosen under. */
+export interface Chosen extends Omit<Choice, 'gramsPerHour'> {
   readonly built: NumberedLedger
+  /** The same ledger as it was written. */
+  readonly written: NumberedLedger
 }
 
 /** The same with its why. */
@@ -93,6 +95,8 @@ export const useKitStore = defineStore('kit', () => {
   const analysis = shallowRef<Analysis>()
   /** The kit that was chosen last, which is there a moment before its why. */
   const chosen = shallowRef<Chosen | null>(null)
+  /** What the balance tells: of the kit as it was, by the trip as it is, until a better one has been found. */
+  const told = shallowRef<Chosen | null>(null)
   /** The kit with its why, and the ledger it was chosen for: while a trip is weighed anew, as it was before. */
   const weighed = shallowRef<Weighed | null>(null)
   const kit = computed(() => weighed.value?.kit ?? null)
@@ -107,6 +111,8 @@ export const useKitStore = defineStore('kit', () => {
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
   let chooser: Working<KitChooserService> | undefined
+  /** The ledger that the chooser was given last. */
+  let takenUp: number | undefined
   const toWeigh = shallowRef<NumberedLedger | null>(null)
   let tripsLeft = 0
   let sent: Partial<Trip> = {}
@@ -166,7 +172,7 @@ export const useKitStore = defineStore('kit', () => {
   /** Chooses the kit for a ledger; while one is being chosen, only the newest ledger waits. */
   function weigh(built: NumberedLedger | null): void {
     toWeigh.value = built
-    if (!built) chosen.value = weighed.value = null
+    if (!built) told.value = chosen.value = weighed.value = null
     if (!weighing.value) void weighWaiting()
   }
 
@@ -185,13 +191,13 @@ export const useKitStore = defineStore('kit', () => {
         if (!hasLedger()) continue
         const isTurned = chosen.value?.built.number === built.number
         // What has changed meanwhile is weighed in its turn; till then this is nearer to it than what was shown before.
-        chosen.value = { ...choice, built }
+        told.value = chosen.value = choice
         // The why of the newest alone is worked out, and not while the dial may still be turned: the next turn would wait for it.
         if (isTurned) await until(isOlder).toBe(true, { timeout: dialAtRestMs })
         if (mine !== tripsLeft) return
         if (isOlder() || !hasLedger()) continue
         const kit = choice.kit && (await kitService().explain())
-        if (hasLedger()) weighed.value = { ...choice, kit, built }
+        if (hasLedger()) weighed.value = { ...choice, kit }
       } catch (error) {
         failure.value = error instanceof Error ? error.message : String(error)
       }
@@ -201,14 +207,27 @@ export const useKitStore = defineStore('kit', () => {
     proveOnceCalm()
   }
 
-  /** Sends the ledger only when the worker does not have it. */
-  async function choose({ number, ledger }: NumberedLedger): Promise<Choice> {
+  /** Sends the ledger only when the worker does not have it; what the kit that is shown comes to is told at once. */
+  async function choose(written: NumberedLedger): Promise<Chosen> {
+    const { number, ledger } = written
     const { gramsPerHour, budgetG, budgetMoney, pins } = ledger
     const prices = { gramsPerHour, budgetG, budgetMoney, pins }
-    const answer =
-      (await kitService().choose(number, prices, undefined)) ?? (await kitService().choose(number, prices, ledger))
+    const at = (price: number | null) => ({ ...written, ledger: { ...ledger, gramsPerHour: price } })
+    // Both are asked at once: between them nobody waits for a page that is busy drawing.
+    const ask = async (given: typeof ledger | undefined) => {
+      const service = kitService()
+      const [takingUp, choosing] = [service.takeUp(number, prices, given), service.choose(number)]
+      const kit = await takingUp
+      const lastPrice = chosen.value?.built.ledger.gramsPerHour ?? null
+      if (kit && hasLedger() && !isOlder())
+        told.value = { kit, problems: [], built: at(gramsPerHour ?? lastPrice), written }
+      return choosing
+    }
+    const answer = (number === takenUp && (await ask(undefined))) || (await ask(ledger))
+    takenUp = number
     if (!answer) throw new Error('The ledger was lost on its way.')
-    return answer
+    const { gramsPerHour: price, ...choice } = answer
+    return { ...choice, built: at(price), written }
   }
 
   const kitService = (): Remote<KitChooserService> => (chooser ??= kitWorker()).service
@@ -239,6 +258,7 @@ export const useKitStore = defineStore('kit', () => {
   }
   const shutWays = adviser(kitWorker)
   const lackingSteps = adviser(kitWorker)
+  const unlocking = adviser(kitWorker)
   const practising = adviser(kitWorker)
   const trading = adviser(kitWorker)
   const wayfinding = adviser(waysWorker)
@@ -367,7 +387,8 @@ export const useKitStore = defineStore('kit', () => {
     const laid = await analysisService().benchAndCatalogue()
     if (!laid || !kit.value || !weighed.value) return []
     const carried = Object.fromEntries(kit.value.verdicts.map(({ item, n }) => [item, n]))
-    return kitService().lacking(laid, weighed.value.built.ledger.gramsPerHour, carried)
+    const { gramsPerHour } = weighed.value.built.ledger
+    return unlocking.ask((service) => service.lacking(laid, gramsPerHour, carried))
   }
 
   /** What to lay on the bench while nothing lies there, once the trip has been looked at. */
@@ -391,7 +412,7 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   /** The kit that was chosen for the trip as it stands; none while a change is on its way. */
-  const chosenNow = () => (!busy.value && chosen.value?.built === analysis.value?.built ? chosen.value : null)
+  const chosenNow = () => (!busy.value && chosen.value?.written === analysis.value?.built ? chosen.value : null)
 
   /**
    * What can be done about what is shut at a stop, and what comes of each; what is planned so far comes to the kit as it is.
@@ -566,6 +587,7 @@ export const useKitStore = defineStore('kit', () => {
     chooser?.worker.terminate()
     shutWays.stop()
     lackingSteps.stop()
+    unlocking.stop()
     practising.stop()
     trading.stop()
     wayfinding.stop()
@@ -574,7 +596,7 @@ export const useKitStore = defineStore('kit', () => {
     trying.stop()
     stressing.stop()
     turning.stop()
-    chooser = undefined
+    chooser = takenUp = undefined
     toWeigh.value = null
     weighing.value = false
     analyser = undefined
@@ -584,11 +606,12 @@ export const useKitStore = defineStore('kit', () => {
     analysed = asked = Promise.resolve()
     busy.value = false
     analysis.value = undefined
-    chosen.value = weighed.value = null
+    told.value = chosen.value = weighed.value = null
   }
 
   return {
     analysis,
+    told,
     chosen,
     weighed,
     kit,

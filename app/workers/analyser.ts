@@ -23,9 +23,9 @@ import {
 import {
   bikesAtDeparture,
   hoursAtStake,
-  ledgerOfTrip,
-  underPrices,
+  onTermsOf,
   wearOnRoad,
+  writeLedger,
   type LedgerOfTrip,
   type WearOnRoad,
 } from '#core/trip-ledger'
@@ -223,8 +223,8 @@ export function createAnalyser() {
       isSameButPins(before.bench, trip.bench) &&
       isSameBut(before, trip, prices)
     if (built && isLedgerSame) {
-      built = { ...built, ledger: underPrices(built.ledger, trip) }
-    } else built = { ...ledgerOfTrip(trip, survey, catalogue, landscape), number: written++ }
+      built = { ...built, ledger: onTermsOf(built.ledger, trip) }
+    } else built = { ...writeLedger(trip, survey, catalogue, landscape), number: written++ }
     const atStake = hoursAtStake(built)
     const availability = availabilitiesOf(landscape, trip, classesOf(trip, catalogue))
     return {
@@ -286,7 +286,7 @@ export function createAnalyser() {
     const { survey } = line
     return shutOptions(trip, survey, catalogue, stopId, book).map(({ choice, isMade, plan }) => {
       const planned = new CostsOfFailing(plan, survey, catalogue, book, landscape)
-      const { ledger } = ledgerOfTrip(plan, survey, catalogue, planned)
+      const { ledger } = writeLedger(plan, survey, catalogue, planned)
       const { stops, ride } = plan
       return { choice, isMade, parts: { stops, ride }, days: planned.timetable?.days.length ?? 0, ledger }
     })
@@ -300,7 +300,7 @@ export function createAnalyser() {
       lack,
       ledgers: plans.map((plan) => {
         const costs = new CostsOfFailing(plan, line.survey, catalogue, book, landscape)
-        return ledgerOfTrip(plan, line.survey, catalogue, costs).ledger
+        return writeLedger(plan, line.survey, catalogue, costs).ledger
       }),
     }))
   }

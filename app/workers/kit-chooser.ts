@@ -1,7 +1,7 @@
 import { frontier, type FrontierKit } from '#core/frontier'
 import { indexLedger, termsOf, type Ledger } from '#core/ledger'
 import { practiceWorths } from '#core/practice'
-import { KitSearch, usualGramsPerHour, type KitChoice } from '#core/search'
+import { KitSearch, type KitChoice } from '#core/search'
 import { faultLines } from '#core/trip'
 import { whatIsLacking, type Lacking, type LaidOut } from '#core/unlock'
 import { nth } from '#core/validation'
@@ -13,6 +13,8 @@ export type Prices = Pick<Ledger, 'gramsPerHour' | 'budgetG' | 'budgetMoney' | '
 /** The kit for a ledger; none where the trip asks for what cannot be, with the reasons. */
 export interface Choice {
   readonly kit: KitChoice | null
+  /** The price it was chosen under: where the trip has none, the road's. */
+  readonly gramsPerHour: number | null
   readonly problems: readonly string[]
 }
 
@@ -31,38 +33,70 @@ export interface KitAtPrice {
   readonly stranded: number
 }
 
-/** Chooses kits, and keeps what has been worked out of a ledger while only its prices change. */
+/** A ledger that was taken up. */
+interface Known {
+  readonly number: number
+  /** On the terms asked for; its price of a gram is null where the road sets it. */
+  readonly ledger: Ledger
+  readonly search: KitSearch
+  /** The price that the road sets, once it was asked for. */
+  usual?: number | null
+}
+
+/** Chooses kits, and keeps what has been worked out of a ledger while only its terms change. */
 export function createKitChooser() {
-  let known: { number: number; ledger: Ledger; search: KitSearch } | undefined
-  /** The kit that was chosen last. */
-  let best: KitChoice | undefined
+  let known: Known | undefined
+  /** The kit that was chosen last, and what it was chosen from. */
+  let best: { readonly kit: KitChoice; readonly ledger: Ledger; readonly search: KitSearch } | undefined
+  /** How many of each item were in it. */
+  let carried = new Map<string, number>()
 
   /**
+   * Takes a ledger up, and tells what the kit that was chosen last comes to by it, as near to it as pins allow: that is known
+   * long before a better one is found.
+   *
    * @param number tells ledgers apart
    * @param given the ledger, where it may not be at hand here
-   * @returns nothing where the ledger is needed and not at hand
+   * @returns null where no kit was chosen yet; nothing where the ledger is needed and not at hand
    */
-  function choose(number: number, prices: Prices, given: Ledger | undefined): Choice | undefined {
+  function takeUp(number: number, prices: Prices, given: Ledger | undefined): KitChoice | null | undefined {
+    if (known?.number === number) {
+      const ledger = { ...known.ledger, ...prices }
+      known = { ...known, ledger, search: known.search.under(termsOf(ledger)) }
+    } else if (given) known = { number, ledger: given, search: KitSearch.forLedger(indexLedger(given), known?.search) }
+    else return undefined
+    if (carried.size === 0) return null
+    const { items } = known.search.problem.ledger
+    return known.search.choice(items.map(({ id, min, max }) => Math.min(Math.max(carried.get(id) ?? 0, min), max)))
+  }
+
+  /** Chooses the kit for the ledger taken up; nothing where that is another. */
+  function choose(number: number): Choice | undefined {
+    if (known?.number !== number) return undefined
+    const ledger = { ...known.ledger, gramsPerHour: known.ledger.gramsPerHour ?? usualPrice(known) }
+    const search = known.search.under(termsOf(ledger))
+    const { gramsPerHour } = ledger
     try {
-      if (known?.number === number) {
-        const ledger = { ...known.ledger, ...prices }
-        known = { number, ledger, search: known.search.under(termsOf(ledger)) }
-      } else if (given)
-        known = { number, ledger: given, search: KitSearch.forLedger(indexLedger(given), known?.search) }
-      else return undefined
-      best = known.search.best()
-      return { kit: best, problems: [] }
+      const kit = search.best()
+      best = { kit, ledger, search }
+      carried = new Map(ledger.items.map(({ id }, i) => [id, nth(kit.counts, i)]))
+      return { kit, gramsPerHour, problems: [] }
     } catch (error) {
       const lines = faultLines(error)
       if (!lines) throw error
       best = undefined
-      return { kit: null, problems: lines }
+      return { kit: null, gramsPerHour, problems: lines }
     }
+  }
+
+  function usualPrice(taken: Known): number | null {
+    taken.usual ??= taken.search.usualGramsPerHour(taken.ledger.items.map(({ max }) => max))
+    return taken.usual
   }
 
   /** The kit that was chosen last, with its why, which takes longer than the choice; null where there is none. */
   function explain(): Kit | null {
-    return known && best ? explainKit(known.ledger, known.search, best) : null
+    return best ? explainKit(best.ledger, best.search, best.kit) : null
   }
 
   const lacking = (laid: LaidOut, gramsPerHour: number | null, carried: Readonly<Record<string, number>>): Lacking[] =>
@@ -80,7 +114,7 @@ export function createKitChooser() {
   function asTheRoadSetsIt(): KitAtPrice | null {
     if (!known) return null
     const { ledger, search } = known
-    const gramsPerHour = usualGramsPerHour(indexLedger({ ...ledger, pins: {} }))
+    const gramsPerHour = usualPrice(known)
     if (gramsPerHour === null) return null
     const { counts, massG, promiseH, stranded } = search.under(termsOf({ ...ledger, gramsPerHour })).best()
     return {
@@ -97,6 +131,6 @@ export function createKitChooser() {
     for (const kit of frontier(ledger, steps)) onKit(kit)
   }
 
-  return { choose, explain, lacking, compare, asTheRoadSetsIt, practiceWorths, findFrontier }
+  return { takeUp, choose, explain, lacking, compare, asTheRoadSetsIt, practiceWorths, findFrontier }
 }
 export type KitChooserService = ReturnType<typeof createKitChooser>

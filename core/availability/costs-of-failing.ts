@@ -1,4 +1,5 @@
 import { lightLeftH, ridingAlong, sharedOpeningCache, withDaylight, type OpeningCache, type DaylitDay } from '../ride'
+import { entry } from '../maths'
 import { nearestNode, pushOut, valueAt, type Survey } from '../road'
 import type { Reference } from '../reference'
 import { isHelp, readClass, stockChance, type Service, type Stop } from '../supply'
@@ -10,7 +11,8 @@ import { nightsOut, usualLight, type LightLeft } from './nights-out'
 import { mostWaitAt } from './waits'
 import {
   emptyAlong,
-  lesserAlong,
+  leastAlong,
+  leavingAlong,
   wayOnFoot,
   type ChancePlace,
   type FootAndPriceAlong,
@@ -39,6 +41,7 @@ export class CostsOfFailing extends Landscape {
   /** The places of help to which a lift brings one, by their nodes. */
   private readonly liftsTo: readonly number[]
   private readonly ground: Ground
+  private readonly leavingWith = new Map<number, FootAndPriceAlong>()
   private readonly stuckOf = new Map<string, FootAndPriceAlong>()
   private readonly aheadOf = new Map<string, RidingAhead>()
   private readonly wrenchOf = new Map<number, Float64Array | null>()
@@ -145,15 +148,21 @@ export class CostsOfFailing extends Landscape {
     const ridden = this.placesWith(classes.filter((classId) => this.isPart(classId)))
     // Classes that are had alike cost alike.
     const best = this.ground.stuck([pushFactor, places, ridden], () => {
-      const onFoot = this.ground.onFoot([pushFactor, places], () => wayOnFoot(this.grid, places, this.ends, pushFactor))
-      const others = [this.withLift(onFoot, pushFactor), this.withPartner(onFoot, ridden)]
-      return others.reduce<FootAndPriceAlong>(
-        (least, way) => (way ? lesserAlong(least, this.priced(way)) : least),
-        this.priced(onFoot),
+      const onFoot = this.ground.onFoot([pushFactor, places], () =>
+        wayOnFoot(this.grid, places, this.leaving(pushFactor), pushFactor),
+      )
+      const ways = [onFoot, this.withLift(onFoot, pushFactor), this.withPartner(onFoot, ridden)]
+      return leastAlong(
+        ways.flatMap((way) => (way ? [this.priced(way)] : [])),
+        this.grid,
       )
     })
     this.stuckOf.set(key, best)
     return best
+  }
+
+  private leaving(pushFactor: number): FootAndPriceAlong {
+    return entry(this.leavingWith, pushFactor, () => leavingAlong(this.grid, this.ends, pushFactor))
   }
 
   private isPart(classId: string): boolean {
@@ -219,14 +228,22 @@ export class CostsOfFailing extends Landscape {
   /** A partner whose bike rolls rides for the part and back; the hours are waited. */
   private withPartner(onFoot: FootAndPriceAlong, ridden: readonly ChancePlace[]): FootAndPriceAlong | undefined {
     if (this.trip.bikes.length < 2) return undefined
-    const places = ridden.map((place) => ({ ...place, node: nearestNode(this.grid, place.roadKm) }))
+    const places = ridden.map(({ roadKm, chance, waitH }) => ({
+      chance,
+      waitH,
+      thereH: numberAt(this.rideH, nearestNode(this.grid, roadKm)),
+    }))
     if (places.length === 0) return undefined
     const way = emptyAlong(this.grid)
     for (let node = 0; node < this.grid.km.length; node++) {
       let least = Infinity
-      for (const { node: at, chance, waitH } of places) {
-        const rideH = 2 * Math.abs(numberAt(this.rideH, at) - numberAt(this.rideH, node)) + waitH
-        const [walkH, priceH] = [numberAt(onFoot.walkH, node), numberAt(onFoot.priceH, node)]
+      const [hereH, walkH, priceH] = [
+        numberAt(this.rideH, node),
+        numberAt(onFoot.walkH, node),
+        numberAt(onFoot.priceH, node),
+      ]
+      for (const { thereH, chance, waitH } of places) {
+        const rideH = 2 * Math.abs(thereH - hereH) + waitH
         const cost = rideH + (1 - chance) * (walkH + priceH)
         if (cost >= least) continue
         least = cost

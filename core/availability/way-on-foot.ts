@@ -35,13 +35,7 @@ export interface FootAndPriceAlong {
 const mostEachWay = 4
 
 const nothing: FootAndPrice = { walkH: 0, priceH: 0 }
-const never: FootAndPrice = { walkH: Infinity, priceH: 0 }
 const total = ({ walkH, priceH }: FootAndPrice) => walkH + priceH
-const lesser = (a: FootAndPrice, b: FootAndPrice) => (total(b) < total(a) ? b : a)
-const plus = (a: FootAndPrice, walkH: number, priceH = 0): FootAndPrice => ({
-  walkH: a.walkH + walkH,
-  priceH: a.priceH + priceH,
-})
 
 /**
  * The way on foot from every node until what is lacking is had, or the road is left: of the four places nearest each way,
@@ -49,7 +43,7 @@ const plus = (a: FootAndPrice, walkH: number, priceH = 0): FootAndPrice => ({
  * exit or an end. What costs least is decided by hours and prices together.
  *
  * @param places in any order; of chance 0 they count as not there
- * @param ends at least one
+ * @param leaving from every node to the exit or end that costs least
  * @param pushFactor how much slower than a walker one is with a loaded bike, 1 or more
  * Expected cost by dynamic programming over the places looked in, after M. Held and R. M. Karp, Journal of the Society for
  * Industrial and Applied Mathematics 10 (1962).
@@ -57,19 +51,18 @@ const plus = (a: FootAndPrice, walkH: number, priceH = 0): FootAndPrice => ({
 export function wayOnFoot(
   grid: WalkGrid,
   places: readonly ChancePlace[],
-  ends: readonly RoadEnd[],
+  leaving: FootAndPriceAlong,
   pushFactor: number,
 ): FootAndPriceAlong {
-  const off = (offRoadM: number) => pushFactor * levelHours(offRoadM / 1000, grid.method)
   const along = places
     .filter(({ chance }) => chance > 0)
-    .map((place) => ({ ...place, node: nearestNode(grid, place.roadKm), asideH: off(place.offRoadM) }))
+    .map((place) => ({
+      ...place,
+      node: nearestNode(grid, place.roadKm),
+      asideH: asideHours(grid, place.offRoadM, pushFactor),
+    }))
     .sort((a, b) => a.node - b.node)
-  const walk = (from: number, to: number) => {
-    const hours = to > from ? grid.aheadH : grid.backH
-    return pushFactor * Math.abs(numberAt(hours, to) - numberAt(hours, from))
-  }
-  const leaving = leavingAlong(grid, ends, walk, off)
+  const walk = (from: number, to: number) => walkHours(grid, from, to, pushFactor)
 
   /** For nodes with so many places behind them: what it costs from there. */
   const stretch = (behind: number) => {
@@ -117,35 +110,53 @@ export function wayOnFoot(
   return way
 }
 
-/** From every node to the exit or end that costs least. */
-function leavingAlong(
-  grid: WalkGrid,
-  ends: readonly RoadEnd[],
-  walk: (from: number, to: number) => number,
-  off: (offRoadM: number) => number,
-): FootAndPriceAlong {
+/**
+ * From every node to the exit or end that costs least.
+ *
+ * @param ends at least one
+ * @param pushFactor how much slower than a walker one is with a loaded bike, 1 or more
+ */
+export function leavingAlong(grid: WalkGrid, ends: readonly RoadEnd[], pushFactor: number): FootAndPriceAlong {
   const way = emptyAlong(grid)
-  const at = ends.map((end) => ({ ...end, node: nearestNode(grid, end.roadKm) }))
-  for (let node = 0; node < grid.km.length; node++) {
-    const best = at
-      .map((end) => plus(nothing, walk(node, end.node) + off(end.offRoadM), end.priceH))
-      .reduce(lesser, never)
-    way.walkH[node] = best.walkH
-    way.priceH[node] = best.priceH
+  const leastH = new Float64Array(grid.km.length).fill(Infinity)
+  for (const { roadKm, offRoadM, priceH } of ends) {
+    const end = nearestNode(grid, roadKm)
+    const asideH = asideHours(grid, offRoadM, pushFactor)
+    for (let node = 0; node < leastH.length; node++) {
+      const walkH = walkHours(grid, node, end, pushFactor) + asideH
+      if (walkH + priceH >= numberAt(leastH, node)) continue
+      leastH[node] = walkH + priceH
+      way.walkH[node] = walkH
+      way.priceH[node] = priceH
+    }
   }
   return way
 }
+
+function walkHours({ aheadH, backH }: WalkGrid, from: number, to: number, pushFactor: number): number {
+  const hours = to > from ? aheadH : backH
+  return pushFactor * Math.abs(numberAt(hours, to) - numberAt(hours, from))
+}
+
+const asideHours = (grid: WalkGrid, offRoadM: number, pushFactor: number) =>
+  pushFactor * levelHours(offRoadM / 1000, grid.method)
 
 export function emptyAlong({ km }: Pick<WalkGrid, 'km'>): FootAndPriceAlong {
   return { walkH: new Float64Array(km.length), priceH: new Float64Array(km.length) }
 }
 
-/** Of two ways along the same nodes, at each the one that costs less. */
-export function lesserAlong(a: FootAndPriceAlong, b: FootAndPriceAlong): FootAndPriceAlong {
-  const isB = a.walkH.map((walkH, node) =>
-    numberAt(b.walkH, node) + numberAt(b.priceH, node) < walkH + numberAt(a.priceH, node) ? 1 : 0,
-  )
-  const pick = (mine: Float64Array, other: Float64Array) =>
-    mine.map((value, node) => (numberAt(isB, node) === 1 ? numberAt(other, node) : value))
-  return { walkH: pick(a.walkH, b.walkH), priceH: pick(a.priceH, b.priceH) }
+/** Of some ways along the same nodes, at each the one that costs least; the earlier one where they cost the same. */
+export function leastAlong(ways: readonly FootAndPriceAlong[], grid: Pick<WalkGrid, 'km'>): FootAndPriceAlong {
+  const least = emptyAlong(grid)
+  for (let node = 0; node < grid.km.length; node++) {
+    let leastH = Infinity
+    for (const { walkH, priceH } of ways) {
+      const [walk, price] = [numberAt(walkH, node), numberAt(priceH, node)]
+      if (walk + price >= leastH) continue
+      leastH = walk + price
+      least.walkH[node] = walk
+      least.priceH[node] = price
+    }
+  }
+  return least
 }

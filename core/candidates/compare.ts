@@ -18,7 +18,7 @@ import { sharedOpeningCache, type OpeningCache } from '../ride'
 import type { Survey } from '../road'
 import { KitSearch, usualGramsPerHour, type KitChoice } from '../search'
 import type { Trip } from '../trip'
-import { ledgerOfTrip } from '../trip-ledger'
+import { writeLedger } from '../trip-ledger'
 import { additions, type Criterion } from './added'
 
 /** A tool, or several that are taken together, to be compared with others. */
@@ -82,7 +82,7 @@ export function* compareCandidates(
   const costs = new CostsOfFailing(trip, survey, reference, book)
   const ledgerWith = (bench: readonly Thing[], gramsPerHour: number | null) =>
     indexLedger({
-      ...ledgerOfTrip({ ...trip, bench: [...bench] }, survey, reference, costs).ledger,
+      ...writeLedger({ ...trip, bench: [...bench] }, survey, reference, costs).ledger,
       // What a candidate costs is told beside it; it is tried whether it may be spent or not.
       budgetMoney: null,
       gramsPerHour,

@@ -15,12 +15,17 @@ const digits = 2
  * The grams that an hour is worth on a road, while nobody has said: what riders take follows no one price of a gram in hours,
  * but the share that it spares of what could be spared at all.
  *
- * @param ledger without pins
+ * @param sparedH hours that everything on the bench together spares
  * @returns grams for an hour; null where nothing on the bench spares anything
  */
+export function gramsPerHourSparing(sparedH: number): number | null {
+  return sparedH > 0 ? Number((worthwhile.massG / (worthwhile.share * sparedH)).toPrecision(digits)) : null
+}
+
+/** The same for a ledger without pins. */
 export function usualGramsPerHour(ledger: IndexedLedger): number | null {
   const promise = new PromiseEvaluator(ledger)
   const everything = ledger.items.map(({ max }) => max)
-  const sparedH = promise.evaluate(new Int32Array(ledger.items.length)).promiseH - promise.evaluate(everything).promiseH
-  return sparedH > 0 ? Number((worthwhile.massG / (worthwhile.share * sparedH)).toPrecision(digits)) : null
+  const bareH = promise.evaluate(new Int32Array(ledger.items.length)).promiseH
+  return gramsPerHourSparing(bareH - promise.evaluate(everything).promiseH)
 }

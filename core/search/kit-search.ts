@@ -1,6 +1,7 @@
 import { expectPinsWithin, loadOf, type IndexedLedger, type KitHours, type Load, type Terms } from '../ledger'
 import { PromiseEvaluator, type KitPromise } from '../promise'
 import { condense } from './condense'
+import { gramsPerHourSparing } from './dial'
 import { areFew, bestOfAll } from './every-kit'
 import { KitState } from './kit-state'
 import { kitProblem, onTerms, type KitProblem } from './problem'
@@ -24,29 +25,41 @@ const fewLegs = 6
 /** The search for the best kit of a ledger, and what kits of it come to. */
 export class KitSearch {
   private readonly evaluator: PromiseEvaluator
+  private condensed: KitProblem | undefined
 
+  /** @param earlier the condensed problem of a ledger that may differ in little */
   private constructor(
     readonly problem: KitProblem,
-    /** The ledger with fewer legs, to search by; the same where it has few. */
-    private readonly near: KitProblem,
     private readonly emptyH: number,
+    private readonly earlier?: KitProblem,
   ) {
     this.evaluator = new PromiseEvaluator(problem.ledger, problem.demand)
+  }
+
+  /** The ledger with fewer legs, to search by; the same where it has few. What a kit comes to is known without it. */
+  private get near(): KitProblem {
+    if (!this.condensed) {
+      const { ledger } = this.problem
+      const condensed = condense(ledger, fewLegs)
+      this.condensed = condensed === ledger ? this.problem : kitProblem(condensed, this.earlier)
+    }
+    return this.condensed
   }
 
   /** @param earlier a search of a ledger that may differ in little: what was worked out of it is used again where it holds */
   static forLedger(ledger: IndexedLedger, earlier?: KitSearch): KitSearch {
     const whole = kitProblem(ledger, earlier?.problem)
-    const condensed = condense(ledger, fewLegs)
     const nothing = new Int32Array(ledger.items.length)
     const { promiseH } = new PromiseEvaluator(ledger, whole.demand).evaluate(nothing)
-    return new KitSearch(whole, condensed === ledger ? whole : kitProblem(condensed, earlier?.near), promiseH)
+    return new KitSearch(whole, promiseH, earlier?.condensed ?? earlier?.earlier)
   }
 
   /** The same search on other terms; what has been worked out of the failures is kept. */
   under(terms: Terms): KitSearch {
     const whole = onTerms(this.problem, terms)
-    return new KitSearch(whole, this.near === this.problem ? whole : onTerms(this.near, terms), this.emptyH)
+    const search = new KitSearch(whole, this.emptyH, this.earlier)
+    if (this.condensed) search.condensed = this.condensed === this.problem ? whole : onTerms(this.condensed, terms)
+    return search
   }
 
   /**
@@ -77,6 +90,15 @@ export class KitSearch {
   /** The promise of a kit, settled. */
   settled(counts: ArrayLike<number>): KitPromise {
     return this.evaluator.settled(counts)
+  }
+
+  /**
+   * The grams that an hour is worth on this road, while nobody has said.
+   *
+   * @param everything how many there are of each item, in their order, whatever is pinned
+   */
+  usualGramsPerHour(everything: ArrayLike<number>): number | null {
+    return gramsPerHourSparing(this.emptyH - this.evaluator.evaluate(everything).promiseH)
   }
 
   private bestState(): KitState {

@@ -1,4 +1,10 @@
-import { stranded, type CostsOfFailing, type FootAndPriceAlong, type RidingAhead } from '../availability'
+import {
+  stranded,
+  type Conditions,
+  type CostsOfFailing,
+  type FootAndPriceAlong,
+  type RidingAhead,
+} from '../availability'
 import type { Hazard } from '../hazard'
 import { entry } from '../maths'
 import { pointBefore } from '../road'
@@ -77,17 +83,7 @@ function exposureOf(
     (walk, node) => stops * walk + (1 - stops) * Math.min(walk, limpShare * numberAt(riding.hours, node)),
   )
 
-  const { km } = costs.grid
-  const factors = costs.conditions.factorsOn(hazard)
-  const [passersBy, apart] = [costs.conditions.passersBy(), costs.conditions.apart()]
-  const weights = factors.map((factor, step) => (numberAt(km, step + 1) - numberAt(km, step)) * factor)
-  const legs = Array.from({ length: costs.legs }, (_, leg) => {
-    const from = pointBefore(km, nth(costs.edges, leg))
-    const end = nth(costs.edges, leg + 1)
-    let [to, weightedKm] = [from, 0]
-    for (; to < weights.length && numberAt(km, to + 1) <= end; to++) weightedKm += numberAt(weights, to)
-    return { from, to, weightedKm }
-  })
+  const { weights, legs, passersBy, apart } = weightsOn(costs, hazard)
   const meanOn = (values: Float64Array) =>
     legs.map(({ from, to, weightedKm }) => {
       if (weightedKm === 0) return 0
@@ -116,6 +112,33 @@ function exposureOf(
     passersBy: meanInAll(passersBy),
     apart: meanInAll(apart),
   }
+}
+
+/** How hard a road is on a hazard, along its steps and on each of its legs. */
+interface Weights {
+  readonly weights: Float64Array
+  readonly legs: readonly { readonly from: number; readonly to: number; readonly weightedKm: number }[]
+  readonly passersBy: Float64Array
+  readonly apart: Float64Array
+}
+
+/** What has been worked out of a road's conditions: most hazards find it hard in the same places. */
+const weightsOf = new WeakMap<Conditions, Map<string, Weights>>()
+
+function weightsOn({ grid: { km }, edges, legs, conditions }: CostsOfFailing, hazard: Hazard): Weights {
+  const known = entry(weightsOf, conditions, () => new Map<string, Weights>())
+  return entry(known, JSON.stringify([hazard.onRoad, hazard.byDescent]), () => {
+    const factors = conditions.factorsOn(hazard)
+    const weights = factors.map((factor, step) => (numberAt(km, step + 1) - numberAt(km, step)) * factor)
+    const onLegs = Array.from({ length: legs }, (_, leg) => {
+      const from = pointBefore(km, nth(edges, leg))
+      const end = nth(edges, leg + 1)
+      let [to, weightedKm] = [from, 0]
+      for (; to < weights.length && numberAt(km, to + 1) <= end; to++) weightedKm += numberAt(weights, to)
+      return { from, to, weightedKm }
+    })
+    return { weights, legs: onLegs, passersBy: conditions.passersBy(), apart: conditions.apart() }
+  })
 }
 
 /** A failure that stops the bike with some chance; else one limps to where it is settled, or gets off where that costs less. */

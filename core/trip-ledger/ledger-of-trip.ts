@@ -7,7 +7,7 @@ import { easyGearsLost } from '../chain'
 import { failsAgain, slowerByHarderGear, slowerWith, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
 import { atDeparture } from '../jobs'
-import { indexLedger, ledgerFormat, readLedger, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
+import { indexLedger, ledgerFormat, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
 import { priceKnown, withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
 import { usualGramsPerHour } from '../search'
@@ -66,12 +66,26 @@ const mostLeft = 0.95
 
 /**
  * Writes the ledger of a trip: for each bike and each hazard it is open to, how often it strikes on each leg, what it costs
- * there when nothing mends it, and every fix that this crew could try with what lies on the bench.
+ * there when nothing mends it, and every fix that this crew could try with what lies on the bench. Where the trip has no
+ * price of a gram yet, it is the usual one of the road; where nothing on the bench spares anything, grams have none.
  *
  * @param survey the measured road of the trip; it must have a length
  * @param costs the same trip's road and stops, where they are there already
  */
 export function ledgerOfTrip(
+  trip: Trip,
+  survey: Survey,
+  reference: Reference,
+  costs = new CostsOfFailing(trip, survey, reference),
+): LedgerOfTrip {
+  const written = writeLedger(trip, survey, reference, costs)
+  const { ledger } = written
+  const gramsPerHour = ledger.gramsPerHour ?? usualGramsPerHour(indexLedger({ ...ledger, pins: {} }))
+  return { ...written, ledger: { ...ledger, gramsPerHour } }
+}
+
+/** The same with no price of a gram where the trip has none: what the road makes of it takes as long as all the rest. */
+export function writeLedger(
   trip: Trip,
   survey: Survey,
   reference: Reference,
@@ -303,7 +317,7 @@ class Writer {
     const stocks = new Set(this.supply.classOf.keys())
     for (const { fixes } of this.events)
       for (const { uses } of fixes) for (const id of Object.keys(uses)) stocks.add(id)
-    const ledger = readLedger({
+    const ledger: WithoutTerms = {
       format: ledgerFormat,
       legs: this.costs.legs,
       items: bench.map((thing) => ({
@@ -330,22 +344,22 @@ class Writer {
         }),
       })),
       events: this.events,
-    })
-    return underPrices(ledger, this.trip)
+    }
+    return onTermsOf(ledger, this.trip)
   }
 }
 
-/**
- * A ledger under the prices, the limits and the pins of a trip. Where the trip has no price of a gram yet, it is the usual one
- * of the road; where nothing on the bench spares anything, grams have none.
- */
-export function underPrices(ledger: Ledger, { bench, dials }: Pick<Trip, 'bench' | 'dials'>): Ledger {
+/** A ledger before it is known on what terms kits are chosen. */
+type WithoutTerms = Omit<Ledger, 'budgetG' | 'budgetMoney' | 'currency' | 'gramsPerHour' | 'pins'>
+
+/** A ledger on the terms of a trip: its limits, its pins, and its price of a gram, which is null where the road sets it. */
+export function onTermsOf(ledger: WithoutTerms, { bench, dials }: Pick<Trip, 'bench' | 'dials'>): Ledger {
   return {
     ...ledger,
     budgetG: dials.budgetG,
     budgetMoney: dials.budgetMoney,
     currency: dials.currency,
-    gramsPerHour: dials.gramsPerHour ?? usualGramsPerHour(indexLedger({ ...ledger, pins: {} })),
+    gramsPerHour: dials.gramsPerHour,
     pins: Object.fromEntries(bench.flatMap(({ id, count, pin }) => (pin && pin.min <= count ? [[id, pin]] : []))),
   }
 }

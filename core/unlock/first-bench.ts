@@ -2,8 +2,8 @@ import { CostsOfFailing } from '../availability'
 import { thingFrom, type CatalogueItem } from '../bench'
 import { strongestHandN } from '../crew'
 import { crewFit, lightestAddition, toolsOn } from '../fit'
-import { indexLedger } from '../ledger'
-import { KitSearch, usualGramsPerHour } from '../search'
+import { indexLedger, termsOf } from '../ledger'
+import { KitSearch } from '../search'
 import type { Reference } from '../reference'
 import { levelRoad, surveyRoad, type Survey } from '../road'
 import type { Trip } from '../trip'
@@ -48,11 +48,12 @@ function kitOf(trip: Trip, survey: Survey, reference: Reference, costs: CostsOfF
     isOwned && nth(things, i).isThought ? { ...item, massG: item.massG * gettingFactor } : item,
   )
   const free = { ...ledger, items, budgetG: null, budgetMoney: null, gramsPerHour: null }
-  const usual = usualGramsPerHour(indexLedger(free))
+  const search = KitSearch.forLedger(indexLedger(free))
+  const usual = search.usualGramsPerHour(items.map(({ max }) => max))
   if (usual === null) return []
   // Who carries more for an hour, by the dial or by a stance, has more to choose from; who carries less leaves it on the bench.
   const gramsPerHour = Math.max(usual, trip.dials.gramsPerHour ?? 0)
-  const { counts } = KitSearch.forLedger(indexLedger({ ...free, gramsPerHour })).best()
+  const { counts } = search.under(termsOf({ ...free, gramsPerHour })).best()
   return counts.flatMap((count, item) =>
     count > 0 && nth(things, item).isThought ? [{ id: nth(things, item).id, count }] : [],
   )

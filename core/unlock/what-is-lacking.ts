@@ -3,7 +3,7 @@ import { thingFrom, type Thing } from '../bench'
 import { indexLedger, type Ledger } from '../ledger'
 import type { Change } from '../promise'
 import { KitSearch, lackingParts } from '../search'
-import { ledgerOfTrip } from '../trip-ledger'
+import { writeLedger } from '../trip-ledger'
 import type { Reference } from '../reference'
 import type { Survey } from '../road'
 import type { Trip } from '../trip'
@@ -53,7 +53,7 @@ export function withCatalogue(trip: Trip, survey: Survey, reference: Reference, 
       const count = Object.keys(item.units).length > 0 ? thoughtOf.stock : thoughtOf.tool
       return thingFrom(item, cutTo(`lacking ${item.id}`, 60), count)
     })
-  const { ledger } = ledgerOfTrip({ ...trip, bench: [...trip.bench, ...laid] }, survey, reference, costs)
+  const { ledger } = writeLedger({ ...trip, bench: [...trip.bench, ...laid] }, survey, reference, costs)
   return {
     ledger: { ...ledger, pins: {} },
     things: [

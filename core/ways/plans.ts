@@ -7,7 +7,7 @@ import type { Survey } from '../road'
 import { KitSearch } from '../search'
 import type { Thing } from '../bench'
 import type { Trip } from '../trip'
-import { ledgerOfTrip, purchaseOf, type LedgerOfTrip, type Purchase } from '../trip-ledger'
+import { ledgerOfTrip, purchaseOf, writeLedger, type LedgerOfTrip, type Purchase } from '../trip-ledger'
 import type { Change } from './deed'
 
 /** A plan with its ledger, and what becomes of it where one thing of it is otherwise. */
@@ -35,7 +35,7 @@ export class Plans {
     const plan = { ...changed, dials: { ...changed.dials, gramsPerHour } }
     const isRoadSame = !change.stops && !change.ride && !change.road
     const costs = isRoadSame ? this.costs : new CostsOfFailing(plan, this.survey, this.reference, this.book, this.costs)
-    return { ...ledgerOfTrip(plan, this.survey, this.reference, costs).ledger, gramsPerHour }
+    return { ...writeLedger(plan, this.survey, this.reference, costs).ledger, gramsPerHour }
   }
 
   /** What it would be to buy a thing of the bench at a stop; nothing where no shop can have it. */

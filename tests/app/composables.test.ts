@@ -244,7 +244,7 @@ describe('weighed things', () => {
       wear: {},
       fit: fitView(trip.bikes, trip.bench, catalogue.items, trip.dials.handMostN),
     }
-    useKitStore().weighed = { built, kit, problems: [] }
+    useKitStore().weighed = { built, written: built, kit, problems: [] }
   })
 
   it('are all of the bench, those that come along apart from those that stay', () => {

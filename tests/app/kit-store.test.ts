@@ -1,7 +1,7 @@
 import { defined, nth } from '#core/validation'
 import { fitView } from '#core/fit'
 import { indexLedger } from '#core/ledger'
-import { KitSearch } from '#core/search'
+import { KitSearch, type KitChoice } from '#core/search'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { explainKit } from '#core/verdicts'
 import { surveyRoad } from '#core/road'
@@ -48,11 +48,15 @@ vi.mock('comlink', () => ({
   wrap: () => ({
     analyse: (parts: ChangedParts, lineId: LineId, line: PackedLine | undefined) =>
       new Promise<Analysis | undefined>((answer, fail) => analyses.push({ parts, lineId, line, answer, fail })),
-    choose: (number: number, prices: Prices, ledger: unknown) => {
+    takeUp: (number: number, prices: Prices, ledger: unknown) => {
       chosen.push({ number, prices, hasLedger: ledger !== undefined })
       if (ledger) numberKnown = number
-      return Promise.resolve(numberKnown === number ? choice : undefined)
+      return Promise.resolve(numberKnown === number ? asCarried : undefined)
     },
+    choose: (number: number) =>
+      numberKnown === number && holdsChoice
+        ? new Promise((answer) => choices.push(answer))
+        : Promise.resolve(numberKnown === number ? choice : undefined),
     explain: () => (holdsWhy ? new Promise((answer) => whys.push(answer)) : Promise.resolve(choice.kit)),
     cutRoad: () => new Promise<RoadReshaping>((answer) => cuts.push(answer)),
     compare: (ledgers: readonly unknown[], gramsPerHour: number | null) =>
@@ -85,6 +89,10 @@ const kit = explainKit(built.ledger, KitSearch.forLedger(indexLedger(built.ledge
 let choice: Choice
 let chosen: { number: number; prices: Prices; hasLedger: boolean }[]
 let numberKnown: number | undefined
+/** What the kit as it was comes to, and whether the next is answered by hand, and those that were asked for. */
+let asCarried: KitChoice | null
+let holdsChoice: boolean
+const choices: ((choice: Choice) => void)[] = []
 /** Whether the why is answered by hand, and those that were asked for. */
 let holdsWhy: boolean
 const whys: ((kit: unknown) => void)[] = []
@@ -107,11 +115,13 @@ type Kit = typeof import('../../app/stores/kit')
 let store: ReturnType<Kit['useKitStore']>
 beforeEach(async () => {
   vi.useFakeTimers()
-  choice = { kit, problems: [] }
+  choice = { kit, gramsPerHour: built.ledger.gramsPerHour, problems: [] }
   chosen = []
   numberKnown = undefined
+  asCarried = null
+  holdsChoice = false
   holdsWhy = false
-  for (const list of [whys, comparisons, workers, analyses, cuts, proofs]) list.length = 0
+  for (const list of [whys, choices, comparisons, workers, analyses, cuts, proofs]) list.length = 0
   vi.stubGlobal('Worker', function Worker(this: object, url: URL) {
     const worker: FakeWorker = { file: defined(url.pathname.split('/').at(-1)), terminated: false }
     workers.push(worker)
@@ -276,12 +286,56 @@ describe('the kit', () => {
     void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
     nth(analyses, 1).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour: 50 } } }))
     await pass(dialAtRest)
-    expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([false, true, false])
+    expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([true, false])
     expect(defined(chosen.at(-1)).prices.gramsPerHour).toBe(50)
     void store.analyse({ ...trip, bench: [] })
     nth(analyses, 2).answer(analysis({ built: { ...built, number: 1 } }))
     await pass(0)
-    expect(chosen.slice(3).map(({ hasLedger }) => hasLedger)).toEqual([false, true])
+    expect(chosen.slice(2).map(({ hasLedger }) => hasLedger)).toEqual([true])
+  })
+
+  it('is sent once more where the worker has lost its ledger', async () => {
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    numberKnown = undefined
+    void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
+    nth(analyses, 1).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour: 50 } } }))
+    await pass(dialAtRest)
+    expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([true, false, true])
+  })
+
+  it('as it was is told of by the trip as it is, until a better one is found', async () => {
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    expect(store.told).toBe(store.chosen)
+    holdsChoice = true
+    asCarried = { ...kit, promiseH: 99 }
+    const unpriced = { ...built, number: 1, ledger: { ...built.ledger, gramsPerHour: null } }
+    void store.analyse({ ...trip, bench: [] })
+    nth(analyses, 1).answer(analysis({ built: unpriced }))
+    await pass(0)
+    expect(store.told?.kit?.promiseH).toBe(99)
+    // The price that the road sets is not known yet: till then the last one stands.
+    expect(store.told?.built.ledger.gramsPerHour).toBe(built.ledger.gramsPerHour)
+    expect(store.chosen?.kit?.promiseH).toBe(kit.promiseH)
+    nth(choices, 0)({ kit, gramsPerHour: 77, problems: [] })
+    await pass(0)
+    expect(store.told).toBe(store.chosen)
+    expect(store.chosen).toMatchObject({ kit: { promiseH: kit.promiseH }, built: { ledger: { gramsPerHour: 77 } } })
+  })
+
+  it('as it was is not told of by a trip that is changed already', async () => {
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    holdsChoice = true
+    asCarried = { ...kit, promiseH: 99 }
+    void store.analyse({ ...trip, bench: [] })
+    nth(analyses, 1).answer(analysis({ built: null }))
+    await pass(0)
+    expect(store.told).toBeNull()
   })
 
   it('is there before its why, which is worked out of the newest alone', async () => {
@@ -298,6 +352,7 @@ describe('the kit', () => {
     // The dial is turned, and turned again before it has been at rest.
     for (const gramsPerHour of [50, 60]) {
       void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour } })
+      choice = { ...choice, gramsPerHour }
       defined(analyses.at(-1)).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour } } }))
       await pass(100)
       expect(store.chosen?.built.ledger.gramsPerHour, 'nobody waits').toBe(gramsPerHour)
@@ -462,7 +517,7 @@ describe('the proof', () => {
 
   it('does not start without a kit', async () => {
     void store.analyse(trip)
-    choice = { kit: null, problems: ['the pins weigh too much'] }
+    choice = { ...choice, kit: null, problems: ['the pins weigh too much'] }
     nth(analyses, 0).answer(analysis())
     await pass(calm)
     expect(store.proof.stage).toBe('none')

@@ -1,8 +1,10 @@
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { riderSchema, successBySkill } from '#core/crew'
 import { fastenerSchema } from '#core/bike'
 import { limpShareOf } from '#core/hazard'
 import { nightsOut } from '#core/availability'
-import { onLeg } from '#core/ledger'
+import { onLeg, readLedger } from '#core/ledger'
 import { defaultTraits, surveyRoad } from '#core/road'
 import { newStop } from '#core/supply'
 import { tripSchema, type Trip } from '#core/trip'
@@ -15,6 +17,17 @@ const write = (change: Partial<Trip> = {}, hazard: object = {}, fix: object = {}
   ledgerOfTrip({ ...base, ...change }, surveyRoad(line), referenceWith(hazard, fix))
 const eventOf = (change: Partial<Trip> = {}, hazard: object = {}, fix: object = {}) =>
   nth(write(change, hazard, fix).ledger.events, 0)
+
+it('is a ledger such as one reads from a file, on whatever road and with whatever bench', () => {
+  const demo = demoTrip()
+  const alone = { ...demo, crew: demo.crew.slice(0, 1), bikes: demo.bikes.slice(0, 1) }
+  const undated = { ...demo, ride: { ...demo.ride, start: null }, dials: { ...demo.dials, gramsPerHour: null } }
+  const pinned = { ...demo, bench: demo.bench.map((thing) => ({ ...thing, pin: { min: 1, max: thing.count } })) }
+  for (const trip of [demo, alone, undated, pinned, { ...demo, bench: [], stops: [] }]) {
+    const { ledger } = ledgerOfTrip(trip, surveyRoad(trip.road.points), catalogue)
+    expect(readLedger(ledger)).toEqual(ledger)
+  }
+})
 
 describe('the ledger of a trip worked out by hand', () => {
   it('has a leg for each stretch between stops, the failures of each, and the shop’s chance to fill up again', () => {

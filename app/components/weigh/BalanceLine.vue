@@ -7,7 +7,7 @@ import { useKitStore } from '../../stores/kit'
 /** The balance in one line, for screens too narrow for its panel. */
 const kitStore = useKitStore()
 const { grams } = useView()
-const kit = computed(() => kitStore.chosen?.kit)
+const kit = computed(() => kitStore.told?.kit)
 </script>
 
 <template>
