@@ -1,2 +1,3 @@
 export * from './simulation'
 export * from './compare'
+export { Stream } from './keyed-random'

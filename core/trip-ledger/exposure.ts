@@ -25,8 +25,9 @@ export interface Exposure {
   readonly toWrenchH: readonly number[] | null
   /** How many come by, against a quiet road; the mean over the trip. */
   readonly passersBy: number
-  /** The share of these failures that find riders out of reach of one another. */
+  /** The share of these failures that find riders out of reach of one another: in all, and on each leg. */
   readonly apart: number
+  readonly apartOnLegs: readonly number[]
 }
 
 /** How a failure is met along a road, besides what the road is like. */
@@ -111,6 +112,11 @@ function exposureOf(
     toWrenchH: toWrench ? meanOn(toWrench) : null,
     passersBy: meanInAll(passersBy),
     apart: meanInAll(apart),
+    apartOnLegs: legs.map(({ from, to, weightedKm }) => {
+      let sum = 0
+      for (let step = from; step < to; step++) sum += numberAt(weights, step) * numberAt(apart, step)
+      return weightedKm > 0 ? sum / weightedKm : 0
+    }),
   }
 }
 

@@ -1,0 +1,6 @@
+export * from './apart'
+export * from './problem'
+export * from './unevenness'
+export * from './split-state'
+export * from './search'
+export * from './split-of-trip'

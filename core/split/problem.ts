@@ -1,0 +1,145 @@
+import { indexLedger, type Ledger } from '../ledger'
+import { kitProblem, type KitProblem } from '../search'
+import { nth } from '../validation'
+import { countedFor } from './apart'
+import { worksWith, type Work } from './fetching'
+
+/** Whoever carries: what they wish and can. */
+export interface Carrier {
+  readonly id: string
+  readonly name: string
+  /** The bike ridden, by its number among those that are ridden; who rides one together is never apart. */
+  readonly bike: number
+  /** How much of the kit they would carry, against each other. */
+  readonly share: number
+  /** The most they can, g and mL; Infinity for as much as comes. */
+  readonly mostG: number
+  readonly mostMl: number
+}
+
+/** Something of which pieces are placed. */
+export interface SplitItem {
+  readonly id: string
+  readonly massG: number
+  /** What one takes up, mL; 0 where nobody knows. */
+  readonly volumeMl: number
+  /** How many there are. */
+  readonly there: number
+  /** Pieces of it that stay with a rider, by the rider's number, whatever else is done. */
+  readonly stays: readonly number[]
+}
+
+/** What splitting a kit costs beside the hours of failures. Planning values. */
+export interface SplitPrices {
+  /** Hours to have a piece handed over from another's bag: to stop, to ask, to dig. */
+  readonly fetchH: number
+  /** What a gram that the wrong rider carries costs, against a gram carried at all. */
+  readonly uneven: number
+}
+
+/**
+ * Three minutes; a gram on the wrong back is half as bad as a gram more: at as much or more, ballast would seem to pay. Planning
+ * values, common practice, no source.
+ */
+export const usualSplitPrices: SplitPrices = { fetchH: 0.05, uneven: 0.5 }
+
+/** The failures of a trip while its riders are together: what they cost there, and on whose bike. */
+export interface Together {
+  readonly problem: KitProblem
+  /** For each event, the bike it strikes, by its number; null where nobody rides that. */
+  readonly bikeOf: readonly (number | null)[]
+  /** For each event, the share of its failures that find all together, on each leg. */
+  readonly shares: readonly (readonly number[])[]
+}
+
+/** A kit to be split among riders. */
+export interface SplitProblem {
+  readonly riders: readonly Carrier[]
+  readonly items: readonly SplitItem[]
+  /** How many of each item all carry, as chosen for a crew that stays together. */
+  readonly kit: ArrayLike<number>
+  readonly together: Together
+  /** For each bike that is ridden, its failures while its riders are by themselves; null where they never are. */
+  readonly alone: readonly (KitProblem | null)[]
+  readonly hoursPerGram: number
+  /** Hours that a gram carried by the wrong rider costs. */
+  readonly unevenHoursPerGram: number
+  readonly fetchH: number
+  /** What is done with the kit while all are together. */
+  readonly works: readonly Work[]
+  readonly budgetG: number
+  readonly budgetMoney: number
+}
+
+/** A ledger, and for each of its events the bike it strikes and the share of it that comes while riders are apart, by leg. */
+export interface ApartLedger {
+  readonly ledger: Ledger
+  readonly bikes: readonly string[]
+  readonly apart: readonly (readonly number[])[]
+}
+
+/** A rider before bikes are numbered. */
+export interface SplitRider extends Omit<Carrier, 'bike'> {
+  readonly bikeId: string
+}
+
+/** What a crew asks of a split. */
+export interface SplitInput {
+  readonly riders: readonly SplitRider[]
+  /** In the order of the items of all ledgers. */
+  readonly items: readonly SplitItem[]
+  /** What fails while all are together, with everybody's hands. */
+  readonly together: ApartLedger
+  /** By bike: what fails while its riders are by themselves, with their own hands and nobody to ride for a part. */
+  readonly alone: ReadonlyMap<string, ApartLedger>
+  /** How many of each item all carry, as chosen for a crew that stays together. */
+  readonly kit: ArrayLike<number>
+  readonly prices?: SplitPrices
+}
+
+/** Grams have some price at all, so that a load is even also where an hour is worth any number of them. */
+const leastHoursPerGram = 1e-6
+
+/**
+ * A kit to be split: failures count on what all carry while riders are together, and on what whoever rides that bike carries
+ * while they are apart.
+ */
+export function splitProblem({
+  riders,
+  items,
+  together,
+  alone,
+  kit,
+  prices = usualSplitPrices,
+}: SplitInput): SplitProblem {
+  const bikes = [...new Set(riders.map(({ bikeId }) => bikeId))]
+  const isCrew = bikes.length > 1
+  const apartOf = ({ bikes: struck, apart }: ApartLedger) =>
+    apart.map((shares, e) => (isCrew && bikes.includes(nth(struck, e)) ? shares : shares.map(() => 0)))
+  const shares = apartOf(together).map((onLegs) => onLegs.map((share) => 1 - share))
+  const pooled = indexLedger(countedFor(together.ledger, shares))
+  const hoursPerGram = pooled.hoursPerGram
+  const met: Together = {
+    problem: kitProblem(pooled),
+    bikeOf: together.bikes.map((bike) => (bikes.includes(bike) ? bikes.indexOf(bike) : null)),
+    shares,
+  }
+  return {
+    kit,
+    riders: riders.map(({ bikeId, ...rider }) => ({ ...rider, bike: bikes.indexOf(bikeId) })),
+    items,
+    together: met,
+    alone: bikes.map((bike) => {
+      const own = alone.get(bike)
+      const apart = own && apartOf(own)
+      const isApart = apart?.some((onLegs) => onLegs.some((share) => share > 0))
+      return own && apart && isApart ? kitProblem(indexLedger(countedFor(own.ledger, apart))) : null
+    }),
+    hoursPerGram,
+    unevenHoursPerGram: prices.uneven * Math.max(hoursPerGram, leastHoursPerGram),
+    fetchH: prices.fetchH,
+    works: prices.fetchH > 0 ? worksWith(met, kit) : [],
+    budgetG: pooled.budgetG,
+    budgetMoney: pooled.budgetMoney,
+  }
+}

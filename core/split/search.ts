@@ -1,0 +1,289 @@
+import { Additions, condense, kitProblem, type KitProblem } from '../search'
+import { nth } from '../validation'
+import { anneal } from './anneal'
+import type { SplitProblem } from './problem'
+import { SplitState, type Shift } from './split-state'
+
+/** Gains below this many hours are rounding. */
+const slackH = 1e-6
+
+/** A guess is mistaken by no more than this, as far as anybody looks. */
+const mistakenH = 0.01
+
+/** Riders times things: with more of them a search begins at two places only. */
+const mostWithEveryStart = 60
+
+/** So many shifts that nearly gain are tried together with others. */
+const mostNearlyGaining = 24
+
+/** Enough for any search seen to come to rest. */
+const mostRounds = 400
+
+/**
+ * The best split that is found: from the kit as it is for a crew that stays together, and for each rider from all of it and of
+ * what else they would carry by themselves on that rider, pieces change hands, are doubled, left at home and exchanged until
+ * nothing gains; the best end is taken.
+ *
+ * @param own for each rider, how many of each item they would carry alone; where riders are never apart it is not asked for
+ * @param onRound told after each change; it may stop the search, and the best split so far is the answer
+ */
+export function bestSplit(
+  problem: SplitProblem,
+  own: () => readonly ArrayLike<number>[],
+  onRound: () => boolean = () => true,
+): SplitState {
+  const near = condensed(problem)
+  let best = place(near)
+  if (problem.alone.every((bike) => bike === null)) anneal(best)
+  improve(best, onRound)
+  if (problem.alone.some((bike) => bike !== null)) {
+    for (const start of starts(near, best, own())) {
+      improve(start, onRound)
+      if (start.costs.costH < best.costs.costH - slackH) best = start
+    }
+  }
+  if (near === problem) return best
+  const made = new SplitState(problem, best.carried)
+  improve(made, onRound)
+  return made
+}
+
+/** So many legs are enough to search by, before all is made sure of. */
+const fewLegs = 6
+
+/** A problem with fewer legs, nearly the same; the same where it has few. */
+function condensed(problem: SplitProblem): SplitProblem {
+  const { together, alone } = problem
+  if (together.problem.ledger.legs <= fewLegs) return problem
+  const fewer = ({ ledger }: KitProblem) => kitProblem(condense(ledger, fewLegs))
+  return {
+    ...problem,
+    together: { ...together, problem: fewer(together.problem) },
+    alone: alone.map((own) => own && fewer(own)),
+  }
+}
+
+/** Where else a search may begin. */
+function starts(problem: SplitProblem, placed: SplitState, own: readonly ArrayLike<number>[]): SplitState[] {
+  const { riders, items } = problem
+  const inTurn = riders.map((_, first) => riders.map((__, r) => (first + r) % riders.length))
+  const begin = inTurn.map((order) => new SplitState(problem, withOwn(problem, placed.carried, own, order)))
+  if (riders.length * items.length > mostWithEveryStart) return begin.slice(0, 1)
+  return [
+    ...begin,
+    ...inTurn.map(
+      (order) =>
+        new SplitState(
+          problem,
+          withOwn(
+            problem,
+            riders.map(() => new Int32Array(items.length)),
+            own,
+            order,
+          ),
+        ),
+    ),
+    ...allOnOne(problem, placed),
+  ]
+}
+
+/** All of a kit on each of the riders, but for what stays with others. */
+const allOnOne = (problem: SplitProblem, { inAll }: SplitState): SplitState[] =>
+  problem.riders.map((_, one) => {
+    const carried = problem.riders.map((__, r) =>
+      Int32Array.from(problem.items, ({ stays }, item) =>
+        r === one ? nth(inAll, item) - otherStays(stays, r) : nth(stays, r),
+      ),
+    )
+    return new SplitState(problem, carried)
+  })
+
+const otherStays = (stays: readonly number[], rider: number) =>
+  stays.reduce((sum, count, r) => (r === rider ? sum : sum + count), 0)
+
+/** Places a kit piece by piece, the heaviest first, each where it costs least. */
+export function place(problem: SplitProblem): SplitState {
+  const { items, riders, kit } = problem
+  const carried = riders.map((_, r) => Int32Array.from(items, ({ stays }) => nth(stays, r)))
+  const state = new SplitState(problem, carried)
+  const left = items
+    .flatMap(({ massG, there }, item) => {
+      const more = Math.min(nth(kit, item), there) - nth(state.inAll, item)
+      return Array.from({ length: Math.max(0, more) }, () => ({ item, massG }))
+    })
+    .sort((a, b) => b.massG - a.massG || a.item - b.item)
+  for (const { item } of left) {
+    const shifts = riders.map((_, to): Shift[] => [{ item, from: null, to }])
+    const best = bestOf(state, shifts, -Infinity)
+    if (best) state.apply(best)
+  }
+  return state
+}
+
+/** The same with all that riders would carry by themselves, one after another as far as there is enough of it. */
+function withOwn(
+  { items }: SplitProblem,
+  carried: readonly Int32Array[],
+  own: readonly ArrayLike<number>[],
+  order: readonly number[],
+): Int32Array[] {
+  const more = carried.map((counts) => counts.slice())
+  items.forEach(({ there, stays }, item) => {
+    more.forEach((counts, rider) => (counts[item] = Math.max(nth(counts, item), nth(stays, rider))))
+    let left = there - more.reduce((sum, counts) => sum + nth(counts, item), 0)
+    for (const rider of order) {
+      const counts = nth(more, rider)
+      const by = Math.max(0, Math.min(left, nth(nth(own, rider), item) - nth(counts, item)))
+      counts[item] = nth(counts, item) + by
+      left -= by
+    }
+  })
+  return more
+}
+
+/** Shifts pieces until nothing gains; what gains at first sight only is taken back. */
+export function improve(state: SplitState, onRound: () => boolean = () => true): void {
+  const refused = new Set<string>()
+  const mayGain = (shifts: readonly Shift[]) => !refused.has(keyOf(shifts))
+  for (let round = 0; round < mostRounds; round++) {
+    const best =
+      bestOf(state, [...handings(state), ...additions(state), ...drops(state)].filter(mayGain)) ??
+      bestOf(state, exchanges(state).filter(mayGain)) ??
+      bestExactly(state, pairs(state).filter(mayGain)) ??
+      bestExactly(state, gatherings(state).filter(mayGain))
+    if (!best) return
+    const before = state.costs.costH
+    state.apply(best)
+    if (state.costs.costH < before - slackH / 2) refused.clear()
+    else {
+      state.apply(best.map(({ item, from, to }) => ({ item, from: to, to: from })))
+      refused.add(keyOf(best))
+    }
+    if (!onRound()) return
+  }
+}
+
+const keyOf = (shifts: readonly Shift[]) => shifts.map(({ item, from, to }) => `${item}:${from}:${to}`).join()
+
+/**
+ * Of some shifts the ones that gain most, where any gain more than so many hours. Of several pieces at once the gain is
+ * guessed from that of each, and worked out where it may be the most.
+ */
+function bestOf(
+  state: SplitState,
+  candidates: readonly (readonly Shift[])[],
+  leastH = slackH,
+): readonly Shift[] | undefined {
+  let [best, most]: [readonly Shift[] | undefined, number] = [undefined, leastH]
+  const guessed = candidates
+    .map((shifts) => ({ shifts, guessH: state.guess(shifts) }))
+    .sort((a, b) => b.guessH - a.guessH)
+  for (const { shifts, guessH } of guessed) {
+    if (guessH + mistakenH < most) break
+    const gainH = state.gain(shifts)
+    if (gainH > most && state.allows(shifts)) [best, most] = [shifts, gainH]
+  }
+  return best
+}
+
+/** The same where no guess holds. */
+function bestExactly(state: SplitState, candidates: readonly (readonly Shift[])[]): readonly Shift[] | undefined {
+  let [best, most]: [readonly Shift[] | undefined, number] = [undefined, slackH]
+  for (const shifts of candidates) {
+    const gainH = state.gain(shifts)
+    if (gainH > most && state.allows(shifts)) [best, most] = [shifts, gainH]
+  }
+  return best
+}
+
+/** Each piece that may leave a rider. */
+function loose({ problem, carried }: SplitState): { readonly item: number; readonly from: number }[] {
+  return carried.flatMap((counts, from) =>
+    problem.items.flatMap(({ stays }, item) => (nth(counts, item) > nth(stays, from) ? [{ item, from }] : [])),
+  )
+}
+
+/** A piece from one rider to another. */
+const handings = (state: SplitState): Shift[][] =>
+  loose(state).flatMap(({ item, from }) =>
+    state.problem.riders.flatMap((_, to) => (to === from ? [] : [[{ item, from, to }]])),
+  )
+
+/** A piece more off the bench: only where somebody is ever alone, for all together have what they want. */
+const additions = (state: SplitState): Shift[][] =>
+  state.problem.items.flatMap(({ there }, item) =>
+    nth(state.inAll, item) < there
+      ? state.problem.riders.flatMap(({ bike }, to) => (state.problem.alone[bike] ? [[{ item, from: null, to }]] : []))
+      : [],
+  )
+
+/** A piece left at home, on the same terms. */
+const drops = (state: SplitState): Shift[][] =>
+  state.problem.alone.some((own) => own !== null)
+    ? loose(state).map(({ item, from }) => [{ item, from, to: null }])
+    : []
+
+/** Two pieces that change places between two riders. */
+function exchanges(state: SplitState): Shift[][] {
+  const pieces = loose(state)
+  return pieces.flatMap((one, i) =>
+    pieces
+      .slice(i + 1)
+      .filter((other) => other.from !== one.from && other.item !== one.item)
+      .map((other) => [
+        { item: one.item, from: one.from, to: other.from },
+        { item: other.item, from: other.from, to: one.from },
+      ]),
+  )
+}
+
+/**
+ * All that a bike lacks to be mended in some way while its riders are by themselves, on one of them: off the bench where there
+ * is any left or off the others, in either order. Pieces that are worth little one by one may be worth much together.
+ */
+function gatherings(state: SplitState): Shift[][] {
+  const { riders, items, alone } = state.problem
+  return riders.flatMap(({ bike }, to) => {
+    const own = nth(alone, bike)
+    if (!own) return []
+    const counts = state.onBike(bike)
+    return new Additions(own).to(counts).flatMap((changes) => {
+      const pieces = changes.flatMap(({ item, by }) => Array.from({ length: by }, () => item))
+      if (pieces.length < 2 || state.mostSparedApart(bike, changes) < slackH) return []
+      const taken = (prefersBench: boolean): Shift[] | undefined => {
+        const givers = new Map<string, number>()
+        const take = (item: number): Shift | undefined => {
+          const used = (from: number | null) => givers.get(`${from} ${item}`) ?? 0
+          const hasBench = nth(items, item).there - nth(state.inAll, item) > used(null)
+          const other = riders.findIndex(
+            (rider, r) =>
+              rider.bike !== bike && nth(nth(state.carried, r), item) - nth(nth(items, item).stays, r) > used(r),
+          )
+          const from = hasBench && (prefersBench || other < 0) ? null : other
+          if (from === -1) return undefined
+          givers.set(`${from} ${item}`, used(from) + 1)
+          return { item, from, to }
+        }
+        const shifts = pieces.map(take)
+        return shifts.every((shift) => shift !== undefined) ? shifts : undefined
+      }
+      const [fresh, handed] = [taken(true), taken(false)]
+      return [fresh, handed].flatMap((shifts) => (shifts ? [shifts] : []))
+    })
+  })
+}
+
+/** Two pieces that bear on the same failures, each of which nearly gains by itself: together they may. */
+function pairs(state: SplitState): Shift[][] {
+  const { riders, together } = state.problem
+  const bikesOf = ({ from, to }: Shift) => [from, to].flatMap((r) => (r === null ? [] : [nth(riders, r).bike]))
+  const singles = [...handings(state), ...additions(state), ...drops(state)]
+    .map((shifts) => ({ shift: nth(shifts, 0), guessH: state.guess(shifts) }))
+    .sort((a, b) => b.guessH - a.guessH)
+  return singles.slice(0, mostNearlyGaining).flatMap(({ shift: one }, i) =>
+    singles.slice(i + 1).flatMap(({ shift: other }) => {
+      const isNear = one.item === other.item || nth(together.problem.meets, one.item).has(other.item)
+      return isNear && bikesOf(one).some((bike) => bikesOf(other).includes(bike)) ? [[one, other]] : []
+    }),
+  )
+}

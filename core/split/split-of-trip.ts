@@ -1,0 +1,64 @@
+import { CostsOfFailing } from '../availability'
+import type { Reference } from '../reference'
+import type { Survey } from '../road'
+import type { Trip } from '../trip'
+import { writeLedger, type LedgerOfTrip } from '../trip-ledger'
+import { splitProblem, type ApartLedger, type SplitProblem } from './problem'
+
+/**
+ * What the crew of a trip asks of a split: its failures while all are together with everybody's hands, and those of each bike
+ * that is ridden while whoever rides it is out of reach of the others.
+ *
+ * @param laid the ledger of the trip
+ * @param laid the ledger of the trip
+ * @param kit how many of each thing of the bench all carry, as chosen for it
+ */
+export function splitOfTrip(
+  trip: Trip,
+  survey: Survey,
+  reference: Reference,
+  laid: LedgerOfTrip,
+  kit: ArrayLike<number>,
+): SplitProblem {
+  const { crew, bench } = trip
+  const ridden = [...new Set(crew.map(({ bikeId }) => bikeId))]
+  const alone = new Map<string, ApartLedger>()
+  let before: CostsOfFailing | undefined
+  const isApart = laid.notes.some(({ exposure }) => exposure.apartOnLegs.some((share) => share > 0))
+  if (ridden.length > 1 && isApart)
+    for (const bikeId of ridden) {
+      const own: Trip = {
+        ...trip,
+        crew: crew.filter((rider) => rider.bikeId === bikeId),
+        bikes: trip.bikes.filter(({ id }) => id === bikeId),
+      }
+      before = new CostsOfFailing(own, survey, reference, undefined, before)
+      alone.set(bikeId, apartLedger(writeLedger(own, survey, reference, before)))
+    }
+  return splitProblem({
+    riders: crew.map(({ id, name, bikeId, share, carriesMostG, carriesMostMl }) => ({
+      id,
+      name,
+      bikeId,
+      share,
+      mostG: carriesMostG ?? Infinity,
+      mostMl: carriesMostMl ?? Infinity,
+    })),
+    items: bench.map(({ id, massG, count }) => ({
+      id,
+      massG,
+      volumeMl: 0,
+      there: count,
+      stays: crew.map(() => 0),
+    })),
+    together: apartLedger(laid),
+    alone,
+    kit,
+  })
+}
+
+const apartLedger = ({ ledger, notes }: LedgerOfTrip): ApartLedger => ({
+  ledger,
+  bikes: notes.map(({ bike }) => bike),
+  apart: notes.map(({ exposure }) => exposure.apartOnLegs),
+})

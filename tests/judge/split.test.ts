@@ -1,0 +1,140 @@
+import { indexLedger } from '#core/ledger'
+import { bestKit, KitSearch } from '#core/search'
+import { bestSplit, splitProblem, SplitState, usualSplitPrices, type SplitProblem } from '#core/split'
+import { nth } from '#core/validation'
+import loadHighs from 'highs'
+import { expect, it } from 'vitest'
+import { everySplit } from '../every-split'
+import { seeded } from '../seeded'
+import { splitProgram } from '../split-program'
+import { tinyCrew } from '../tiny-crews'
+import { tripSizeLedger } from '../trip-size-ledgers'
+import { isFull, judged, tries } from './judged'
+
+const said: string[] = []
+const inWords = (share: number) => `${(100 * share).toFixed(2)} %`
+
+/** What each rider would carry alone. */
+const ownKits = (problem: SplitProblem) => () =>
+  problem.riders.map(({ bike }) => {
+    const own = nth(problem.alone, bike)
+    return own ? KitSearch.forLedger(own.ledger).best().counts : problem.items.map(() => 0)
+  })
+const bareCostH = (problem: SplitProblem) =>
+  new SplitState(
+    problem,
+    problem.riders.map(() => problem.items.map(() => 0)),
+  ).costs.costH
+
+it('is as good as the best of all splits of small crews', { timeout: 2_000_000 }, () => {
+  const crews = tries(100)
+  let [sum, worst, tried] = [0, 0, 0]
+  for (let seed = 1; seed <= crews; seed++) {
+    const { problem } = tinyCrew(seed, isFull ? 8 : 6)
+    const { carried } = bestSplit(problem, ownKits(problem))
+    const found = new SplitState(problem, carried).costs.costH
+    const every = everySplit(problem)
+    const gap = (found - every.costH) / Math.max(1e-9, bareCostH(problem) - every.costH)
+    tried += every.tried
+    sum += gap
+    worst = Math.max(worst, gap)
+    expect(gap, `crew ${seed}`).toBeLessThan(0.03)
+  }
+  expect(sum / crews).toBeLessThan(0.01)
+  said.push(
+    `Of ${crews} random crews of two and three with up to 8 pieces, all ${tried} splits tried, the one that is found spares less than the best by ${inWords(sum / crews)} on average and ${inWords(worst)} at most.`,
+  )
+})
+
+it('always apart it is no worse than what riders would carry alone', { timeout: 900_000 }, () => {
+  const crews = tries(100)
+  let worst = 0
+  for (let seed = 1; seed <= crews; seed++) {
+    const { problem } = tinyCrew(seed, 7, 1, { fetchH: 0, uneven: 0 })
+    const own = ownKits(problem)()
+    // Where there is enough of everything for all of them at once.
+    const plenty: SplitProblem = {
+      ...problem,
+      items: problem.items.map((item, i) => ({ ...item, there: own.reduce((all, counts) => all + nth(counts, i), 0) })),
+    }
+    const alone = new SplitState(plenty, own).costs.costH
+    const split = new SplitState(plenty, bestSplit(plenty, () => own).carried).costs.costH
+    worst = Math.max(worst, (split - alone) / Math.max(1e-9, bareCostH(plenty) - alone))
+  }
+  expect(worst).toBeLessThan(0.01)
+  said.push(
+    `Always apart, the splits of ${crews} crews cost more than the kits of riders alone by ${inWords(worst)} of what those spare at most.`,
+  )
+})
+
+it('more time apart makes fewer doubles on few crews', { timeout: 900_000 }, () => {
+  const crews = tries(100)
+  let fewer = 0
+  for (let seed = 1; seed <= crews; seed++) {
+    const doubles = [0, 0.25, 0.5, 0.75].map((apart) => {
+      const { problem } = tinyCrew(seed, 7, apart, { fetchH: 0, uneven: 0 })
+      const { carried } = bestSplit(problem, ownKits(problem))
+      const carriers = (item: number) => carried.filter((counts) => nth(counts, item) > 0).length
+      return problem.items.reduce((sum, _, item) => sum + Math.max(0, carriers(item) - 1), 0)
+    })
+    if (doubles.some((count, i) => i > 0 && count < nth(doubles, i - 1))) fewer++
+  }
+  // What pays for all together and for nobody alone goes as a crew parts, its double with it.
+  expect(fewer).toBeLessThanOrEqual(0.03 * crews)
+  said.push(
+    `From never apart to three quarters of the time, ${fewer} of ${crews} crews came to fewer doubles at some step.`,
+  )
+})
+
+it('is never better than the bound of HiGHS for larger crews, and near it', { timeout: 900_000 }, async () => {
+  const highs = await loadHighs()
+  const gaps: number[] = []
+  for (let seed = 1; seed <= (isFull ? 12 : 2); seed++) {
+    const problem = largeCrew(seed)
+    const { fetchH, unevenH } = bestSplit(problem, () => []).costs
+    const solved = highs.solve(splitProgram(problem), { time_limit: 30, mip_rel_gap: 1e-3, output_flag: false })
+    expect(solved.Status).toBe('Optimal')
+    // HiGHS stops within a thousandth of its bound.
+    const bound = solved.ObjectiveValue * (1 - 1e-3)
+    expect(fetchH + unevenH).toBeGreaterThan(bound - 1e-6)
+    gaps.push((fetchH + unevenH - bound) / Math.max(bound, 1e-6))
+  }
+  const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length
+  expect(mean).toBeLessThan(0.1)
+  said.push(
+    `Of ${gaps.length} crews of three to five that are never apart, handing over and unevenness cost ${inWords(mean)} more than the bound of HiGHS on average, ${inWords(Math.max(...gaps))} at most.`,
+  )
+  judged('split', said)
+})
+
+/** A crew of three to five that stays together, with a kit as long as a trip's. */
+function largeCrew(seed: number): SplitProblem {
+  const random = seeded(seed)
+  const ledger = { ...tripSizeLedger(seed), pins: {}, budgetG: null, budgetMoney: null }
+  const bikes = ['a', 'b', 'c', 'd', 'e'].slice(0, 3 + (seed % 3))
+  return splitProblem({
+    riders: bikes.map((bikeId) => ({
+      id: bikeId,
+      name: bikeId,
+      bikeId,
+      share: 0.5 + random(),
+      mostG: Infinity,
+      mostMl: Infinity,
+    })),
+    items: ledger.items.map(({ id, massG, max }) => ({
+      id,
+      massG,
+      volumeMl: 0,
+      there: max,
+      stays: bikes.map(() => 0),
+    })),
+    together: {
+      ledger,
+      bikes: ledger.events.map(() => nth(bikes, Math.floor(random() * bikes.length))),
+      apart: ledger.events.map(() => Array.from({ length: ledger.legs }, () => 0)),
+    },
+    alone: new Map(),
+    kit: bestKit(indexLedger(ledger)).counts,
+    prices: usualSplitPrices,
+  })
+}
