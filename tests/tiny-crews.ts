@@ -60,7 +60,14 @@ export function tinyCrew(
       mostG: Infinity,
       mostMl: Infinity,
     })),
-    items: items.map(({ id, massG, max }) => ({ id, massG, volumeMl: 0, there: max, stays: bikes.map(() => 0) })),
+    items: items.map(({ id, massG, max }) => ({
+      id,
+      massG,
+      volumeMl: 0,
+      least: 0,
+      there: max,
+      stays: bikes.map(() => 0),
+    })),
     together: { ledger: together, bikes: struck, apart: onEvents(together) },
     alone: new Map(
       bikes.map((bike, b): [string, ApartLedger] => {

@@ -16,6 +16,8 @@ const fieldWords: Readonly<Record<ReturnType<typeof differsIn>[number], string>>
   heads: 'its ends',
   comesApart: 'whether it comes apart',
   units: 'stock',
+  volumeMl: 'what one takes up',
+  longestMm: 'its longest side',
   measures: 'measures',
   from: 'kind',
   owned: 'how many there are',

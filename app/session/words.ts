@@ -65,6 +65,7 @@ const fields: Readonly<Record<string, string>> = {
   owned: 'how many there are already',
   broughtBy: 'who brings it',
   boughtAt: 'where it is bought on the way',
+  carriedBy: 'who carries it',
   shed: 'whose shed it is of',
 }
 

@@ -79,8 +79,11 @@ export function partOf(
     units: { [whole.classId]: amount },
     pin: null,
     from: null,
+    volumeMl: null,
+    longestMm: null,
     shed: null,
     boughtAt: null,
+    carriedBy: {},
   }
 }
 

@@ -28,6 +28,9 @@ export const thingSchema = z.object({
   units: z.record(text(60), z.number().gt(0).max(10_000)).default({}),
   /** Measures that decide which bike it serves. */
   measures: measuresSchema.prefault({}),
+  /** What one takes up, and its longest side; null where nobody has measured. */
+  volumeMl: z.number().gt(0).max(100_000).nullable().default(null),
+  longestMm: z.number().gt(0).max(3000).nullable().default(null),
   /** How far it can be trusted, 1 as new: an old tube, opened glue. */
   condition: z.number().min(0).max(1).default(1),
   pin: pinSchema.nullable().default(null),
@@ -39,6 +42,8 @@ export const thingSchema = z.object({
   owned: z.number().int().min(0).max(mostOfAThing).nullable().default(null),
   /** The rider of the crew whose it is; null where it is everybody's. */
   broughtBy: idSchema.nullable().default(null),
+  /** Pieces that riders carry whatever a split says, by their ids. */
+  carriedBy: z.record(idSchema, z.number().int().min(1).max(mostOfAThing)).default({}),
   /** The stop where it is bought on the way; null where it comes along from the start (`purchaseOf` in the ledger of a trip). */
   boughtAt: idSchema.nullable().default(null),
   note: text(1000).default(''),

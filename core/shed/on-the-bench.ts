@@ -2,7 +2,19 @@ import { thingSchema, type CatalogueItem, type Thing } from '../bench'
 import { ownedThingSchema, type OwnedThing } from './schema'
 
 /** What a thing says on the bench and in the shed alike. */
-const inBoth = ['name', 'massG', 'provides', 'heads', 'comesApart', 'units', 'measures', 'from', 'note'] as const
+const inBoth = [
+  'name',
+  'massG',
+  'provides',
+  'heads',
+  'comesApart',
+  'units',
+  'measures',
+  'volumeMl',
+  'longestMm',
+  'from',
+  'note',
+] as const
 export type InBoth = (typeof inBoth)[number]
 
 /** Trust that differs by less is not worth a word. */
@@ -52,10 +64,10 @@ export function differsIn(thing: Thing, owned: OwnedThing, condition: number): (
   ]
 }
 
-/** The thing of the bench as the shed says it; how many there are, who brings them, where they are bought, and their pin, stay. */
+/** The thing of the bench as the shed says it; how many there are, who brings and carries them, where they are bought, and their pin, stay. */
 export function asInShed(thing: Thing, owned: OwnedThing, condition: number): Thing {
-  const { count, broughtBy, boughtAt, pin } = thing
-  return { ...laidFromShed(owned, thing.id, condition), count, broughtBy, boughtAt, pin }
+  const { count, broughtBy, boughtAt, carriedBy, pin } = thing
+  return { ...laidFromShed(owned, thing.id, condition), count, broughtBy, boughtAt, carriedBy, pin }
 }
 
 /** The thing of the shed as the bench says it; what only a shed knows stays. */

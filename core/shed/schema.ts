@@ -9,7 +9,7 @@ const day = z.iso.date().nullable().default(null)
 
 /** A thing that a rider owns, whatever trips it goes on. */
 export const ownedThingSchema = thingSchema
-  .omit({ pin: true, condition: true, shed: true, owned: true, broughtBy: true, boughtAt: true })
+  .omit({ pin: true, condition: true, shed: true, owned: true, broughtBy: true, boughtAt: true, carriedBy: true })
   .extend({
     /** Whether its mass was read from a scale. */
     isWeighed: z.boolean().default(false),
@@ -27,7 +27,5 @@ export const ownedThingSchema = thingSchema
     uses: z.number().int().min(0).max(100_000).default(0),
     /** Pieces that stay packed in the tin from trip to trip. */
     packed: z.number().int().min(0).max(mostOfAThing).default(0),
-    volumeMl: z.number().gt(0).max(100_000).nullable().default(null),
-    longestMm: z.number().gt(0).max(3000).nullable().default(null),
   })
 export type OwnedThing = z.infer<typeof ownedThingSchema>

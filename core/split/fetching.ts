@@ -71,23 +71,35 @@ export class Fetching {
   /** So many bags of others are opened: of those that have most of what is still wanted, one after another. */
   private bagsOpened({ bike, wants }: Work): number {
     const own = bike === null ? 0 : nth(this.ridersOf, bike)
-    const wanted: number[] = []
+    let [wanted, inOneBag] = [0, -1]
     for (const items of wants) {
-      let holders = 0
-      for (const item of items) holders |= nth(this.holders, item)
-      if (holders !== 0 && (holders & own) === 0) wanted.push(holders)
+      const holders = this.holdersOf(items)
+      if (holders === 0 || (holders & own) !== 0) continue
+      wanted++
+      inOneBag &= holders
     }
+    if (wanted === 0) return 0
+    return inOneBag === 0 ? this.fewestBags(wants, own) : 1
+  }
+
+  private fewestBags(wants: Work['wants'], own: number): number {
+    let wanted = wants.map((items) => this.holdersOf(items)).filter((holders) => holders !== 0 && (holders & own) === 0)
     let opened = 0
-    while (wanted.length > 0) {
+    for (; wanted.length > 0; opened++) {
       let [best, most] = [0, 0]
       for (let rider = 0; rider < this.problem.riders.length; rider++) {
         const found = wanted.filter((holders) => (holders & (1 << rider)) !== 0).length
         if (found > most) [best, most] = [rider, found]
       }
-      for (let i = wanted.length - 1; i >= 0; i--) if ((nth(wanted, i) & (1 << best)) !== 0) wanted.splice(i, 1)
-      opened++
+      wanted = wanted.filter((holders) => (holders & (1 << best)) === 0)
     }
     return opened
+  }
+
+  private holdersOf(items: readonly number[]): number {
+    let holders = 0
+    for (const item of items) holders |= nth(this.holders, item)
+    return holders
   }
 }
 

@@ -23,7 +23,8 @@ export interface SplitItem {
   readonly massG: number
   /** What one takes up, mL; 0 where nobody knows. */
   readonly volumeMl: number
-  /** How many there are. */
+  /** How many are carried at least, and how many there are to carry. */
+  readonly least: number
   readonly there: number
   /** Pieces of it that stay with a rider, by the rider's number, whatever else is done. */
   readonly stays: readonly number[]

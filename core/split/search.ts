@@ -1,6 +1,7 @@
 import { Additions, condense, kitProblem, type KitProblem } from '../search'
 import { nth } from '../validation'
 import { anneal } from './anneal'
+import { ownKits } from './own-kits'
 import type { SplitProblem } from './problem'
 import { SplitState, type Shift } from './split-state'
 
@@ -24,20 +25,15 @@ const mostRounds = 400
  * what else they would carry by themselves on that rider, pieces change hands, are doubled, left at home and exchanged until
  * nothing gains; the best end is taken.
  *
- * @param own for each rider, how many of each item they would carry alone; where riders are never apart it is not asked for
  * @param onRound told after each change; it may stop the search, and the best split so far is the answer
  */
-export function bestSplit(
-  problem: SplitProblem,
-  own: () => readonly ArrayLike<number>[],
-  onRound: () => boolean = () => true,
-): SplitState {
+export function bestSplit(problem: SplitProblem, onRound: () => boolean = () => true): SplitState {
   const near = condensed(problem)
   let best = place(near)
   if (problem.alone.every((bike) => bike === null)) anneal(best)
   improve(best, onRound)
   if (problem.alone.some((bike) => bike !== null)) {
-    for (const start of starts(near, best, own())) {
+    for (const start of starts(near, best, ownKits(near))) {
       improve(start, onRound)
       if (start.costs.costH < best.costs.costH - slackH) best = start
     }
@@ -128,7 +124,7 @@ function withOwn(
   order: readonly number[],
 ): Int32Array[] {
   const more = carried.map((counts) => counts.slice())
-  items.forEach(({ there, stays }, item) => {
+  items.forEach(({ least, there, stays }, item) => {
     more.forEach((counts, rider) => (counts[item] = Math.max(nth(counts, item), nth(stays, rider))))
     let left = there - more.reduce((sum, counts) => sum + nth(counts, item), 0)
     for (const rider of order) {
@@ -137,6 +133,9 @@ function withOwn(
       counts[item] = nth(counts, item) + by
       left -= by
     }
+    const first = nth(more, nth(order, 0))
+    const missing = least - more.reduce((sum, counts) => sum + nth(counts, item), 0)
+    first[item] = nth(first, item) + Math.max(0, missing)
   })
   return more
 }

@@ -44,13 +44,16 @@ export function splitOfTrip(
       mostG: carriesMostG ?? Infinity,
       mostMl: carriesMostMl ?? Infinity,
     })),
-    items: bench.map(({ id, massG, count }) => ({
-      id,
-      massG,
-      volumeMl: 0,
-      there: count,
-      stays: crew.map(() => 0),
-    })),
+    items: bench.map(({ id, massG, volumeMl, count, pin, carriedBy }) => {
+      const there = Math.min(count, pin?.max ?? count)
+      let left = there
+      const stays = crew.map((rider) => {
+        const some = Math.min(left, carriedBy[rider.id] ?? 0)
+        left -= some
+        return some
+      })
+      return { id, massG, volumeMl: volumeMl ?? 0, least: Math.min(there, pin?.min ?? 0), there, stays }
+    }),
     together: apartLedger(laid),
     alone,
     kit,

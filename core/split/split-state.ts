@@ -40,6 +40,9 @@ export interface SplitCosts extends Placing {
   readonly costH: number
 }
 
+/** What it costs, at first sight, that pieces change hands. */
+export type ShiftCosts = Pick<SplitCosts, 'togetherH' | 'apartH' | 'fetchH' | 'unevenG' | 'costH'>
+
 /** What is beyond somebody's limits or the budgets costs so many hours a gram, mL or coin: no split does so that need not. */
 const overH = 10
 
@@ -118,9 +121,9 @@ export class SplitState {
     const { items } = this.problem
     return this.whileShifted(shifts, () =>
       shifts.every(({ item, from }) => {
-        const { there, stays } = nth(items, item)
+        const { least, there, stays } = nth(items, item)
         const isLeft = from === null || nth(nth(this.carried, from), item) >= nth(stays, from)
-        return isLeft && nth(this.inAll, item) <= there
+        return isLeft && nth(this.inAll, item) <= there && (from === null || nth(this.inAll, item) >= least)
       }),
     )
   }
@@ -137,6 +140,20 @@ export class SplitState {
     let addedH = this.together.addedSingly(pooled)
     this.alone.forEach((own, bike) => (addedH += own?.addedSingly(nth(byBike, bike)) ?? 0))
     return this.placingSpared(shifts) - addedH
+  }
+
+  /** What shifts add to each of the costs. */
+  costsOf(shifts: readonly Shift[]): ShiftCosts {
+    const { togetherH, apartH } = this.hoursSpared(shifts)
+    const before = this.placing()
+    const after = this.whileShifted(shifts, () => this.placing())
+    return {
+      togetherH: -togetherH,
+      apartH: -apartH,
+      fetchH: after.fetchH - before.fetchH,
+      unevenG: after.unevenG - before.unevenG,
+      costH: -this.gain(shifts),
+    }
   }
 
   /** What shifts spare of the hours lost together, and apart. */

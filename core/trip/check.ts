@@ -89,6 +89,9 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
     if (thing.broughtBy !== null && !riders.has(thing.broughtBy)) {
       fault(`bench[${i}].broughtBy`, `"${thing.broughtBy}"`, 'the id of one of the crew')
     }
+    for (const rider of Object.keys(thing.carriedBy)) {
+      if (!riders.has(rider)) fault(`bench[${i}].carriedBy`, `"${rider}"`, 'the id of one of the crew')
+    }
     if (thing.pin && thing.pin.min > thing.count) {
       fault(`bench[${i}].pin.min`, `${thing.pin.min}`, `at most the ${thing.count} on the bench`)
     }

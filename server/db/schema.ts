@@ -400,7 +400,7 @@ export const things = mysqlTable(
     broughtBy: varchar('brought_by', { length: 60 }),
     boughtAt: varchar('bought_at', { length: 60 }),
     note: text('note').notNull(),
-    /** Its heads and measures as JSON; null where it was laid down before they were told apart from functions. */
+    /** Its heads, its measures and who carries it as JSON; null where it was laid down before they were told apart from functions. */
     build: longtext('build'),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],

@@ -259,15 +259,18 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.things,
-      bench.map(({ pin, from, heads, comesApart, measures, provides: _, units: __, ...thing }, position) => ({
-        ...thing,
-        tripId,
-        position,
-        pinMin: pin?.min ?? null,
-        pinMax: pin?.max ?? null,
-        takenFrom: from,
-        build: JSON.stringify({ heads, comesApart, measures }),
-      })),
+      bench.map(({ pin, from, provides: _, units: __, ...thing }, position) => {
+        const { heads, comesApart, measures, volumeMl, longestMm, carriedBy, ...columns } = thing
+        return {
+          ...columns,
+          tripId,
+          position,
+          pinMin: pin?.min ?? null,
+          pinMax: pin?.max ?? null,
+          takenFrom: from,
+          build: JSON.stringify({ heads, comesApart, measures, volumeMl, longestMm, carriedBy }),
+        }
+      }),
     )
     await insertAll(
       db,

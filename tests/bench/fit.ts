@@ -32,6 +32,9 @@ export async function benchFit(): Promise<void> {
     owned: null,
     broughtBy: null,
     boughtAt: null,
+    carriedBy: {},
+    volumeMl: null,
+    longestMm: null,
     note: '',
   }))
   say(

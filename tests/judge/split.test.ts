@@ -1,6 +1,6 @@
 import { indexLedger } from '#core/ledger'
-import { bestKit, KitSearch } from '#core/search'
-import { bestSplit, splitProblem, SplitState, usualSplitPrices, type SplitProblem } from '#core/split'
+import { bestKit } from '#core/search'
+import { bestSplit, ownKits, splitProblem, SplitState, usualSplitPrices, type SplitProblem } from '#core/split'
 import { nth } from '#core/validation'
 import loadHighs from 'highs'
 import { expect, it } from 'vitest'
@@ -14,12 +14,6 @@ import { isFull, judged, tries } from './judged'
 const said: string[] = []
 const inWords = (share: number) => `${(100 * share).toFixed(2)} %`
 
-/** What each rider would carry alone. */
-const ownKits = (problem: SplitProblem) => () =>
-  problem.riders.map(({ bike }) => {
-    const own = nth(problem.alone, bike)
-    return own ? KitSearch.forLedger(own.ledger).best().counts : problem.items.map(() => 0)
-  })
 const bareCostH = (problem: SplitProblem) =>
   new SplitState(
     problem,
@@ -31,7 +25,7 @@ it('is as good as the best of all splits of small crews', { timeout: 2_000_000 }
   let [sum, worst, tried] = [0, 0, 0]
   for (let seed = 1; seed <= crews; seed++) {
     const { problem } = tinyCrew(seed, isFull ? 8 : 6)
-    const { carried } = bestSplit(problem, ownKits(problem))
+    const { carried } = bestSplit(problem)
     const found = new SplitState(problem, carried).costs.costH
     const every = everySplit(problem)
     const gap = (found - every.costH) / Math.max(1e-9, bareCostH(problem) - every.costH)
@@ -51,14 +45,14 @@ it('always apart it is no worse than what riders would carry alone', { timeout: 
   let worst = 0
   for (let seed = 1; seed <= crews; seed++) {
     const { problem } = tinyCrew(seed, 7, 1, { fetchH: 0, uneven: 0 })
-    const own = ownKits(problem)()
+    const own = ownKits(problem)
     // Where there is enough of everything for all of them at once.
     const plenty: SplitProblem = {
       ...problem,
       items: problem.items.map((item, i) => ({ ...item, there: own.reduce((all, counts) => all + nth(counts, i), 0) })),
     }
     const alone = new SplitState(plenty, own).costs.costH
-    const split = new SplitState(plenty, bestSplit(plenty, () => own).carried).costs.costH
+    const split = new SplitState(plenty, bestSplit(plenty).carried).costs.costH
     worst = Math.max(worst, (split - alone) / Math.max(1e-9, bareCostH(plenty) - alone))
   }
   expect(worst).toBeLessThan(0.01)
@@ -73,7 +67,7 @@ it('more time apart makes fewer doubles on few crews', { timeout: 900_000 }, () 
   for (let seed = 1; seed <= crews; seed++) {
     const doubles = [0, 0.25, 0.5, 0.75].map((apart) => {
       const { problem } = tinyCrew(seed, 7, apart, { fetchH: 0, uneven: 0 })
-      const { carried } = bestSplit(problem, ownKits(problem))
+      const { carried } = bestSplit(problem)
       const carriers = (item: number) => carried.filter((counts) => nth(counts, item) > 0).length
       return problem.items.reduce((sum, _, item) => sum + Math.max(0, carriers(item) - 1), 0)
     })
@@ -91,7 +85,7 @@ it('is never better than the bound of HiGHS for larger crews, and near it', { ti
   const gaps: number[] = []
   for (let seed = 1; seed <= (isFull ? 12 : 2); seed++) {
     const problem = largeCrew(seed)
-    const { fetchH, unevenH } = bestSplit(problem, () => []).costs
+    const { fetchH, unevenH } = bestSplit(problem).costs
     const solved = highs.solve(splitProgram(problem), { time_limit: 30, mip_rel_gap: 1e-3, output_flag: false })
     expect(solved.Status).toBe('Optimal')
     // HiGHS stops within a thousandth of its bound.
@@ -125,6 +119,7 @@ function largeCrew(seed: number): SplitProblem {
       id,
       massG,
       volumeMl: 0,
+      least: 0,
       there: max,
       stays: bikes.map(() => 0),
     })),
