@@ -34,6 +34,7 @@ const rooms = [
   'access',
   'availability',
   'trip-ledger',
+  'split',
   'practice',
   'ways',
   'stances',

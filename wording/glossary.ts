@@ -17,6 +17,8 @@ export const glossary = {
   'drawn trips': 'The ride, played many times with dice: what breaks, what is used up, what is missing in the end.',
   fastener: 'Anything that is turned: a bolt, a nut, an axle, a valve core, a lock ring.',
   gap: 'A stretch of road with no place on it that has a kind of part. What can be had every 60 km need not be carried.',
+  'fair share':
+    'What each would carry of the kit if the load were shared as all wish: alike, unless somebody wished otherwise.',
   'hours to help': 'How long you would walk, pushing the bike, to the nearest place where it can be mended or left.',
   kit: 'What comes along of all that lies on the bench.',
   'left to luck': 'What can go wrong and nothing in the kit answers.',

@@ -11,6 +11,7 @@ export const stages = [
   { id: 'crew', name: 'Crew', key: 'c' },
   { id: 'bench', name: 'Bench', key: 'b' },
   { id: 'weigh', name: 'Weigh', key: 'w' },
+  { id: 'split', name: 'Split', key: 's' },
 ] as const
 export type StageId = (typeof stages)[number]['id']
 
@@ -27,6 +28,7 @@ export function useStageNeeds() {
       crew: trip && trip.crew.length === 0 ? 'nobody yet' : '',
       bench: !trip || trip.bench.length === 0 ? 'nothing on it' : '',
       weigh: '',
+      split: '',
     }
   })
 }

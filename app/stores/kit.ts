@@ -14,6 +14,7 @@ import type { Flip } from '#core/flips'
 import type { FrontierKit } from '#core/frontier'
 import type { Ledger } from '#core/ledger'
 import { nth } from '#core/validation'
+import type { Shift, ShiftCosts, SplitPlan } from '#core/split'
 import type { Standing } from '#core/stances'
 import type { StressFinding } from '#core/stress'
 import type { Way } from '#core/ways'
@@ -36,6 +37,7 @@ import type {
   ShutOptionWritten,
 } from '../workers/analyser'
 import type { Choice, KitAtPrice, KitChooserService, Outcome } from '../workers/kit-chooser'
+import type { SplitterService } from '../workers/splitter'
 import type { TripWithoutLine, WayfinderService } from '../workers/wayfinder'
 
 /** A kit, and the ledger it was chosen for, with the price of a gram that it was chosen under. */
@@ -267,6 +269,7 @@ export const useKitStore = defineStore('kit', () => {
   const trying = adviser(waysWorker)
   const stressing = adviser(waysWorker)
   const turning = adviser(waysWorker)
+  const splitting = adviser(splitWorker)
 
   function kitWorker(): Working<KitChooserService> {
     const worker = new Worker(new URL('../workers/kit.worker.ts', import.meta.url), { type: 'module' })
@@ -278,6 +281,12 @@ export const useKitStore = defineStore('kit', () => {
     const worker = new Worker(new URL('../workers/ways.worker.ts', import.meta.url), { type: 'module' })
     worker.onerror = (event) => (failure.value = event.message || 'The ways could not be weighed.')
     return { worker, service: wrap<WayfinderService>(worker) }
+  }
+
+  function splitWorker(): Working<SplitterService> {
+    const worker = new Worker(new URL('../workers/split.worker.ts', import.meta.url), { type: 'module' })
+    worker.onerror = (event) => (failure.value = event.message || 'The kit could not be split.')
+    return { worker, service: wrap<SplitterService>(worker) }
   }
 
   /** Sends what changed, and the line of the road only when the worker does not have it. */
@@ -532,6 +541,27 @@ export const useKitStore = defineStore('kit', () => {
     )
   }
 
+  /** Who carries what of the kit as it is; told on the way that it goes on. @returns nothing while there is no kit */
+  async function splitAmong(trip: Trip, onRound: () => void): Promise<SplitPlan | undefined> {
+    const now = chosen.value
+    if (!now?.kit) return undefined
+    const { counts } = now.kit
+    const { points, ...road } = trip.road
+    const { gramsPerHour } = now.built.ledger
+    const asked = { ...trip, road, dials: { ...trip.dials, gramsPerHour } }
+    const lineId = lineIdOf(points)
+    return splitting.ask(async (service) => {
+      const found = await service.split(asked, lineId, undefined, counts, proxy(onRound))
+      if (found) return found
+      const packed = packLine(points)
+      return service.split(asked, lineId, transfer(packed, [packed.buffer]), counts, proxy(onRound))
+    })
+  }
+
+  /** What changes of the split that was found last would cost. */
+  const costsOfShifts = (changes: readonly (readonly Shift[])[]): Promise<ShiftCosts[] | undefined> =>
+    splitting.ask((service) => service.costsOf(changes))
+
   /** Asks about a whole trip; the line of its road is sent only where it is not at hand. */
   function askAbout(
     whom: ReturnType<typeof adviser<WayfinderService>>,
@@ -596,6 +626,7 @@ export const useKitStore = defineStore('kit', () => {
     trying.stop()
     stressing.stop()
     turning.stop()
+    splitting.stop()
     chooser = takenUp = undefined
     toWeigh.value = null
     weighing.value = false
@@ -637,6 +668,8 @@ export const useKitStore = defineStore('kit', () => {
     findReports,
     findStress,
     findFlips,
+    splitAmong,
+    costsOfShifts,
     asTheRoadSetsIt,
     readPlace,
     readHours,

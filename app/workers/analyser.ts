@@ -456,9 +456,9 @@ const prices = [
   'stances',
 ] as const satisfies readonly (keyof Dials)[]
 
-/** Whether the same things lie on two benches, pinned alike or not. */
+/** Whether the same things lie on two benches, whether or not they are pinned alike and carried by the same riders. */
 function isSameButPins(a: Trip['bench'], b: Trip['bench']): boolean {
-  const plain = (bench: Trip['bench']) => JSON.stringify(bench.map((thing) => ({ ...thing, pin: null })))
+  const plain = (bench: Trip['bench']) => JSON.stringify(bench.map((thing) => ({ ...thing, pin: null, carriedBy: {} })))
   return a === b || (a.length === b.length && plain(a) === plain(b))
 }
 

@@ -21,7 +21,7 @@ export interface RiderLoad {
 export interface Double {
   readonly item: number
   readonly rider: number
-  /** Whether it comes along; else it would be worth so much. */
+  /** Whether it comes along beside another, or beyond what all want together; else it would be worth so much. */
   readonly isTaken: boolean
   /** Whether there is one on the bench. */
   readonly isThere: boolean
@@ -35,8 +35,9 @@ export interface Double {
 /** A kit split among riders. */
 export interface SplitPlan {
   readonly riders: readonly RiderLoad[]
-  /** How many of each item are carried by all. */
+  /** How many of each item are carried by all, and how many would be by a crew that stays together. */
   readonly counts: readonly number[]
+  readonly kit: readonly number[]
   readonly costs: SplitCosts
   /** Whether riders are ever out of reach of one another. */
   readonly isEverApart: boolean
@@ -67,6 +68,7 @@ export function planOf(state: SplitState): SplitPlan {
       }
     }),
     counts: [...state.inAll],
+    kit: Array.from(state.problem.kit),
     costs: state.costs,
     isEverApart: alone.some((own) => own !== null),
     doubles: doublesOf(state),
@@ -75,14 +77,14 @@ export function planOf(state: SplitState): SplitPlan {
 
 /** The second of each thing: the one that is missed least where there is one, else the one that would be worth most. */
 function doublesOf(state: SplitState): Double[] {
-  const { items, riders, alone } = state.problem
+  const { items, riders, alone, kit } = state.problem
   if (alone.every((own) => own === null)) return []
   const doubles = items.flatMap(({ there }, item): Double[] => {
     const carriers = riders.flatMap((_, r) => (nth(nth(state.carried, r), item) > 0 ? [r] : []))
     const bikes = new Set(carriers.map((r) => nth(riders, r).bike))
     if (bikes.size === 0) return []
     const carryH = carryingH(state.problem, item)
-    const isTaken = bikes.size > 1
+    const isTaken = bikes.size > 1 || nth(state.inAll, item) > nth(kit, item)
     const candidates = isTaken
       ? carriers.map((rider) => ({ rider, ...lost(state, item, rider) }))
       : riders.flatMap(({ bike }, rider) =>

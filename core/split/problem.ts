@@ -1,6 +1,6 @@
 import { indexLedger, type Ledger } from '../ledger'
 import { kitProblem, type KitProblem } from '../search'
-import { nth } from '../validation'
+import { Fault, nth } from '../validation'
 import { countedFor } from './apart'
 import { worksWith, type Work } from './fetching'
 
@@ -104,6 +104,8 @@ const leastHoursPerGram = 1e-6
 /**
  * A kit to be split: failures count on what all carry while riders are together, and on what whoever rides that bike carries
  * while they are apart.
+ *
+ * @throws Fault where there is nobody to carry anything
  */
 export function splitProblem({
   riders,
@@ -113,6 +115,7 @@ export function splitProblem({
   kit,
   prices = usualSplitPrices,
 }: SplitInput): SplitProblem {
+  if (riders.length === 0) throw new Fault('crew', 'nobody', 'somebody to carry what is split')
   const bikes = [...new Set(riders.map(({ bikeId }) => bikeId))]
   const isCrew = bikes.length > 1
   const apartOf = ({ bikes: struck, apart }: ApartLedger) =>

@@ -27,6 +27,10 @@ const changes: Record<string, (trip: Trip, n: number) => Trip> = {
   }),
   'dry weather': (trip) => ({ ...trip, forecast: { from: '', days: [] } }),
   'nothing said of the road': (trip) => ({ ...trip, road: { ...trip.road, stretches: [] } }),
+  'who carries what': (trip, n) => ({
+    ...trip,
+    bench: trip.bench.map((thing, i) => (i === n ? { ...thing, carriedBy: { [trip.crew[0]?.id ?? '']: 1 } } : thing)),
+  }),
   'another name': (trip, n) => ({ ...trip, name: `trip ${n}` }),
 }
 

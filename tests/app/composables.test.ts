@@ -211,11 +211,18 @@ describe('stages', () => {
     const needs = useStageNeeds()
     expect(needs.value.road).toBe('no road yet')
     await open({ ...trip, road: { ...trip.road, points: [] }, bench: [] })
-    expect(needs.value).toEqual({ road: 'no road yet', bikes: '', crew: '', bench: 'nothing on it', weigh: '' })
+    expect(needs.value).toEqual({
+      road: 'no road yet',
+      bikes: '',
+      crew: '',
+      bench: 'nothing on it',
+      weigh: '',
+      split: '',
+    })
     store.edit('road', { road: trip.road, stops: [] })
     expect(needs.value.road).toBe('no stops yet')
     store.edit('rest', { stops: trip.stops, bench: trip.bench })
-    expect(needs.value).toEqual({ road: '', bikes: '', crew: '', bench: '', weigh: '' })
+    expect(needs.value).toEqual({ road: '', bikes: '', crew: '', bench: '', weigh: '', split: '' })
     store.edit('no bike', { bikes: [], crew: [] })
     expect(needs.value.bikes).toBe('no bike yet')
     expect(needs.value.crew).toBe('nobody yet')

@@ -82,6 +82,23 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
     expect(text).toMatch(/^spares +who +practises +from +to/)
     expect(text).toMatch(/min +(Maren|Ansel) +shorten the chain to a single speed +watched +done at home/)
   })
+  it('split', async () => {
+    const { riders, costs, doubles } = (await json('split', trip)) as {
+      riders: { id: string; massG: number; fairG: number; counts: Record<string, number> }[]
+      costs: { massG: number; apartH: number; unevenG: number }
+      doubles: unknown[]
+    }
+    // The demo's riders stay together: nothing is doubled, and their loads differ by no more than a piece.
+    expect(riders).toHaveLength(2)
+    expect(costs.apartH).toBe(0)
+    expect(doubles).toEqual([])
+    expect(riders.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(costs.massG, 6)
+    for (const { massG, fairG } of riders) expect(Math.abs(massG - fairG)).toBeLessThan(10)
+    const text = (await run('split', trip, '--text')).stdout
+    expect(text).toMatch(/^carries +pieces +grams +of all/)
+    expect(text).toMatch(/Maren +\d+ +\d+ g would be fair/)
+    expect(text).not.toContain('a second')
+  })
   it('jobs', async () => {
     const { currency, jobs } = await json('jobs', alone)
     expect(currency).toBe('EUR')

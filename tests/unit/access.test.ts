@@ -143,6 +143,11 @@ describe('who brings a thing', () => {
     expect(left.bench.map(({ broughtBy }) => broughtBy)).not.toContain(me.id)
     expect(left.bench).toEqual(trip.bench.map((t) => ({ ...t, broughtBy: t.id === myThing.id ? null : t.broughtBy })))
   })
+  it('is carried by others once the rider is gone', () => {
+    const carried = { ...everybodys, count: 3, carriedBy: { [me.id]: 1, [other.id]: 2 } }
+    const { bench } = withoutRider({ ...trip, bench: [carried] }, me.id)
+    expect(bench[0]?.carriedBy).toEqual({ [other.id]: 2 })
+  })
   it('may be somebody whose it is, or the owner of what is nobody’s', () => {
     const who = (access: Access) => [myThing, theirThing, everybodys].map((thing) => mayBring(access, thing))
     expect(who(rider)).toEqual([true, false, false])

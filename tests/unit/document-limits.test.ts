@@ -122,6 +122,8 @@ const numbers: [path: string, least: number, most: number, step?: number][] = [
   ['crew[0].hands', 0, 3, 1],
   ['crew[0].skills.air', 0, 3, 1],
   ['bench[0].massG', 0.1, 20_000, 0.1],
+  ['bench[0].volumeMl', 0.1, 100_000, 0.1],
+  ['bench[0].longestMm', 0.1, 3000, 0.1],
   ['bench[0].count', 1, 99, 1],
   ['bench[0].condition', 0, 1],
   ['bench[0].owned', 0, 99, 1],

@@ -75,6 +75,11 @@ describe('reading a trip document', () => {
       /stops\[0\]\.services\[0\]\.kind: "spa"; expected one of bike-shop/,
     ],
     ['a rider on no bike', (d) => (loose(d).crew[1].bikeId = 'ghost'), /crew\[1\]\.bikeId: "ghost"/],
+    [
+      'a piece on nobody',
+      (d) => (loose(d).bench[0].carriedBy = { ghost: 1 }),
+      /bench\[0\]\.carriedBy: "ghost"; expected the id of one of the crew/,
+    ],
     ['a technique nobody knows', (d) => (loose(d).crew[0].skills = { juggle: 2 }), /crew\[0\]\.skills: "juggle"/],
     ['an id used twice', (d) => (loose(d).bench[1].id = loose(d).bench[0].id), /bench\[1\]\.id: .* a second time/],
     [

@@ -1,24 +1,32 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import { useRoute } from '#imports'
-import { computed } from 'vue'
+import { computed, useTemplateRef, watch } from 'vue'
 import { stages, useStageNeeds } from '../../composables/useStages'
 
 const route = useRoute()
 const needs = useStageNeeds()
 const here = computed(() => route.path.split('/').at(-1))
+const nav = useTemplateRef('nav')
+// On a phone there is not room for all of them.
+watch(
+  [here, nav],
+  () => nav.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' }),
+  { flush: 'post' },
+)
 </script>
 
 <template>
   <nav
+    ref="nav"
     aria-label="Stages"
-    class="flex shrink-0 border-line bg-well max-md:order-last max-md:border-t md:w-32 md:flex-col md:border-r md:pt-3"
+    class="flex shrink-0 border-line bg-well max-md:order-last max-md:overflow-x-auto max-md:border-t md:w-32 md:flex-col md:border-r md:pt-3"
   >
     <NuxtLink
       v-for="(stage, i) in stages"
       :key="stage.id"
       :to="`/trips/${route.params.id}/${stage.id}`"
-      class="group relative flex flex-1 flex-col justify-center px-2 py-2 max-md:items-center md:px-4 max-md:min-h-12 md:flex-none md:py-2.5"
+      class="group relative flex flex-1 flex-col justify-center px-1.5 py-2 max-md:items-center md:px-4 max-md:min-h-12 md:flex-none md:py-2.5"
       :class="here === stage.id ? 'bg-paper font-bold' : 'hover:bg-paper/60'"
       :aria-current="here === stage.id ? 'page' : undefined"
     >
@@ -28,7 +36,7 @@ const here = computed(() => route.path.split('/').at(-1))
         class="absolute bg-petrol max-md:inset-x-0 max-md:top-0 max-md:h-1 md:inset-y-0 md:left-0 md:w-1"
       />
       <span class="flex items-baseline gap-2">
-        <span class="figures text-xs text-soft" aria-hidden="true">{{ i + 1 }}</span>
+        <span class="figures text-xs text-soft max-md:hidden" aria-hidden="true">{{ i + 1 }}</span>
         {{ stage.name }}
       </span>
       <span v-if="needs[stage.id]" class="whitespace-nowrap text-xs font-semibold text-brass md:pl-5">{{

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import type { Thing } from '#core/bench'
+import type { Rider } from '#core/crew'
+import type { RiderLoad } from '#core/split'
+import { amountInWords } from '#wording'
+import Sortable from 'sortablejs'
+import { computed, onBeforeUnmount, onMounted, useTemplateRef } from 'vue'
+import { bikeSideView } from '../../drawing/bike-side-view'
+import { useTripStore } from '../../stores/trip'
+import { useView } from '../../stores/view'
+import TermHint from '../common/TermHint.vue'
+import PieceRow from './PieceRow.vue'
+
+/** A rider with the bike and what is carried on it; pieces can be dragged here from other riders. */
+const props = defineProps<{ rider: Rider; load: RiderLoad; mostG: number; opened: string }>()
+const emit = defineEmits<{ open: [key: string]; give: [thingId: string, from: string, to: string] }>()
+const store = useTripStore()
+const { grams, system } = useView()
+
+const bike = computed(() => store.openTrip.bikes.find(({ id }) => id === props.rider.bikeId))
+const view = computed(() => bike.value && bikeSideView(bike.value))
+const colour = { tube: 'text-petrol', rubber: 'text-ink', metal: 'text-soft', wire: 'text-soft', soft: 'text-ink' }
+const pieces = computed(() =>
+  store.openTrip.bench
+    .flatMap((thing, item) => {
+      const count = props.load.counts[item] ?? 0
+      return count > 0 ? [{ thing, item, count, key: keyOf(thing) }] : []
+    })
+    .sort((a, b) => b.count * b.thing.massG - a.count * a.thing.massG),
+)
+const keyOf = ({ id }: Thing) => `${props.rider.id}/${id}`
+const percent = (massG: number) => `${props.mostG > 0 ? Math.min(100, (100 * massG) / props.mostG) : 0}%`
+const pieceCount = computed(() => pieces.value.reduce((sum, { count }) => sum + count, 0))
+
+const list = useTemplateRef('list')
+let sortable: Sortable | undefined
+onMounted(() => {
+  if (!list.value) return
+  sortable = Sortable.create(list.value, {
+    group: 'pieces',
+    sort: false,
+    animation: 120,
+    handle: '[data-grip]',
+    // One way of dragging for every pointer; a finger that scrolls is no drag.
+    forceFallback: true,
+    fallbackOnBody: true,
+    fallbackTolerance: 4,
+    delay: 120,
+    delayOnTouchOnly: true,
+    ghostClass: 'opacity-30',
+    onEnd({ item, from, to, oldIndex }) {
+      const [thingId, toRider] = [item.dataset.thing, to.dataset.rider]
+      // What lies where is drawn by the split alone: the row goes back to where it was taken from.
+      if (from !== to) from.insertBefore(item, from.children[oldIndex ?? 0] ?? null)
+      if (thingId && toRider && toRider !== props.rider.id) emit('give', thingId, props.rider.id, toRider)
+    },
+  })
+})
+onBeforeUnmount(() => sortable?.destroy())
+</script>
+
+<template>
+  <section class="flex min-w-0 flex-col rounded border border-line bg-paper" :aria-label="`On ${rider.name}`">
+    <header class="px-3 pt-2">
+      <h2 class="text-base">{{ rider.name }}</h2>
+      <p class="text-xs text-soft">{{ bike?.name }}</p>
+      <svg v-if="view" :viewBox="view.frame.join(' ')" class="mx-auto mt-1 h-20 w-full print:hidden" aria-hidden="true">
+        <template v-for="drawn in view.parts" :key="drawn.part">
+          <path
+            v-for="(stroke, i) in drawn.strokes"
+            :key="i"
+            :d="stroke.path"
+            :class="colour[stroke.material]"
+            :fill="stroke.widthMm ? 'none' : 'currentColor'"
+            :stroke="stroke.widthMm ? 'currentColor' : 'none'"
+            :stroke-width="stroke.widthMm"
+            stroke-linejoin="round"
+            stroke-linecap="round"
+          />
+        </template>
+      </svg>
+      <p class="mt-1 flex items-baseline justify-between gap-2 text-sm">
+        <strong class="figures text-lg">{{ grams(load.massG) }}</strong>
+        <span class="text-xs text-soft">{{ pieceCount }} {{ pieceCount === 1 ? 'piece' : 'pieces' }}</span>
+      </p>
+      <div class="relative mt-1 h-2.5 rounded-xs bg-well" aria-hidden="true">
+        <span class="absolute inset-y-0 left-0 rounded-xs bg-sand" :style="{ width: percent(load.massG) }" />
+        <span class="absolute -inset-y-1 w-0.5 bg-ink" :style="{ left: percent(load.fairG) }" />
+      </div>
+      <p class="mt-1 text-xs text-soft">{{ grams(load.fairG) }} would be a <TermHint term="fair share" /></p>
+      <p v-if="load.overG > 0" class="text-xs font-semibold text-madder" role="status">
+        {{ grams(load.overG) }} more than {{ rider.name }} can carry
+      </p>
+      <p v-if="load.overMl > 0" class="text-xs font-semibold text-madder" role="status">
+        {{ amountInWords(load.overMl, 'volume', system) }} more than {{ rider.name }} can carry
+      </p>
+    </header>
+    <ul
+      ref="list"
+      class="mt-2 min-h-12 flex-1 border-t border-line pb-2"
+      :data-rider="rider.id"
+      :aria-label="rider.name"
+    >
+      <PieceRow
+        v-for="piece in pieces"
+        :key="piece.key"
+        :thing="piece.thing"
+        :item="piece.item"
+        :count="piece.count"
+        :rider="rider"
+        :opened="opened === piece.key"
+        @open="emit('open', opened === piece.key ? '' : piece.key)"
+        @give="emit('give', piece.thing.id, rider.id, $event)"
+      />
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { createSplitter } from './splitter'
+
+expose(createSplitter())
