@@ -22,7 +22,9 @@ export function split(args: string[]): unknown {
         ...load,
         counts: namedCounts(laid.ledger, carried),
       })),
-      costs: Object.fromEntries(Object.entries(plan.costs).map(([name, cost]) => [name, rounded(cost, 4)])),
+      costs: Object.fromEntries(
+        Object.entries<number>({ ...plan.costs }).map(([name, cost]) => [name, rounded(cost, 4)]),
+      ),
       doubles: plan.doubles.map(({ item, rider, ...double }) => ({
         thing: nth(trip.bench, item).id,
         riderId: nth(plan.riders, rider).id,

@@ -61,10 +61,10 @@ export const useSplit = defineStore('split', () => {
 
   /** What each of some changes would cost; nothing while the kit is being split anew. */
   async function costsOf(changes: readonly (readonly Shift[])[]): Promise<readonly ShiftCosts[] | undefined> {
-    const now = plan.value
-    if (isBusy.value || !now) return undefined
+    if (isBusy.value || !plan.value) return undefined
+    const mine = asked
     const costs = await kit.costsOfShifts(changes)
-    return plan.value === now && !isBusy.value ? costs : undefined
+    return mine === asked ? costs : undefined
   }
 
   return { plan, isBusy, rounds, watchKit, costsOf }

@@ -29,20 +29,20 @@ export function anneal(state: SplitState): void {
   const scale = Math.max(1e-9, state.placedCostH)
   let [now, best] = [state.placedCostH, state.placedCostH]
   let kept = pieces.map(({ rider }) => rider)
-  const move = (piece: { item: number; rider: number }, to: number) => {
-    state.hand(piece.item, piece.rider, to)
-    piece.rider = to
+  const move = (moved: { item: number; rider: number }, to: number) => {
+    state.hand(moved.item, moved.rider, to)
+    moved.rider = to
   }
   for (let step = 0; step < steps; step++) {
     const heat = scale * heats.first * (heats.last / heats.first) ** (step / steps)
-    const one = nth(pieces, whole(pieces.length))
+    const piece = nth(pieces, whole(pieces.length))
     const other = nth(pieces, whole(pieces.length))
-    const isExchange = numbers.next() < 0.5 && other.rider !== one.rider
+    const isExchange = numbers.next() < 0.5 && other.rider !== piece.rider
     const [from, to] = [
-      one.rider,
-      isExchange ? other.rider : (one.rider + 1 + whole(riders.length - 1)) % riders.length,
+      piece.rider,
+      isExchange ? other.rider : (piece.rider + 1 + whole(riders.length - 1)) % riders.length,
     ]
-    move(one, to)
+    move(piece, to)
     if (isExchange) move(other, from)
     const after = state.placedCostH
     if (after <= now || numbers.next() < Math.exp((now - after) / heat)) {
@@ -50,8 +50,8 @@ export function anneal(state: SplitState): void {
       if (now < best) [best, kept] = [now, pieces.map(({ rider }) => rider)]
     } else {
       if (isExchange) move(other, to)
-      move(one, from)
+      move(piece, from)
     }
   }
-  pieces.forEach((piece, i) => move(piece, nth(kept, i)))
+  pieces.forEach((each, i) => move(each, nth(kept, i)))
 }

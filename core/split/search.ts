@@ -85,10 +85,10 @@ function starts(problem: SplitProblem, placed: SplitState, own: readonly ArrayLi
 
 /** All of a kit on each of the riders, but for what stays with others. */
 const allOnOne = (problem: SplitProblem, { inAll }: SplitState): SplitState[] =>
-  problem.riders.map((_, one) => {
+  problem.riders.map((_, rider) => {
     const carried = problem.riders.map((__, r) =>
       Int32Array.from(problem.items, ({ stays }, item) =>
-        r === one ? nth(inAll, item) - otherStays(stays, r) : nth(stays, r),
+        r === rider ? nth(inAll, item) - otherStays(stays, r) : nth(stays, r),
       ),
     )
     return new SplitState(problem, carried)
@@ -225,13 +225,13 @@ const drops = (state: SplitState): Shift[][] =>
 /** Two pieces that change places between two riders. */
 function exchanges(state: SplitState): Shift[][] {
   const pieces = loose(state)
-  return pieces.flatMap((one, i) =>
+  return pieces.flatMap((piece, i) =>
     pieces
       .slice(i + 1)
-      .filter((other) => other.from !== one.from && other.item !== one.item)
+      .filter((other) => other.from !== piece.from && other.item !== piece.item)
       .map((other) => [
-        { item: one.item, from: one.from, to: other.from },
-        { item: other.item, from: other.from, to: one.from },
+        { item: piece.item, from: piece.from, to: other.from },
+        { item: other.item, from: other.from, to: piece.from },
       ]),
   )
 }
@@ -279,10 +279,10 @@ function pairs(state: SplitState): Shift[][] {
   const singles = [...handings(state), ...additions(state), ...drops(state)]
     .map((shifts) => ({ shift: nth(shifts, 0), guessH: state.guess(shifts) }))
     .sort((a, b) => b.guessH - a.guessH)
-  return singles.slice(0, mostNearlyGaining).flatMap(({ shift: one }, i) =>
+  return singles.slice(0, mostNearlyGaining).flatMap(({ shift }, i) =>
     singles.slice(i + 1).flatMap(({ shift: other }) => {
-      const isNear = one.item === other.item || nth(together.problem.meets, one.item).has(other.item)
-      return isNear && bikesOf(one).some((bike) => bikesOf(other).includes(bike)) ? [[one, other]] : []
+      const isNear = shift.item === other.item || nth(together.problem.meets, shift.item).has(other.item)
+      return isNear && bikesOf(shift).some((bike) => bikesOf(other).includes(bike)) ? [[shift, other]] : []
     }),
   )
 }

@@ -87,11 +87,11 @@ describe('a split worked out by hand', () => {
       [1, 0],
     ])
     // What the second is worth: nothing together, 0.11 h apart.
-    const one = new SplitState(splitProblem(crew(0.11)), [
+    const single = new SplitState(splitProblem(crew(0.11)), [
       [1, 0],
       [0, 0],
     ])
-    const spared = one.hoursSpared([{ item: 0, from: null, to: 1 }])
+    const spared = single.hoursSpared([{ item: 0, from: null, to: 1 }])
     expect(spared.togetherH).toBeCloseTo(0, 12)
     expect(spared.apartH).toBeCloseTo(0.11, 12)
   })

@@ -7,7 +7,7 @@ import { stages, useStageNeeds } from '../../composables/useStages'
 const route = useRoute()
 const needs = useStageNeeds()
 const here = computed(() => route.path.split('/').at(-1))
-const nav = useTemplateRef('nav')
+const nav = useTemplateRef<HTMLElement>('nav')
 // On a phone there is not room for all of them.
 watch(
   [here, nav],
