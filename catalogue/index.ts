@@ -1,6 +1,6 @@
 import { usualConditions } from '#core/bench'
 import { usualTurning } from '#core/fix'
-import { successBySkill } from '#core/crew'
+import { successBySkill, usualSharing } from '#core/crew'
 import { usualErrands } from '#core/jobs'
 import type { Reference } from '#core/reference'
 import { bikes } from './bikes'
@@ -24,6 +24,7 @@ export const catalogue: Reference = {
   hands: successBySkill,
   works: usualConditions,
   turning: usualTurning,
+  sharing: usualSharing,
   jobs,
   errands: usualErrands,
   items,

@@ -1,6 +1,6 @@
 import { usualConditions } from '#core/bench'
 import { bikeSchema } from '#core/bike'
-import { successBySkill } from '#core/crew'
+import { successBySkill, usualSharing } from '#core/crew'
 import { fixSchema, usualTurning } from '#core/fix'
 import { hazardSchema } from '#core/hazard'
 import { usualErrands } from '#core/jobs'
@@ -41,6 +41,7 @@ export const referenceWith = (hazard: object = {}, fix: object = {}): Reference 
   hands: successBySkill,
   works: usualConditions,
   turning: usualTurning,
+  sharing: usualSharing,
   jobs: [],
   errands: usualErrands,
   items: [],

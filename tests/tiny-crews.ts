@@ -1,6 +1,7 @@
+import { usualSharing, type Sharing } from '#core/crew'
 import { indexLedger, type Ledger } from '#core/ledger'
 import { bestKit } from '#core/search'
-import { splitProblem, usualSplitPrices, type ApartLedger, type SplitPrices, type SplitProblem } from '#core/split'
+import { splitProblem, type ApartLedger, type SplitProblem } from '#core/split'
 import { nth } from '#core/validation'
 import { seeded } from './seeded'
 import { tinyLedger } from './tiny-ledgers'
@@ -15,7 +16,7 @@ export interface TinyCrew {
 
 /**
  * @param mostPieces on the bench
- * @param prices of handing over and of unevenness
+ * @param sharing of handing over and of unevenness
  * @param times so many times as many pieces are there
  * @param apart the share of failures that find riders apart; drawn for each leg where none is given
  */
@@ -23,7 +24,7 @@ export function tinyCrew(
   seed: number,
   mostPieces: number,
   apart?: number,
-  prices: SplitPrices = usualSplitPrices,
+  sharing: Sharing = usualSharing,
   times = 1,
 ): TinyCrew {
   const random = seeded(seed)
@@ -51,7 +52,7 @@ export function tinyCrew(
   const kit = bestKit(indexLedger(together)).counts
   const problem = splitProblem({
     kit,
-    prices,
+    sharing,
     riders: bikes.map((bikeId) => ({
       id: `rider of ${bikeId}`,
       name: bikeId,

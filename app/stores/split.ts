@@ -19,11 +19,14 @@ export const useSplit = defineStore('split', () => {
   const basis = computed(() => {
     const { chosen } = kit
     if (!store.trip || !chosen?.kit) return undefined
-    const { crew, bench } = store.trip
+    const { crew, bench, dials } = store.trip
     return JSON.stringify([
       chosen.built.number,
       chosen.built.ledger.gramsPerHour,
       chosen.kit.counts,
+      dials.planning,
+      dials.budgetG,
+      dials.budgetMoney,
       crew.map(({ id, bikeId, share, carriesMostG, carriesMostMl }) => [
         id,
         bikeId,

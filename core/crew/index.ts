@@ -1,3 +1,4 @@
 export * from './schema'
 export * from './hands'
 export * from './practice'
+export * from './sharing'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { skillWords } from '../crew'
+import { skillWords, type Sharing } from '../crew'
 import type { Hazard } from '../hazard'
 import { knownPrice, mostMoney, planningCurrency, type KnownPrice } from '../money'
 import { leastHalfLifeY, mostHalfLifeY } from '../supply'
@@ -17,6 +17,8 @@ const ranges = {
   hands: { least: 0, most: 1 },
   works: { least: 0.01, most: 1 },
   awkward: { least: 0, most: 4 },
+  fetch: { least: 0, most: 60 },
+  uneven: { least: 0, most: 0.95 },
   price: { least: 0, most: mostMoney },
   sealedY: { least: leastHalfLifeY, most: mostHalfLifeY },
   openedY: { least: leastHalfLifeY, most: mostHalfLifeY },
@@ -26,7 +28,7 @@ export type PlanningKind = keyof typeof ranges
 const difficulties = ['easy', 'medium', 'hard'] as const
 const tools = ['pump', 'compressor', 'folding', 'lever', 'simple'] as const
 const shape =
-  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple)|turning\.(awkward))$/
+  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple)|turning\.(awkward)|sharing\.(fetch|uneven))$/
 
 function kindOf(key: string): PlanningKind | undefined {
   const found = shape.exec(key)?.slice(1).find(Boolean)
@@ -170,6 +172,12 @@ export const toolValues = ({ works }: Pick<Reference, 'works'>) =>
 export const awkwardValue = ({ turning }: Pick<Reference, 'turning'>): PlanningValue =>
   valueOf('turning.awkward', 'awkward', turning.awkward)
 
+/** What it costs that a kit is shared out among riders. */
+export const sharingValues = ({ sharing }: Pick<Reference, 'sharing'>): Record<keyof Sharing, PlanningValue> => ({
+  fetch: valueOf('sharing.fetch', 'fetch', sharing.fetch),
+  uneven: valueOf('sharing.uneven', 'uneven', sharing.uneven),
+})
+
 /** A reference with the planning values that somebody knows better. */
 export function withPlanning(reference: Reference, planning: Planning): Reference {
   if (Object.keys(planning).length === 0) return reference
@@ -203,6 +211,10 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
       simple: at('works.simple', works.simple),
     },
     turning: { awkward: at('turning.awkward', reference.turning.awkward) },
+    sharing: {
+      fetch: at('sharing.fetch', reference.sharing.fetch),
+      uneven: at('sharing.uneven', reference.sharing.uneven),
+    },
     jobs: reference.jobs.map((job) => ({
       ...job,
       minutes: at(`jobs.${job.id}.minutes`, job.minutes),

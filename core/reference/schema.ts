@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { catalogueItemSchema } from '../bench'
 import { bikeSchema } from '../bike'
-import { techniqueSchema } from '../crew'
+import { sharingSchema, techniqueSchema } from '../crew'
 import { fixSchema, turningSchema } from '../fix'
 import { hazardSchema } from '../hazard'
 import { errandsSchema, jobSchema } from '../jobs'
@@ -32,6 +32,7 @@ export const referenceSchema = z.object({
   /** The chance that a tool works on a trip, by what it is. */
   works: z.object({ pump: chance, compressor: chance, folding: chance, lever: chance, simple: chance }),
   turning: turningSchema,
+  sharing: sharingSchema,
   /** What can be done to a bike at home, and what else is done before a ride. */
   jobs: z.array(jobSchema),
   errands: errandsSchema,

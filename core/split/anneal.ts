@@ -2,8 +2,9 @@ import { Stream } from '../simulate'
 import { nth } from '../validation'
 import type { SplitState } from './split-state'
 
-/** Steps for each piece and each rider it may go to; the heat at which they begin and end, as shares of what placing costs. */
+/** Steps for each piece and each rider it may go to, and in all; the heat at which they begin and end, as shares of what placing costs. */
 const stepsEach = 500
+const mostSteps = 40_000
 const heats = { first: 0.05, last: 0.003 } as const
 
 /** The same numbers always. */
@@ -25,7 +26,7 @@ export function anneal(state: SplitState): void {
     ),
   )
   if (pieces.length === 0 || riders.length < 2) return
-  const steps = stepsEach * pieces.length * (riders.length - 1)
+  const steps = Math.min(mostSteps, stepsEach * pieces.length * (riders.length - 1))
   const scale = Math.max(1e-9, state.placedCostH)
   let [now, best] = [state.placedCostH, state.placedCostH]
   let kept = pieces.map(({ rider }) => rider)

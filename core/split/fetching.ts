@@ -27,6 +27,8 @@ export class Fetching {
   /** For each item, the works that want it, by their numbers. */
   private readonly worksOf: readonly (readonly number[])[]
   private readonly bags: Int32Array
+  /** Who holds what is still wanted; used again for the next work. */
+  private readonly wanted: Int32Array
   private opened = 0
 
   /** @param carried for each rider, how many of each item */
@@ -46,6 +48,7 @@ export class Fetching {
       for (const item of new Set(wants.flat())) nth(worksOf, item).push(number)
     })
     this.worksOf = worksOf
+    this.wanted = new Int32Array(Math.max(0, ...works.map(({ wants }) => wants.length)))
     this.bags = Int32Array.from(works, (work) => this.bagsOpened(work))
     works.forEach(({ times }, number) => (this.opened += times * nth(this.bags, number)))
   }
@@ -83,22 +86,33 @@ export class Fetching {
   }
 
   private fewestBags(wants: Work['wants'], own: number): number {
-    let wanted = wants.map((items) => this.holdersOf(items)).filter((holders) => holders !== 0 && (holders & own) === 0)
+    const { wanted } = this
+    let left = 0
+    for (const items of wants) {
+      const holders = this.holdersOf(items)
+      if (holders !== 0 && (holders & own) === 0) wanted[left++] = holders
+    }
     let opened = 0
-    for (; wanted.length > 0; opened++) {
+    for (; left > 0; opened++) {
       let [best, most] = [0, 0]
       for (let rider = 0; rider < this.problem.riders.length; rider++) {
-        const found = wanted.filter((holders) => (holders & (1 << rider)) !== 0).length
+        let found = 0
+        for (let i = 0; i < left; i++) found += ((wanted[i] ?? 0) >> rider) & 1
         if (found > most) [best, most] = [rider, found]
       }
-      wanted = wanted.filter((holders) => (holders & (1 << best)) === 0)
+      let kept = 0
+      for (let i = 0; i < left; i++) {
+        const holders = wanted[i] ?? 0
+        if (((holders >> best) & 1) === 0) wanted[kept++] = holders
+      }
+      left = kept
     }
     return opened
   }
 
   private holdersOf(items: readonly number[]): number {
     let holders = 0
-    for (const item of items) holders |= nth(this.holders, item)
+    for (const item of items) holders |= this.holders[item] ?? 0
     return holders
   }
 }

@@ -1,3 +1,4 @@
+import { usualSharing, type Sharing } from '../crew'
 import { indexLedger, type Ledger } from '../ledger'
 import { kitProblem, type KitProblem } from '../search'
 import { Fault, nth } from '../validation'
@@ -29,20 +30,6 @@ export interface SplitItem {
   /** Pieces of it that stay with a rider, by the rider's number, whatever else is done. */
   readonly stays: readonly number[]
 }
-
-/** What splitting a kit costs beside the hours of failures. Planning values. */
-export interface SplitPrices {
-  /** Hours to have a piece handed over from another's bag: to stop, to ask, to dig. */
-  readonly fetchH: number
-  /** What a gram that the wrong rider carries costs, against a gram carried at all. */
-  readonly uneven: number
-}
-
-/**
- * Three minutes; a gram on the wrong back is half as bad as a gram more: at as much or more, ballast would seem to pay. Planning
- * values, common practice, no source.
- */
-export const usualSplitPrices: SplitPrices = { fetchH: 0.05, uneven: 0.5 }
 
 /** The failures of a trip while its riders are together: what they cost there, and on whose bike. */
 export interface Together {
@@ -95,7 +82,7 @@ export interface SplitInput {
   readonly alone: ReadonlyMap<string, ApartLedger>
   /** How many of each item all carry, as chosen for a crew that stays together. */
   readonly kit: ArrayLike<number>
-  readonly prices?: SplitPrices
+  readonly sharing?: Sharing
 }
 
 /** Grams have some price at all, so that a load is even also where an hour is worth any number of them. */
@@ -113,7 +100,7 @@ export function splitProblem({
   together,
   alone,
   kit,
-  prices = usualSplitPrices,
+  sharing = usualSharing,
 }: SplitInput): SplitProblem {
   if (riders.length === 0) throw new Fault('crew', 'nobody', 'somebody to carry what is split')
   const bikes = [...new Set(riders.map(({ bikeId }) => bikeId))]
@@ -140,9 +127,9 @@ export function splitProblem({
       return own && apart && isApart ? kitProblem(indexLedger(countedFor(own.ledger, apart))) : null
     }),
     hoursPerGram,
-    unevenHoursPerGram: prices.uneven * Math.max(hoursPerGram, leastHoursPerGram),
-    fetchH: prices.fetchH,
-    works: prices.fetchH > 0 ? worksWith(met, kit) : [],
+    unevenHoursPerGram: sharing.uneven * Math.max(hoursPerGram, leastHoursPerGram),
+    fetchH: sharing.fetch / 60,
+    works: sharing.fetch > 0 ? worksWith(met, kit) : [],
     budgetG: pooled.budgetG,
     budgetMoney: pooled.budgetMoney,
   }

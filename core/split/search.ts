@@ -11,6 +11,9 @@ const slackH = 1e-6
 /** A guess is mistaken by no more than this, as far as anybody looks. */
 const mistakenH = 0.01
 
+/** In crews of more than so many, pieces change hands one by one or two by two only. */
+const mostForSets = 6
+
 /** Riders times things: with more of them a search begins at two places only. */
 const mostWithEveryStart = 60
 
@@ -144,21 +147,38 @@ function withOwn(
 export function improve(state: SplitState, onRound: () => boolean = () => true): void {
   const refused = new Set<string>()
   const mayGain = (shifts: readonly Shift[]) => !refused.has(keyOf(shifts))
-  for (let round = 0; round < mostRounds; round++) {
-    const best =
-      bestOf(state, [...handings(state), ...additions(state), ...drops(state)].filter(mayGain)) ??
-      bestOf(state, exchanges(state).filter(mayGain)) ??
-      bestExactly(state, pairs(state).filter(mayGain)) ??
-      bestExactly(state, gatherings(state).filter(mayGain))
-    if (!best) return
+  const make = (shifts: readonly Shift[]): boolean => {
     const before = state.costs.costH
-    state.apply(best)
-    if (state.costs.costH < before - slackH / 2) refused.clear()
-    else {
-      state.apply(best.map(({ item, from, to }) => ({ item, from: to, to: from })))
-      refused.add(keyOf(best))
+    state.apply(shifts)
+    if (state.costs.costH < before - slackH / 2) {
+      refused.clear()
+      return true
     }
+    state.apply(shifts.map(({ item, from, to }) => ({ item, from: to, to: from })))
+    refused.add(keyOf(shifts))
+    return false
+  }
+  /** Makes all that gain, the one that seems to gain most first. */
+  const sweep = (candidates: readonly (readonly Shift[])[]): boolean => {
+    const hopeful = candidates
+      .filter(mayGain)
+      .map((shifts) => ({ shifts, guessH: state.guess(shifts) }))
+      .filter(({ guessH }) => guessH > slackH)
+      .sort((a, b) => b.guessH - a.guessH)
+    let any = false
+    for (const { shifts } of hopeful)
+      if (state.gain(shifts) > slackH && state.allows(shifts) && make(shifts)) any = true
+    return any
+  }
+  const mayBeSlow = state.problem.riders.length <= mostForSets
+  for (let round = 0; round < mostRounds; round++) {
     if (!onRound()) return
+    if (sweep([...handings(state), ...additions(state), ...drops(state)]) || sweep(exchanges(state))) continue
+    if (!mayBeSlow) return
+    const best =
+      bestExactly(state, pairs(state).filter(mayGain)) ?? bestExactly(state, gatherings(state).filter(mayGain))
+    if (!best) return
+    make(best)
   }
 }
 

@@ -1,5 +1,5 @@
 import { CostsOfFailing } from '../availability'
-import type { Reference } from '../reference'
+import { withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
 import type { Trip } from '../trip'
 import { writeLedger, type LedgerOfTrip } from '../trip-ledger'
@@ -57,6 +57,7 @@ export function splitOfTrip(
     together: apartLedger(laid),
     alone,
     kit,
+    sharing: withPlanning(reference, trip.dials.planning).sharing,
   })
 }
 

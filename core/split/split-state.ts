@@ -3,7 +3,7 @@ import type { Change } from '../promise'
 import { nth } from '../validation'
 import { Fetching } from './fetching'
 import { LostHours } from './lost-hours'
-import type { Carrier, SplitProblem } from './problem'
+import type { SplitProblem } from './problem'
 import { unevenG } from './unevenness'
 
 /** A piece that goes from one rider to another; from null it comes off the bench, to null it goes back there. */
@@ -246,16 +246,20 @@ export class SplitState {
 
   private placing(): Placing {
     const { riders, unevenHoursPerGram, budgetG, budgetMoney } = this.problem
-    const over = (loads: Float64Array, most: (rider: Carrier) => number) =>
-      riders.reduce((sum, rider, r) => sum + Math.max(0, nth(loads, r) - most(rider)), 0)
+    let [overG, overMl] = [0, 0]
+    for (let r = 0; r < riders.length; r++) {
+      const { mostG, mostMl } = nth(riders, r)
+      overG += Math.max(0, nth(this.loadsG, r) - mostG)
+      overMl += Math.max(0, nth(this.loadsMl, r) - mostMl)
+    }
     const uneven = unevenG(this.loadsG, this.shares)
     const { massG, money } = this.isLimited ? loadOf(this.problem.together.problem.ledger, this.inAll) : nothing
     return {
       fetchH: this.fetching.hours,
       unevenG: uneven,
       unevenH: uneven * unevenHoursPerGram,
-      overG: over(this.loadsG, ({ mostG }) => mostG),
-      overMl: over(this.loadsMl, ({ mostMl }) => mostMl),
+      overG,
+      overMl,
       overBudgetG: Math.max(0, massG - budgetG),
       overBudgetMoney: Math.max(0, money - budgetMoney),
     }

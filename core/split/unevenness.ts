@@ -16,5 +16,8 @@ export function fairLoads(loads: ArrayLike<number>, shares: readonly number[]): 
  * As a share of the load this is the index of E. M. Hoover, The Review of Economics and Statistics 18 (1936), p. 162.
  */
 export function unevenG(loads: ArrayLike<number>, shares: readonly number[]): number {
-  return fairLoads(loads, shares).reduce((sum, fair, rider) => sum + Math.max(0, nth(loads, rider) - fair), 0)
+  const fair = fairLoads(loads, shares)
+  let sum = 0
+  for (let rider = 0; rider < fair.length; rider++) sum += Math.max(0, nth(loads, rider) - nth(fair, rider))
+  return sum
 }

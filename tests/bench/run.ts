@@ -16,6 +16,7 @@ import { crewOfSix } from './crew-of-six'
 import { benchFit } from './fit'
 import { medianMs, ms, say } from './measure'
 import { benchRoads } from './roads'
+import { benchSplit } from './split'
 
 /** Speed and size, in seconds and, where they can be had, in ratios: npm run bench. */
 const demo = demoTrip()
@@ -91,5 +92,6 @@ say(
   '≤ 1 s',
 )
 
+await benchSplit()
 await benchFit()
 await benchRoads()

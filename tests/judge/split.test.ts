@@ -1,6 +1,7 @@
+import { usualSharing } from '#core/crew'
 import { indexLedger } from '#core/ledger'
 import { bestKit } from '#core/search'
-import { bestSplit, ownKits, splitProblem, SplitState, usualSplitPrices, type SplitProblem } from '#core/split'
+import { bestSplit, ownKits, splitProblem, SplitState, type SplitProblem } from '#core/split'
 import { nth } from '#core/validation'
 import loadHighs from 'highs'
 import { expect, it } from 'vitest'
@@ -11,6 +12,8 @@ import { tinyCrew } from '../tiny-crews'
 import { tripSizeLedger } from '../trip-size-ledgers'
 import { isFull, judged, tries } from './judged'
 
+/** So long HiGHS may take for one crew; on a slow machine its bound is the lower for it. */
+const seconds = isFull ? 60 : 30
 const said: string[] = []
 const inWords = (share: number) => `${(100 * share).toFixed(2)} %`
 
@@ -44,7 +47,7 @@ it('always apart it is no worse than what riders would carry alone', { timeout: 
   const crews = tries(100)
   let worst = 0
   for (let seed = 1; seed <= crews; seed++) {
-    const { problem } = tinyCrew(seed, 7, 1, { fetchH: 0, uneven: 0 })
+    const { problem } = tinyCrew(seed, 7, 1, { fetch: 0, uneven: 0 })
     const own = ownKits(problem)
     // Where there is enough of everything for all of them at once.
     const plenty: SplitProblem = {
@@ -66,7 +69,7 @@ it('more time apart makes fewer doubles on few crews', { timeout: 900_000 }, () 
   let fewer = 0
   for (let seed = 1; seed <= crews; seed++) {
     const doubles = [0, 0.25, 0.5, 0.75].map((apart) => {
-      const { problem } = tinyCrew(seed, 7, apart, { fetchH: 0, uneven: 0 })
+      const { problem } = tinyCrew(seed, 7, apart, { fetch: 0, uneven: 0 })
       const { carried } = bestSplit(problem)
       const carriers = (item: number) => carried.filter((counts) => nth(counts, item) > 0).length
       return problem.items.reduce((sum, _, item) => sum + Math.max(0, carriers(item) - 1), 0)
@@ -86,15 +89,17 @@ it('is never better than the bound of HiGHS for larger crews, and near it', { ti
   for (let seed = 1; seed <= (isFull ? 12 : 2); seed++) {
     const problem = largeCrew(seed)
     const { fetchH, unevenH } = bestSplit(problem).costs
-    const solved = highs.solve(splitProgram(problem), { time_limit: 30, mip_rel_gap: 1e-3, output_flag: false })
-    expect(solved.Status).toBe('Optimal')
-    // HiGHS stops within a thousandth of its bound.
-    const bound = solved.ObjectiveValue * (1 - 1e-3)
+    const bound = highs.withModel({ format: 'lp', data: splitProgram(problem) }, (model) => {
+      model.options.set({ output_flag: false, mip_rel_gap: 1e-3, time_limit: seconds })
+      model.run()
+      return Number(model.info.get('mip_dual_bound'))
+    })
+    expect(bound).toBeGreaterThan(0)
     expect(fetchH + unevenH).toBeGreaterThan(bound - 1e-6)
-    gaps.push((fetchH + unevenH - bound) / Math.max(bound, 1e-6))
+    gaps.push((fetchH + unevenH - bound) / bound)
   }
   const mean = gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length
-  expect(mean).toBeLessThan(0.1)
+  expect(mean).toBeLessThan(isFull ? 0.1 : 0.25)
   said.push(
     `Of ${gaps.length} crews of three to five that are never apart, handing over and unevenness cost ${inWords(mean)} more than the bound of HiGHS on average, ${inWords(Math.max(...gaps))} at most.`,
   )
@@ -130,6 +135,6 @@ function largeCrew(seed: number): SplitProblem {
     },
     alone: new Map(),
     kit: bestKit(indexLedger(ledger)).counts,
-    prices: usualSplitPrices,
+    sharing: usualSharing,
   })
 }

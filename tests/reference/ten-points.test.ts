@@ -1,6 +1,6 @@
 import { usualConditions } from '#core/bench'
 import { usualTurning } from '#core/fix'
-import { successBySkill } from '#core/crew'
+import { successBySkill, usualSharing } from '#core/crew'
 import { nth } from '#core/validation'
 import { availabilityOf, Landscape, placeReportAt } from '#core/availability'
 import { usualErrands } from '#core/jobs'
@@ -60,6 +60,7 @@ const reference: Reference = {
   hands: successBySkill,
   works: usualConditions,
   turning: usualTurning,
+  sharing: usualSharing,
   jobs: [],
   errands: usualErrands,
   items: [],

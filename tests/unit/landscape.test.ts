@@ -1,6 +1,6 @@
 import { usualConditions } from '#core/bench'
 import { usualTurning } from '#core/fix'
-import { successBySkill } from '#core/crew'
+import { successBySkill, usualSharing } from '#core/crew'
 import { nth, defined, numberAt } from '#core/validation'
 import { usualErrands } from '#core/jobs'
 import { hazardSchema } from '#core/hazard'
@@ -42,6 +42,7 @@ const reference: Reference = {
   hands: successBySkill,
   works: usualConditions,
   turning: usualTurning,
+  sharing: usualSharing,
   jobs: [],
   errands: usualErrands,
   items: [],

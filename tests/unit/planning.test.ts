@@ -61,6 +61,7 @@ describe('planning values', () => {
     ['hands.easy.4', 0.5],
     ['works.anvil', 0.5],
     ['turning.awkward', -0.1],
+    ['sharing.uneven', 1],
     ['families.sealant.sealedY', 0],
     ['items.mini-pump.price', -1],
     ['', 1],

@@ -1,15 +1,21 @@
+import { usualSharing } from '#core/crew'
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
 import { ledgerFormat, readLedger, type Ledger } from '#core/ledger'
 import {
   bestSplit,
   fairLoads,
   place,
+  planOf,
+  splitOfTrip,
   splitProblem,
   SplitState,
   unevenG,
-  usualSplitPrices,
   type SplitInput,
   type SplitRider,
 } from '#core/split'
+import { surveyRoad } from '#core/road'
+import { ledgerOfTrip } from '#core/trip-ledger'
 import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 
@@ -61,7 +67,7 @@ function crew(apart: number, change: Partial<SplitInput> = {}, riders = [rider('
     together: counted(bikes),
     alone: new Map(bikes.map((bike) => [bike, counted([bike])])),
     kit: [1, 0],
-    prices: { fetchH: 0, uneven: 0 },
+    sharing: { fetch: 0, uneven: 0 },
     ...change,
   }
 }
@@ -117,11 +123,11 @@ describe('a split worked out by hand', () => {
   })
 
   it('has a piece handed over for every flat of the other, each at its price', () => {
-    const handed = crew(0, { prices: { fetchH: 0.05, uneven: 0 } })
+    const handed = crew(0, { sharing: { fetch: 3, uneven: 0 } })
     expect(costs(handed, [1, 0], [0, 0]).fetchH).toBeCloseTo(0.1 * 0.05, 12)
     expect(costs(handed, [1, 0], [1, 0]).fetchH).toBe(0)
     // Apart nobody hands anything over.
-    const apart = crew(0.4, { prices: { fetchH: 0.05, uneven: 0 } })
+    const apart = crew(0.4, { sharing: { fetch: 3, uneven: 0 } })
     expect(costs(apart, [1, 0], [0, 0]).fetchH).toBeCloseTo(0.6 * 0.1 * 0.05, 12)
   })
 
@@ -175,7 +181,7 @@ describe('the load', () => {
         together: { ledger, bikes: [], apart: [] },
         alone: new Map(),
         kit: masses.map(() => 1),
-        prices: { fetchH: 0, uneven: 0.5 },
+        sharing: { fetch: 0, uneven: 0.5 },
       }),
     )
     expect(carried.flatMap((counts) => [...counts]).reduce((sum, count) => sum + count, 0)).toBe(masses.length)
@@ -197,7 +203,7 @@ describe('the load', () => {
   })
 
   it('goes by what each wishes, and never beyond what somebody can where that can be', () => {
-    const rags = { kit: [0, 3], prices: usualSplitPrices } as const
+    const rags = { kit: [0, 3], sharing: usualSharing } as const
     const wishes = split(crew(0, rags, [rider('a', { share: 2 }), rider('b')]))
     expect(wishes.loads.map(({ massG }) => massG)).toEqual([80, 40])
     const weak = split(crew(0, rags, [rider('a', { mostG: 30 }), rider('b')]))
@@ -212,7 +218,7 @@ describe('the load', () => {
   it('keeps what stays with a rider there, and places the rest about it', () => {
     const stays = crew(0, {
       kit: [1, 2],
-      prices: usualSplitPrices,
+      sharing: usualSharing,
       items: [
         { id: 'pump', massG: 100, volumeMl: 0, least: 0, there: 2, stays: [0, 1] },
         { id: 'rag', massG: 40, volumeMl: 0, least: 0, there: 3, stays: [0, 1] },
@@ -241,7 +247,7 @@ describe('the load', () => {
 })
 
 it('what is said of a change is what comes of it', () => {
-  const problem = splitProblem(crew(0.3, { prices: usualSplitPrices }))
+  const problem = splitProblem(crew(0.3, { sharing: usualSharing }))
   const state = new SplitState(problem, [
     [1, 2],
     [0, 1],
@@ -261,4 +267,56 @@ it('what is said of a change is what comes of it', () => {
     expect(before - state.costs.costH).toBeCloseTo(gainH, 9)
     expect(state.costs.costH).toBeCloseTo(new SplitState(problem, state.carried).costs.costH, 9)
   }
+})
+
+describe('what is told of a split', () => {
+  it('names the second of a thing with what it is worth, taken or not', () => {
+    const taken = planOf(split(crew(0.11)))
+    expect(taken).toMatchObject({ counts: [2, 0], kit: [1, 0], isEverApart: true })
+    expect(taken.doubles).toHaveLength(1)
+    expect(taken.doubles[0]).toMatchObject({ item: 0, isTaken: true, isThere: false, carryH: 0.1 })
+    expect(taken.doubles[0]?.apartH).toBeCloseTo(0.11, 12)
+    const left = planOf(split(crew(0.09)))
+    expect(left.doubles[0]).toMatchObject({ item: 0, isTaken: false, isThere: true, carryH: 0.1 })
+    expect(left.doubles[0]?.apartH).toBeCloseTo(0.09, 12)
+    expect(planOf(split(crew(0))).doubles).toEqual([])
+  })
+
+  it('says who carries how much too much', () => {
+    const rags = { kit: [0, 3], sharing: usualSharing } as const
+    const { riders } = planOf(
+      split(crew(0, rags, [rider('a', { mostG: 30, mostMl: 50 }), rider('b', { mostG: 90, mostMl: 250 })])),
+    )
+    expect(riders.map(({ massG, overG, overMl }) => [massG, overG, overMl])).toEqual([
+      [40, 10, 50],
+      [80, 0, 0],
+    ])
+    expect(riders.map(({ fairG }) => fairG)).toEqual([60, 60])
+  })
+
+  it('goes by the planning values of its trip, and by what stays with riders as far as there is enough', () => {
+    const demo = demoTrip()
+    const survey = surveyRoad(demo.road.points)
+    const [maren, ansel] = demo.crew.map(({ id }) => id)
+    const bench = demo.bench.map((thing, i) =>
+      i === 0
+        ? {
+            ...thing,
+            count: 2,
+            pin: { min: 1, max: 2 },
+            carriedBy: { [maren ?? '']: 3, [ansel ?? '']: 1 },
+            volumeMl: 50,
+          }
+        : thing,
+    )
+    const trip = { ...demo, bench, dials: { ...demo.dials, planning: { 'sharing.fetch': 6, 'sharing.uneven': 0.25 } } }
+    const laid = ledgerOfTrip(trip, survey, catalogue)
+    const kit = bench.map((_, i) => (i < 3 ? 1 : 0))
+    const problem = splitOfTrip(trip, survey, catalogue, laid, kit)
+    expect(problem.fetchH).toBe(0.1)
+    expect(problem.unevenHoursPerGram).toBeCloseTo(0.25 * problem.hoursPerGram, 12)
+    expect(problem.items[0]).toMatchObject({ there: 2, least: 1, stays: [2, 0], volumeMl: 50 })
+    expect(problem.alone).toEqual([null, null])
+    expect(() => splitOfTrip({ ...trip, crew: [] }, survey, catalogue, laid, kit)).toThrow(/crew: nobody/)
+  })
 })

@@ -64,6 +64,8 @@ const labels = computed<Record<PlanningKind, string>>(() => ({
   hands: '',
   works: '',
   awkward: '',
+  fetch: '',
+  uneven: '',
   price: '',
   sealedY: '',
   openedY: '',

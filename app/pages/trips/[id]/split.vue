@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
+import { catalogue } from '#catalogue'
+import { sharingValues } from '#core/reference'
 import { hoursInWords } from '#wording'
 import { computed, ref } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
+import PlanningField from '../../../components/weigh/PlanningField.vue'
 import DoublesPanel from '../../../components/split/DoublesPanel.vue'
 import RiderColumn from '../../../components/split/RiderColumn.vue'
 import { useSplitEdits } from '../../../composables/useSplitEdits'
@@ -19,6 +22,7 @@ const split = useSplit()
 const edits = useSplitEdits()
 const { grams } = useView()
 split.watchKit()
+const values = sharingValues(catalogue)
 
 const crew = computed(() => store.openTrip.crew)
 const plan = computed(() => (split.plan?.riders.length === crew.value.length ? split.plan : undefined))
@@ -121,9 +125,12 @@ function walk(event: KeyboardEvent) {
         <DoublesPanel v-if="crew.length > 1" class="mt-6" :plan="plan" />
         <p v-if="crew.length > 1" class="mt-4 max-w-prose text-xs text-soft">
           A piece goes to another rider by its grip, by the number of that rider, or from its own list; the space bar
-          keeps it where it is. Handing over is reckoned at three minutes a bag, and a gram on the wrong rider at half a
-          gram carried: planning values.
+          keeps it where it is.
         </p>
+        <div v-if="crew.length > 1" class="mt-3 flex max-w-prose flex-wrap gap-4 print:hidden">
+          <PlanningField class="w-40" :value="values.fetch" label="handing over takes" />
+          <PlanningField class="w-56" :value="values.uneven" label="a gram on the wrong rider, of one carried" />
+        </div>
       </template>
     </div>
   </div>
