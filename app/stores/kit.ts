@@ -421,7 +421,10 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   /** The kit that was chosen for the trip as it stands; none while a change is on its way. */
-  const chosenNow = () => (!busy.value && chosen.value?.written === analysis.value?.built ? chosen.value : null)
+  const chosenForNow = computed(() =>
+    !busy.value && chosen.value?.written === analysis.value?.built ? chosen.value : null,
+  )
+  const chosenNow = () => chosenForNow.value
 
   /**
    * What can be done about what is shut at a stop, and what comes of each; what is planned so far comes to the kit as it is.
@@ -543,7 +546,7 @@ export const useKitStore = defineStore('kit', () => {
 
   /** Who carries what of the kit as it is; told on the way that it goes on. @returns nothing while there is no kit */
   async function splitAmong(trip: Trip, onRound: () => void): Promise<SplitPlan | undefined> {
-    const now = chosen.value
+    const now = chosenNow()
     if (!now?.kit) return undefined
     const { counts } = now.kit
     const { points, ...road } = trip.road
@@ -644,6 +647,7 @@ export const useKitStore = defineStore('kit', () => {
     analysis,
     told,
     chosen,
+    chosenForNow,
     weighed,
     kit,
     busy,

@@ -2,7 +2,7 @@ import type { Shift, ShiftCosts, SplitPlan } from '#core/split'
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { useKitStore } from './kit'
+import { useKitStore, type Chosen } from './kit'
 import { useTripStore } from './trip'
 
 /** Who carries what of the kit as it is. */
@@ -10,20 +10,19 @@ export const useSplit = defineStore('split', () => {
   const store = useTripStore()
   const kit = useKitStore()
   const plan = shallowRef<SplitPlan>()
-  const isBusy = ref(true)
+  const failure = ref('')
   /** So many changes the search has made so far. */
   const rounds = ref(0)
   let asked = 0
 
-  /** All that a split depends on: the kit and its ledger, and what riders wish, can and keep. */
-  const basis = computed(() => {
-    const { chosen } = kit
-    if (!store.trip || !chosen?.kit) return undefined
+  /** All that a split depends on: the kit and its ledger, and what riders wish, can and keep; nothing while there is no kit. */
+  function basisOf({ built, kit: chosen }: Chosen): string | undefined {
+    if (!store.trip || !chosen) return undefined
     const { crew, bench, dials } = store.trip
     return JSON.stringify([
-      chosen.built.number,
-      chosen.built.ledger.gramsPerHour,
-      chosen.kit.counts,
+      built.number,
+      built.ledger.gramsPerHour,
+      chosen.counts,
       dials.planning,
       dials.budgetG,
       dials.budgetMoney,
@@ -36,30 +35,43 @@ export const useSplit = defineStore('split', () => {
       ]),
       bench.map(({ id, massG, volumeMl, count, pin, carriedBy }) => [id, massG, volumeMl, count, pin, carriedBy]),
     ])
+  }
+  /** What the plan was made of. */
+  const madeOf = ref<string>()
+  /** While a change is on its way to the kit, what was before it. */
+  const basis = computed<string | undefined>((before) => {
+    if (kit.chosenForNow) return basisOf(kit.chosenForNow)
+    return kit.busy || kit.weighing ? before : undefined
   })
+  const isBusy = computed(
+    () => kit.busy || (kit.weighing && !kit.chosenForNow) || (basis.value !== madeOf.value && failure.value === ''),
+  )
 
   /** While somebody looks, the kit is split anew whenever any of that is another. */
   function watchKit(): void {
-    plan.value = undefined
-    isBusy.value = true
+    plan.value = madeOf.value = undefined
     watchDebounced(basis, () => void find(), { immediate: true, debounce: 150 })
   }
 
   async function find(): Promise<void> {
     const mine = ++asked
-    if (basis.value === undefined) {
-      plan.value = undefined
-      isBusy.value = kit.busy || kit.weighing
+    const begun = basis.value
+    failure.value = ''
+    rounds.value = 0
+    if (begun === undefined) {
+      plan.value = madeOf.value = undefined
       return
     }
-    isBusy.value = true
-    rounds.value = 0
-    const found = await kit.splitAmong(store.openTrip, () => {
-      if (mine === asked) rounds.value++
-    })
-    if (mine !== asked) return
-    plan.value = found
-    isBusy.value = false
+    try {
+      const found = await kit.splitAmong(store.openTrip, () => {
+        if (mine === asked) rounds.value++
+      })
+      if (mine !== asked) return
+      plan.value = found
+      madeOf.value = begun
+    } catch (error) {
+      if (mine === asked) failure.value = error instanceof Error ? error.message : String(error)
+    }
   }
 
   /** What each of some changes would cost; nothing while the kit is being split anew. */
@@ -70,5 +82,5 @@ export const useSplit = defineStore('split', () => {
     return mine === asked ? costs : undefined
   }
 
-  return { plan, isBusy, rounds, watchKit, costsOf }
+  return { plan, isBusy, failure, rounds, watchKit, costsOf }
 })

@@ -4,7 +4,6 @@ import { indexLedger } from '#core/ledger'
 import { surveyRoad } from '#core/road'
 import { bestKit } from '#core/search'
 import { bestSplit, planOf, splitOfTrip, type SplitPlan } from '#core/split'
-import type { Trip } from '#core/trip'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
@@ -21,14 +20,13 @@ vi.mock('comlink', () => ({ proxy: vi.fn(), wrap: vi.fn() }))
 
 const demo = demoTrip()
 const survey = surveyRoad(demo.road.points)
-const apart: Trip = { ...demo, ride: { ...demo.ride, apart: 0.3 } }
-const kitOf = (trip: Trip) => bestKit(indexLedger(ledgerOfTrip(trip, survey, catalogue).ledger)).counts
 const [first, second] = [nth(demo.crew, 0), nth(demo.crew, 1)]
 
 describe('the worker that splits', () => {
-  const { points, ...road } = apart.road
-  const asked = { ...apart, road }
-  const counts = kitOf(apart)
+  const { points, ...road } = demo.road
+  const asked = { ...demo, road }
+  const laid = ledgerOfTrip(demo, survey, catalogue)
+  const { counts } = bestKit(indexLedger(laid.ledger))
 
   it('asks for the line once, and says what a change of its split would cost', () => {
     const splitter = createSplitter()
@@ -38,8 +36,7 @@ describe('the worker that splits', () => {
     const plan = defined(splitter.split(asked, 'line', packLine(points), counts, rounds))
     expect(rounds).toHaveBeenCalled()
     expect(splitter.split(asked, 'line', undefined, counts, rounds)).toEqual(plan)
-    const laid = ledgerOfTrip(apart, survey, catalogue)
-    const state = bestSplit(splitOfTrip(apart, survey, catalogue, laid, counts))
+    const state = bestSplit(splitOfTrip(demo, survey, catalogue, laid, counts))
     expect(plan).toEqual(planOf(state))
     const item = nth(plan.riders, 0).counts.findIndex((count) => count > 0)
     const shifts = [{ item, from: 0, to: 1 }]

@@ -3,7 +3,7 @@ import type { Trip } from '#core/trip'
 import { defined } from '#core/validation'
 import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
-import { analysed, expectNoAxeViolations, newTrip, newAccount, onServer, openOwnDemo, saved } from './steps'
+import { alone, analysed, expectNoAxeViolations, newTrip, newAccount, onServer, openOwnDemo, saved } from './steps'
 
 const tripId = (page: Page) => page.url().split('/trips/')[1]?.slice(0, 36) ?? ''
 const column = (page: Page, name: string) => page.getByRole('region', { name: `On ${name}` })
@@ -132,6 +132,20 @@ test('a rider who stays at home takes nothing along, and who carries too much is
   const after = await onServer(page.request, tripId(page))
   expect(after.bench.some(({ carriedBy: carried }) => 'third' in carried)).toBe(false)
   await expect(column(page, 'Maren').getByText(/more than Maren can carry/)).toBeVisible()
+})
+
+test('with nothing to carry it says what comes first, and with one rider who carries it all', async ({ page }) => {
+  const { road } = demoTrip()
+  await newAccount(page.request, 'Own')
+  const id = await newTrip(page.request, { road: { ...road, points: [], stretches: [] }, stops: [], bench: [] })
+  await page.goto(`/trips/${id}/split`)
+  await expect(page.getByText('There is nothing to carry yet')).toBeVisible()
+  await expectNoAxeViolations(page)
+  const mine = await newTrip(page.request, alone())
+  await page.goto(`/trips/${mine}/split`)
+  await expect(page.getByText('One rider carries it all.')).toBeVisible()
+  await expect(page.locator('button.piece').first()).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Carried twice' })).toHaveCount(0)
 })
 
 test.describe('on a phone', () => {

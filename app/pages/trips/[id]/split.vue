@@ -89,6 +89,7 @@ function walk(event: KeyboardEvent) {
     </header>
     <div class="p-4">
       <FaultLines v-if="kit.chosen?.problems.length" :lines="kit.chosen.problems" />
+      <FaultLines v-if="split.failure" :lines="[split.failure]" />
       <p v-if="crew.length === 0" class="text-sm text-soft">
         Nobody rides yet:
         <NuxtLink :to="`/trips/${store.id}/crew`" class="underline">add riders</NuxtLink>, and the kit is split among
