@@ -139,16 +139,6 @@ const pictures: Picture[] = [
     },
   },
   {
-    name: 'weigh-bad-days',
-    arrange: async (page) => {
-      await demo(page, 'w')
-      await proved(page)
-      await page.getByRole('button', { name: 'Bad days' }).click()
-      await page.getByText(/^Knowing that/).waitFor({ timeout: 60_000 })
-      await page.getByText('Trying bad days').waitFor({ state: 'detached', timeout: 60_000 })
-    },
-  },
-  {
     name: 'weigh-failures',
     arrange: async (page) => {
       await demo(page, 'w')
@@ -182,6 +172,23 @@ const pictures: Picture[] = [
   },
   { name: 'road-small', small: true, arrange: (page) => demo(page, 'r') },
   { name: 'weigh-small', small: true, arrange: (page) => demo(page, 'w') },
+  // The last of all: it changes the demo's trip.
+  {
+    name: 'split',
+    arrange: async (page) => {
+      await demo(page, 'c')
+      await page.getByRole('button', { name: 'Together and help' }).click()
+      const apart = page.getByLabel('Of the riding, out of reach')
+      await apart.fill('30')
+      await apart.press('Enter')
+      await page.getByRole('heading', { name: 'Crew' }).click()
+      await page.keyboard.press('s')
+      await page.getByRole('list', { name: 'Because you ride apart' }).waitFor({ timeout: 60_000 })
+      await page.getByText(/^Splitting/).waitFor({ state: 'detached' })
+      await page.locator('button.piece').first().click()
+      await page.getByRole('button', { name: /^to Ansel.* lost/ }).waitFor()
+    },
+  },
 ]
 
 const browser = await chromium.launch({
