@@ -21,7 +21,7 @@ export function createSplitter() {
   /**
    * @param packed the line of the road, where it may not be at hand here
    * @param counts how many of each thing of the bench all carry
-   * @param onRound told after each change on the way
+   * @param onRound told again and again while the search goes on
    * @returns nothing where the line was not at hand
    */
   function split(
@@ -38,10 +38,7 @@ export function createSplitter() {
     if (line?.id !== lineId) return undefined
     const whole = { ...trip, road: { ...trip.road, points: line.points } }
     const laid = writeLedger(whole, line.survey, catalogue)
-    state = bestSplit(splitOfTrip(whole, line.survey, catalogue, laid, counts), () => {
-      onRound()
-      return true
-    })
+    state = bestSplit(splitOfTrip(whole, line.survey, catalogue, laid, counts), onRound)
     return planOf(state)
   }
 

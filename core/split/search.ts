@@ -8,9 +8,6 @@ import { SplitState, type Shift } from './split-state'
 /** Gains below this many hours are rounding. */
 const slackH = 1e-6
 
-/** A guess is mistaken by no more than this, as far as anybody looks. */
-const mistakenH = 0.01
-
 /** In crews of more than so many, pieces change hands one by one or two by two only. */
 const mostForSets = 6
 
@@ -28,9 +25,9 @@ const mostRounds = 400
  * what else they would carry by themselves on that rider, pieces change hands, are doubled, left at home and exchanged until
  * nothing gains; the best end is taken.
  *
- * @param onRound told after each change; it may stop the search, and the best split so far is the answer
+ * @param onRound told again and again while the search goes on
  */
-export function bestSplit(problem: SplitProblem, onRound: () => boolean = () => true): SplitState {
+export function bestSplit(problem: SplitProblem, onRound: () => void = () => undefined): SplitState {
   const near = condensed(problem)
   let best = place(near)
   if (problem.alone.every((bike) => bike === null)) anneal(best)
@@ -144,7 +141,7 @@ function withOwn(
 }
 
 /** Shifts pieces until nothing gains; what gains at first sight only is taken back. */
-export function improve(state: SplitState, onRound: () => boolean = () => true): void {
+export function improve(state: SplitState, onRound: () => void = () => undefined): void {
   const refused = new Set<string>()
   const mayGain = (shifts: readonly Shift[]) => !refused.has(keyOf(shifts))
   const make = (shifts: readonly Shift[]): boolean => {
@@ -167,16 +164,15 @@ export function improve(state: SplitState, onRound: () => boolean = () => true):
       .sort((a, b) => b.guessH - a.guessH)
     let any = false
     for (const { shifts } of hopeful)
-      if (state.gain(shifts) > slackH && state.allows(shifts) && make(shifts)) any = true
+      if (state.allows(shifts) && state.gain(shifts) > slackH && make(shifts)) any = true
     return any
   }
   const mayBeSlow = state.problem.riders.length <= mostForSets
   for (let round = 0; round < mostRounds; round++) {
-    if (!onRound()) return
+    onRound()
     if (sweep([...handings(state), ...additions(state), ...drops(state)]) || sweep(exchanges(state))) continue
     if (!mayBeSlow) return
-    const best =
-      bestExactly(state, pairs(state).filter(mayGain)) ?? bestExactly(state, gatherings(state).filter(mayGain))
+    const best = bestOf(state, pairs(state).filter(mayGain)) ?? bestOf(state, gatherings(state).filter(mayGain))
     if (!best) return
     make(best)
   }
@@ -184,33 +180,17 @@ export function improve(state: SplitState, onRound: () => boolean = () => true):
 
 const keyOf = (shifts: readonly Shift[]) => shifts.map(({ item, from, to }) => `${item}:${from}:${to}`).join()
 
-/**
- * Of some shifts the ones that gain most, where any gain more than so many hours. Of several pieces at once the gain is
- * guessed from that of each, and worked out where it may be the most.
- */
+/** Of some shifts the ones that gain most, where any gain more than so many hours. */
 function bestOf(
   state: SplitState,
   candidates: readonly (readonly Shift[])[],
   leastH = slackH,
 ): readonly Shift[] | undefined {
   let [best, most]: [readonly Shift[] | undefined, number] = [undefined, leastH]
-  const guessed = candidates
-    .map((shifts) => ({ shifts, guessH: state.guess(shifts) }))
-    .sort((a, b) => b.guessH - a.guessH)
-  for (const { shifts, guessH } of guessed) {
-    if (guessH + mistakenH < most) break
-    const gainH = state.gain(shifts)
-    if (gainH > most && state.allows(shifts)) [best, most] = [shifts, gainH]
-  }
-  return best
-}
-
-/** The same where no guess holds. */
-function bestExactly(state: SplitState, candidates: readonly (readonly Shift[])[]): readonly Shift[] | undefined {
-  let [best, most]: [readonly Shift[] | undefined, number] = [undefined, slackH]
   for (const shifts of candidates) {
+    if (!state.allows(shifts)) continue
     const gainH = state.gain(shifts)
-    if (gainH > most && state.allows(shifts)) [best, most] = [shifts, gainH]
+    if (gainH > most) [best, most] = [shifts, gainH]
   }
   return best
 }
