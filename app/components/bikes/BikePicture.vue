@@ -4,7 +4,8 @@ import type { Bike, BikePart } from '#core/bike'
 import { coverageWords } from '#wording'
 import { computed, ref } from 'vue'
 import { useCoverage } from '../../stores/coverage'
-import { bikeSideView, type DrawnPart } from '../../drawing/bike-side-view'
+import { bikeSideView } from '../../drawing/bike-side-view'
+import BikeStroke from './BikeStroke.vue'
 import CoverageMark from './CoverageMark.vue'
 
 /** A bike from the side in its own proportions; every part can be picked and shows how its fasteners stand. */
@@ -19,13 +20,6 @@ const named = computed(() => hovered.value || props.picked)
 const label = (part: BikePart) => {
   const words = coverage(part)
   return words ? `${part}: ${coverageWords[words]}` : part
-}
-const colour: Record<DrawnPart['strokes'][number]['material'], string> = {
-  tube: 'text-petrol',
-  rubber: 'text-ink',
-  metal: 'text-soft',
-  wire: 'text-soft',
-  soft: 'text-ink',
 }
 const hits = computed(() => [...view.value.parts].sort((a, b) => b.hitMm - a.hitMm))
 /** Parts in order of the keyboard: as one walks round the bike, from back to front. */
@@ -71,17 +65,11 @@ const needsCare = computed(() =>
         @pointerleave="hovered = ''"
       >
         <title>{{ label(drawn.part) }}</title>
-        <path
+        <BikeStroke
           v-for="(stroke, i) in drawn.strokes"
           :key="i"
-          :d="stroke.path"
-          :class="hovered === drawn.part || picked === drawn.part ? 'text-brass' : colour[stroke.material]"
-          :fill="stroke.widthMm ? 'none' : 'currentColor'"
-          :stroke="stroke.widthMm ? 'currentColor' : 'none'"
-          :stroke-width="stroke.widthMm"
-          stroke-linejoin="round"
-          stroke-linecap="round"
-          :opacity="stroke.material === 'rubber' ? 0.85 : 1"
+          :stroke="stroke"
+          :is-picked="hovered === drawn.part || picked === drawn.part"
         />
       </g>
       <!-- Where each part is pointed at, above all that is drawn: the smaller a part, the nearer to the finger. -->

@@ -70,7 +70,7 @@ const setDials = (part: Partial<typeof dials.value>) =>
       <template v-if="store.openTrip.crew.length > 1">
         <p class="mt-1 max-w-prose text-xs text-soft">
           Within reach, the best hands of all mend every bike. Out of reach of one another, only the hands on that bike
-          do.
+          do, with what is carried on it: what is worth a second one stands under Split.
         </p>
         <MeasureField
           class="mt-3 w-56"

@@ -8,6 +8,7 @@ import { computed, onBeforeUnmount, onMounted, useTemplateRef } from 'vue'
 import { bikeSideView } from '../../drawing/bike-side-view'
 import { useTripStore } from '../../stores/trip'
 import { useView } from '../../stores/view'
+import BikeStroke from '../bikes/BikeStroke.vue'
 import TermHint from '../common/TermHint.vue'
 import PieceRow from './PieceRow.vue'
 
@@ -19,7 +20,6 @@ const { grams, system } = useView()
 
 const bike = computed(() => store.openTrip.bikes.find(({ id }) => id === props.rider.bikeId))
 const view = computed(() => bike.value && bikeSideView(bike.value))
-const colour = { tube: 'text-petrol', rubber: 'text-ink', metal: 'text-soft', wire: 'text-soft', soft: 'text-ink' }
 const pieces = computed(() =>
   store.openTrip.bench
     .flatMap((thing, item) => {
@@ -66,17 +66,7 @@ onBeforeUnmount(() => sortable?.destroy())
       <p class="text-xs text-soft">{{ bike?.name }}</p>
       <svg v-if="view" :viewBox="view.frame.join(' ')" class="mx-auto mt-1 h-20 w-full print:hidden" aria-hidden="true">
         <template v-for="drawn in view.parts" :key="drawn.part">
-          <path
-            v-for="(stroke, i) in drawn.strokes"
-            :key="i"
-            :d="stroke.path"
-            :class="colour[stroke.material]"
-            :fill="stroke.widthMm ? 'none' : 'currentColor'"
-            :stroke="stroke.widthMm ? 'currentColor' : 'none'"
-            :stroke-width="stroke.widthMm"
-            stroke-linejoin="round"
-            stroke-linecap="round"
-          />
+          <BikeStroke v-for="(stroke, i) in drawn.strokes" :key="i" :stroke="stroke" />
         </template>
       </svg>
       <p class="mt-1 flex items-baseline justify-between gap-2 text-sm">
