@@ -35,6 +35,7 @@ const rooms = [
   'availability',
   'trip-ledger',
   'split',
+  'pack',
   'practice',
   'ways',
   'stances',

@@ -201,7 +201,7 @@ const starts: Record<BikeKind, Start> = {
     suspension: { forkMm: 140, rearMm: 130 },
     bottleMounts: 1,
     pushFactor: 1.25,
-    storage: [{ name: 'Hatch in the down tube', volumeMl: 700, longestMm: 320 }],
+    storage: [{ id: 'hatch', name: 'Hatch in the down tube', volumeMl: 700, longestMm: 320 }],
     fasteners: [
       ...trailGear,
       ...stem(hex(5), hex(5), carbon),

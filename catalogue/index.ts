@@ -1,9 +1,10 @@
-import { usualConditions } from '#core/bench'
+import { usualConditions, usualPacking } from '#core/bench'
 import { usualTurning } from '#core/fix'
 import { successBySkill, usualSharing } from '#core/crew'
 import { usualErrands } from '#core/jobs'
 import type { Reference } from '#core/reference'
 import { bikes } from './bikes'
+import { containers } from './containers'
 import { families } from './families'
 import { fixes } from './fixes'
 import { functions } from './functions'
@@ -25,9 +26,11 @@ export const catalogue: Reference = {
   works: usualConditions,
   turning: usualTurning,
   sharing: usualSharing,
+  packing: usualPacking,
   jobs,
   errands: usualErrands,
   items,
+  containers,
   bikes,
 }
 

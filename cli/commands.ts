@@ -17,6 +17,7 @@ import { schema } from './schema'
 import { shed } from './shed'
 import { simulate } from './simulate'
 import { solve } from './solve'
+import { pack } from './pack'
 import { split } from './split'
 import { stances } from './stances'
 import { stress } from './stress'
@@ -44,6 +45,7 @@ const commands: Record<string, { run: Command; usage: string }> = {
   frontier: { run: frontier, usage: 'frontier TRIP [--steps 20] [--text]' },
   practice: { run: practice, usage: 'practice TRIP [--text]' },
   split: { run: split, usage: 'split TRIP [--text]' },
+  pack: { run: pack, usage: 'pack TRIP [--text]' },
   jobs: { run: jobs, usage: 'jobs TRIP [--text]' },
   stances: { run: stances, usage: 'stances TRIP [--text]' },
   stress: { run: stress, usage: 'stress TRIP [--kit FILE] [--text]' },

@@ -1,4 +1,4 @@
-import { usualConditions } from '#core/bench'
+import { usualConditions, usualPacking } from '#core/bench'
 import { bikeSchema } from '#core/bike'
 import { successBySkill, usualSharing } from '#core/crew'
 import { fixSchema, usualTurning } from '#core/fix'
@@ -42,6 +42,8 @@ export const referenceWith = (hazard: object = {}, fix: object = {}): Reference 
   works: usualConditions,
   turning: usualTurning,
   sharing: usualSharing,
+  packing: usualPacking,
+  containers: [],
   jobs: [],
   errands: usualErrands,
   items: [],
@@ -58,7 +60,7 @@ export const shopAt = (stocks: Record<string, number> = {}, hours = '') => ({
   services: [serviceSchema.parse({ kind: 'shop', knownFrom: 'asked', stocks, hours })],
 })
 export const base = tripSchema.parse({
-  format: 'rag-tin.trip/3',
+  format: 'rag-tin.trip/4',
   name: 'by hand',
   road: { points: line },
   stops: [shopAt()],

@@ -1,6 +1,6 @@
 import { bikeFrom, catalogue } from '#catalogue'
 import { bikeSchema, fastenersAfterChange, type Bike, type BikeKind, type Fastener } from '#core/bike'
-import { faultLines } from '#core/trip'
+import { faultLines, packedWhereThereIs } from '#core/trip'
 import { checkAgainst } from '#core/validation'
 import { computed } from 'vue'
 import { useSelection } from '../stores/selection'
@@ -14,7 +14,16 @@ export function useBikes() {
   const bike = computed(() => bikes.value.find(({ id }) => id === selection.bikeId) ?? bikes.value[0])
 
   function put(changed: Bike, label: string, merge?: string) {
-    store.edit(label, { bikes: bikes.value.map((other) => (other.id === changed.id ? changed : other)) }, merge)
+    edit(
+      bikes.value.map((other) => (other.id === changed.id ? changed : other)),
+      label,
+      merge,
+    )
+  }
+  /** What was packed where there is no place for it any more, is packed anew. */
+  function edit(after: Bike[], label: string, merge?: string) {
+    const bench = packedWhereThereIs(store.openTrip.bench, after)
+    store.edit(label, bench === store.openTrip.bench ? { bikes: after } : { bikes: after, bench }, merge)
   }
 
   /**
@@ -64,7 +73,10 @@ export function useBikes() {
   /** Riders of a bike keep it from being given away. */
   function removeBike(target: Bike) {
     if (isRidden(target)) return
-    store.edit(`remove ${target.name}`, { bikes: bikes.value.filter(({ id }) => id !== target.id) })
+    edit(
+      bikes.value.filter(({ id }) => id !== target.id),
+      `remove ${target.name}`,
+    )
     selection.bikeId = ''
   }
 

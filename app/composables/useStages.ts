@@ -12,6 +12,7 @@ export const stages = [
   { id: 'bench', name: 'Bench', key: 'b' },
   { id: 'weigh', name: 'Weigh', key: 'w' },
   { id: 'split', name: 'Split', key: 's' },
+  { id: 'pack', name: 'Pack', key: 'p' },
 ] as const
 export type StageId = (typeof stages)[number]['id']
 
@@ -29,8 +30,14 @@ export function useStageNeeds() {
       bench: !trip || trip.bench.length === 0 ? 'nothing on it' : '',
       weigh: '',
       split: '',
+      pack: packNeed(trip),
     }
   })
+}
+
+function packNeed(trip: Trip | undefined): string {
+  const ridden = trip?.bikes.filter(({ id }) => trip.crew.some(({ bikeId }) => bikeId === id)) ?? []
+  return trip && trip.bench.length > 0 && ridden.some(({ storage }) => storage.length === 0) ? 'no bag yet' : ''
 }
 
 function bikesNeed(trip: Trip | undefined, fit: FitView | undefined): string {

@@ -18,6 +18,7 @@ const fieldWords: Readonly<Record<ReturnType<typeof differsIn>[number], string>>
   units: 'stock',
   volumeMl: 'what one takes up',
   longestMm: 'its longest side',
+  handling: 'what is minded in packing',
   measures: 'measures',
   from: 'kind',
   owned: 'how many there are',

@@ -25,11 +25,12 @@ export interface SideView {
   readonly parts: readonly DrawnPart[]
 }
 
-type Point = readonly [number, number]
+export type Point = readonly [number, number]
 
 const add = ([x, y]: Point, [dx, dy]: Point): Point => [x + dx, y + dy]
 const times = ([x, y]: Point, by: number): Point => [x * by, y * by]
-const between = (a: Point, b: Point, share: number): Point => [
+/** Part of the way from one point to another. */
+export const between = (a: Point, b: Point, share: number): Point => [
   a[0] + (b[0] - a[0]) * share,
   a[1] + (b[1] - a[1]) * share,
 ]
@@ -52,7 +53,7 @@ const crankMm = 170
 const toothMm = 12.7 / (2 * Math.PI)
 
 /** Where the parts of a bike lie, seen from the right; the rear axle is the origin. */
-function skeleton({ frame, tyres, suspension }: Bike) {
+export function skeleton({ frame, tyres, suspension }: Bike) {
   const radius = (size: string) => {
     const read = readTyreSize(size) ?? { beadMm: 622, widthMm: 45 }
     return { rim: read.beadMm / 2, tyre: read.beadMm / 2 + read.widthMm, width: read.widthMm }
@@ -88,7 +89,7 @@ function skeleton({ frame, tyres, suspension }: Bike) {
     forkTop: suspension.forkMm > 0 ? between(headFoot, frontAxle, 0.12) : headFoot,
   }
 }
-type Skeleton = ReturnType<typeof skeleton>
+export type Skeleton = ReturnType<typeof skeleton>
 
 /**
  * The picture of a bike from the right, drawn from its own proportions: wheels from their tyres, tubes from the frame's

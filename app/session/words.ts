@@ -66,6 +66,8 @@ const fields: Readonly<Record<string, string>> = {
   broughtBy: 'who brings it',
   boughtAt: 'where it is bought on the way',
   carriedBy: 'who carries it',
+  packedIn: 'where it is packed',
+  handling: 'what is minded in packing',
   shed: 'whose shed it is of',
 }
 

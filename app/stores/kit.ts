@@ -5,6 +5,7 @@ import type { Lacking, Piece } from '#core/unlock'
 import type { PlaceReport, Remedy } from '#core/availability'
 import type { Thing } from '#core/bench'
 import type { Candidate, CandidateReport, OneForSeveral } from '#core/candidates'
+import type { MoveCost, PackPlan } from '#core/pack'
 import type { PracticeWorth } from '#core/practice'
 import { withPlanning } from '#core/reference'
 import type { RoadPoint } from '#core/road'
@@ -565,6 +566,14 @@ export const useKitStore = defineStore('kit', () => {
   const costsOfShifts = (changes: readonly (readonly Shift[])[]): Promise<ShiftCosts[] | undefined> =>
     splitting.ask((service) => service.costsOf(changes))
 
+  /** Where everything of the split that was found last is packed. */
+  const packAll = ({ bikes, bench, dials }: Trip): Promise<PackPlan[] | undefined> =>
+    splitting.ask((service) => service.pack({ bikes, bench, dials }))
+
+  /** What other places would cost for a piece of what was packed last. */
+  const movesFrom = (bikeId: string, thing: number, from: string | null): Promise<MoveCost[]> =>
+    splitting.ask((service) => service.movesFrom(bikeId, thing, from))
+
   /** Asks about a whole trip; the line of its road is sent only where it is not at hand. */
   function askAbout(
     whom: ReturnType<typeof adviser<WayfinderService>>,
@@ -674,6 +683,8 @@ export const useKitStore = defineStore('kit', () => {
     findFlips,
     splitAmong,
     costsOfShifts,
+    packAll,
+    movesFrom,
     asTheRoadSetsIt,
     readPlace,
     readHours,

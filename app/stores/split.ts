@@ -1,7 +1,7 @@
 import type { Shift, ShiftCosts, SplitPlan } from '#core/split'
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, onScopeDispose, ref, shallowRef } from 'vue'
 import { useKitStore, type Chosen } from './kit'
 import { useTripStore } from './trip'
 
@@ -47,10 +47,13 @@ export const useSplit = defineStore('split', () => {
     () => kit.busy || (kit.weighing && !kit.chosenForNow) || (basis.value !== madeOf.value && failure.value === ''),
   )
 
+  let watching = 0
+
   /** While somebody looks, the kit is split anew whenever any of that is another. */
   function watchKit(): void {
-    plan.value = madeOf.value = undefined
-    watchDebounced(basis, () => void find(), { immediate: true, debounce: 150 })
+    if (watching++ === 0) plan.value = madeOf.value = undefined
+    onScopeDispose(() => watching--)
+    watchDebounced(basis, () => basis.value !== madeOf.value && void find(), { immediate: true, debounce: 150 })
   }
 
   async function find(): Promise<void> {

@@ -218,7 +218,8 @@ export function createAnalyser() {
     if (!landscape || !isLandscapeSame) landscape = new CostsOfFailing(trip, survey, catalogue, book, landscape)
     const isLedgerSame =
       isLandscapeSame &&
-      before?.bikes === trip.bikes &&
+      before !== undefined &&
+      areBikesSame(before.bikes, trip.bikes) &&
       areHandsSame(before.crew, trip.crew) &&
       isSameButPins(before.bench, trip.bench) &&
       isSameBut(before, trip, prices)
@@ -456,10 +457,17 @@ const prices = [
   'stances',
 ] as const satisfies readonly (keyof Dials)[]
 
-/** Whether the same things lie on two benches, whether or not they are pinned alike and carried by the same riders. */
+/** Whether the same things lie on two benches, whether or not they are pinned alike, carried by the same riders and packed alike. */
+const packing = { pin: null, carriedBy: {}, packedIn: [], handling: null, volumeMl: null, longestMm: null }
 function isSameButPins(a: Trip['bench'], b: Trip['bench']): boolean {
-  const plain = (bench: Trip['bench']) => JSON.stringify(bench.map((thing) => ({ ...thing, pin: null, carriedBy: {} })))
+  const plain = (bench: Trip['bench']) => JSON.stringify(bench.map((thing) => ({ ...thing, ...packing })))
   return a === b || (a.length === b.length && plain(a) === plain(b))
+}
+
+/** Whether bikes are the same, whatever bags hang on them. */
+function areBikesSame(a: Trip['bikes'], b: Trip['bikes']): boolean {
+  const plain = (bikes: Trip['bikes']) => JSON.stringify(bikes.map((bike) => ({ ...bike, storage: [] })))
+  return a === b || plain(a) === plain(b)
 }
 
 /** Whether riders ride the same bikes with the same hands; what they are called and carry is no matter. */

@@ -1,4 +1,5 @@
 import { catalogue } from '#catalogue'
+import { bestPacking, movesOf, packOfTrip, plansOf, type MoveCost, type PackPlan, type PackState } from '#core/pack'
 import { surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import {
   bestSplit,
@@ -9,17 +10,27 @@ import {
   type SplitPlan,
   type SplitState,
 } from '#core/split'
-import { writeLedger } from '#core/trip-ledger'
+import type { Trip } from '#core/trip'
+import { writeLedger, type LedgerOfTrip } from '#core/trip-ledger'
+import { defined } from '#core/validation'
 import { unpackLine, type LineId, type PackedLine } from './packed-line'
 import type { TripWithoutLine } from './wayfinder'
 
-/** Splits a kit among riders, and tells what it would cost to change that; it keeps the line of the road that it was given last. */
+/** What packing goes by beside the split. */
+export type BagsAndThings = Pick<Trip, 'bikes' | 'bench' | 'dials'>
+
+/**
+ * Splits a kit among riders and packs what each carries, and tells what it would cost to change that; it keeps the line of the
+ * road that it was given last.
+ */
 export function createSplitter() {
   let line: { id: LineId; points: RoadPoint[]; survey: Survey } | undefined
   let state: SplitState | undefined
+  let divided: { trip: Trip; laid: LedgerOfTrip; plan: SplitPlan } | undefined
+  let packed: { bikeId: string; state: PackState }[] = []
 
   /**
-   * @param packed the line of the road, where it may not be at hand here
+   * @param packedLine the line of the road, where it may not be at hand here
    * @param counts how many of each thing of the bench all carry
    * @param onRound told again and again while the search goes on
    * @returns nothing where the line was not at hand
@@ -27,25 +38,50 @@ export function createSplitter() {
   function split(
     trip: TripWithoutLine,
     lineId: LineId,
-    packed: PackedLine | undefined,
+    packedLine: PackedLine | undefined,
     counts: readonly number[],
     onRound: () => void,
   ): SplitPlan | undefined {
-    if (packed) {
-      const points = unpackLine(packed)
+    if (packedLine) {
+      const points = unpackLine(packedLine)
       line = { id: lineId, points, survey: surveyRoad(points) }
     }
     if (line?.id !== lineId) return undefined
     const whole = { ...trip, road: { ...trip.road, points: line.points } }
     const laid = writeLedger(whole, line.survey, catalogue)
     state = bestSplit(splitOfTrip(whole, line.survey, catalogue, laid, counts), onRound)
-    return planOf(state)
+    const plan = planOf(state)
+    divided = { trip: whole, laid, plan }
+    return plan
   }
 
   /** What each of some changes of the split would cost; nothing where there is none. */
   const costsOf = (changes: readonly (readonly Shift[])[]): ShiftCosts[] | undefined =>
     changes.flatMap((shifts) => (state ? [state.costsOf(shifts)] : []))
 
-  return { split, costsOf }
+  /** Packs what each rider carries by the split that was found last; nothing where there is none. */
+  function pack({ bikes, bench, dials }: BagsAndThings): PackPlan[] | undefined {
+    if (!divided) return undefined
+    const { trip, laid, plan } = divided
+    packed = packOfTrip({ ...trip, bikes, bench, dials }, catalogue, laid, plan).map(({ bikeId, problem }) => ({
+      bikeId,
+      state: bestPacking(problem),
+    }))
+    return plansOf(
+      packed.map(({ bikeId, state: there }) => ({
+        bike: defined(bikes.find(({ id }) => id === bikeId)),
+        state: there,
+      })),
+      catalogue.containers,
+    )
+  }
+
+  /** What each other place on its bike would cost for a piece; nothing where it is not packed there. */
+  function movesFrom(bikeId: string, thing: number, from: string | null): MoveCost[] {
+    const there = packed.find((each) => each.bikeId === bikeId)
+    return there ? movesOf(there.state, thing, from) : []
+  }
+
+  return { split, costsOf, pack, movesFrom }
 }
 export type SplitterService = ReturnType<typeof createSplitter>

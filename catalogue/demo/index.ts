@@ -1,9 +1,10 @@
-import { bikeSchema, defaultFasteners, type Bike, type BikeKind } from '#core/bike'
+import { bikeSchema, defaultFasteners, type Bike, type BikeKind, type Storage } from '#core/bike'
 import { riderSchema, type Rider } from '#core/crew'
 import { surveyRoad, type Road } from '#core/road'
 import { rideSchema } from '#core/ride'
 import { dialsSchema, exportGpx, reckoningNow, tripFormat, type Trip } from '#core/trip'
 import { bikeFrom, bikes as kinds } from '../bikes'
+import { containers } from '../containers'
 import { services } from '../services'
 import { demoBench } from './bench'
 import { demoStops } from './stops'
@@ -17,6 +18,13 @@ export * from './shed'
 function filledIn(kind: BikeKind, id: string, change: Partial<Bike>): Bike {
   const bike = bikeSchema.parse({ ...bikeFrom(kind, id), ...change })
   return { ...bike, fasteners: defaultFasteners(bike, kinds) }
+}
+
+/** A bag of the catalogue, as it hangs on a bike. */
+function hung(from: string, change: Partial<Storage> = {}): Storage {
+  const bag = containers.find(({ id }) => id === from)
+  if (!bag) throw new RangeError(`the catalogue has no "${from}"`)
+  return { ...bag, ...change }
 }
 
 const fox = bikeFrom('gravel', 'fox')
@@ -40,6 +48,13 @@ const bikes: Bike[] = [
     },
     hanger: 'k3',
     camp: { tent: false, mat: true },
+    storage: [
+      hung('half-frame-bag'),
+      hung('top-tube-bag'),
+      hung('seat-pack'),
+      hung('down-tube-tin'),
+      hung('along-the-stay'),
+    ],
     chainLinks: 114,
     padLeft: 0.55,
     chainLeft: 0.7,
@@ -47,6 +62,12 @@ const bikes: Bike[] = [
   filledIn('tourer', 'mule', {
     name: 'The Mule, tourer',
     camp: { tent: true, mat: true },
+    storage: [
+      hung('tool-roll'),
+      hung('pannier-pocket'),
+      hung('pannier', { name: 'Pannier, tent and pots in it', otherMl: 13_500 }),
+      hung('handlebar-bag'),
+    ],
     tyres: {
       front: { ...mule.tyres.front, size: '42-622' },
       rear: { ...mule.tyres.rear, size: '42-622' },

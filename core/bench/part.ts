@@ -81,9 +81,11 @@ export function partOf(
     from: null,
     volumeMl: null,
     longestMm: null,
+    handling: null,
     shed: null,
     boughtAt: null,
     carriedBy: {},
+    packedIn: [],
   }
 }
 

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { moneySchema } from '../money'
 import { idSchema, nameSchema, text } from '../validation'
+import { handlingSchema } from './handling'
 import { headSchema } from './head'
 import { measuresSchema } from './measures'
 
@@ -31,6 +32,8 @@ export const thingSchema = z.object({
   /** What one takes up, and its longest side; null where nobody has measured. */
   volumeMl: z.number().gt(0).max(100_000).nullable().default(null),
   longestMm: z.number().gt(0).max(3000).nullable().default(null),
+  /** What has to be minded in packing it; null where it is as the catalogue says, or nobody has said. */
+  handling: handlingSchema.nullable().default(null),
   /** How far it can be trusted, 1 as new: an old tube, opened glue. */
   condition: z.number().min(0).max(1).default(1),
   pin: pinSchema.nullable().default(null),
@@ -44,6 +47,11 @@ export const thingSchema = z.object({
   broughtBy: idSchema.nullable().default(null),
   /** Pieces that riders carry whatever a split says, by their ids. */
   carriedBy: z.record(idSchema, z.number().int().min(1).max(mostOfAThing)).default({}),
+  /** Pieces that stay in a place for things of a bike, whatever else is packed there. */
+  packedIn: z
+    .array(z.object({ bikeId: idSchema, storageId: idSchema, count: z.number().int().min(1).max(mostOfAThing) }))
+    .max(240)
+    .default([]),
   /** The stop where it is bought on the way; null where it comes along from the start (`purchaseOf` in the ledger of a trip). */
   boughtAt: idSchema.nullable().default(null),
   note: text(1000).default(''),
@@ -81,6 +89,10 @@ export const catalogueItemSchema = z.object({
   measures: measuresSchema.prefault({}),
   /** The narrowest round hollow that it goes into whole, mm; null where it goes into none of a bicycle's. */
   boreMm: z.number().gt(0).max(50).nullable().default(null),
+  /** What one takes up in a bag, its longest side as it is packed, and what has to be minded. */
+  volumeMl: z.number().gt(0),
+  longestMm: z.number().gt(0),
+  handling: handlingSchema.default([]),
   /** What one costs, in the smallest coins of the currency of planning values. */
   price: moneySchema,
   source: z.string().default('planning value'),

@@ -3,6 +3,7 @@ import { idSchema, nameSchema, text } from '../validation'
 import { fastenerSchema } from './fastener'
 import { frameSchema } from './frame'
 import { tyreSchema } from './tyre'
+import { mostStorage, storageSchema } from './storage'
 import { rimSchema, wheelSchema } from './wheel'
 
 const shape = z.string().regex(/^[a-z0-9]{1,8}$/, 'a short shape mark of letters and digits such as "k3"')
@@ -23,14 +24,6 @@ export const bikeKinds = [
 export type BikeKind = (typeof bikeKinds)[number]
 /** What a bike is taken for until somebody says what it is. */
 export const assumedKind: BikeKind = 'gravel'
-
-/** A bag, hatch or hole that belongs to the bike itself. */
-export const storageSchema = z.object({
-  name: text(60).min(1),
-  volumeMl: z.number().min(1).max(20_000),
-  /** The longest thing that goes in, mm. */
-  longestMm: z.number().min(10).max(1000),
-})
 
 /** Work on a bike that is to be done at home. */
 export const plannedJobSchema = z.object({
@@ -98,7 +91,14 @@ export const bikeSchema = z.object({
   known: z.boolean().default(true),
   /** Places for a bottle or a cage. */
   bottleMounts: z.number().int().min(0).max(8).default(2),
-  storage: z.array(storageSchema).max(12).default([]),
+  /** What things are carried in. */
+  storage: z
+    .array(storageSchema)
+    .max(mostStorage)
+    .refine((list) => new Set(list.map(({ id }) => id)).size === list.length, {
+      message: 'places for things that each have an id of their own',
+    })
+    .default([]),
   /** What it carries for the night, and what may fail of it: a tent with poles, a mat to blow up. */
   camp: z.object({ tent: z.boolean().default(false), mat: z.boolean().default(false) }).prefault({}),
 

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { Packing } from '../bench'
 import { skillWords, type Sharing } from '../crew'
 import type { Hazard } from '../hazard'
 import { knownPrice, mostMoney, planningCurrency, type KnownPrice } from '../money'
@@ -19,6 +20,12 @@ const ranges = {
   awkward: { least: 0, most: 4 },
   fetch: { least: 0, most: 60 },
   uneven: { least: 0, most: 0.95 },
+  dig: { least: 0, most: 120 },
+  unwrap: { least: 0, most: 15 },
+  hurry: { least: 1, most: 100 },
+  high: { least: 0, most: 1 },
+  tapeG: { least: 0, most: 100 },
+  bagG: { least: 0, most: 100 },
   price: { least: 0, most: mostMoney },
   sealedY: { least: leastHalfLifeY, most: mostHalfLifeY },
   openedY: { least: leastHalfLifeY, most: mostHalfLifeY },
@@ -28,7 +35,7 @@ export type PlanningKind = keyof typeof ranges
 const difficulties = ['easy', 'medium', 'hard'] as const
 const tools = ['pump', 'compressor', 'folding', 'lever', 'simple'] as const
 const shape =
-  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple)|turning\.(awkward)|sharing\.(fetch|uneven))$/
+  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple)|turning\.(awkward)|sharing\.(fetch|uneven)|packing\.(dig|unwrap|hurry|high|tapeG|bagG))$/
 
 function kindOf(key: string): PlanningKind | undefined {
   const found = shape.exec(key)?.slice(1).find(Boolean)
@@ -178,6 +185,12 @@ export const sharingValues = ({ sharing }: Pick<Reference, 'sharing'>): Record<k
   uneven: valueOf('sharing.uneven', 'uneven', sharing.uneven),
 })
 
+const packings = ['dig', 'unwrap', 'hurry', 'high', 'tapeG', 'bagG'] as const satisfies (keyof Packing)[]
+
+/** What it costs to keep things in bags. */
+export const packingValues = ({ packing }: Pick<Reference, 'packing'>): PlanningValue[] =>
+  packings.map((name) => valueOf(`packing.${name}`, name, packing[name]))
+
 /** A reference with the planning values that somebody knows better. */
 export function withPlanning(reference: Reference, planning: Planning): Reference {
   if (Object.keys(planning).length === 0) return reference
@@ -214,6 +227,14 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
     sharing: {
       fetch: at('sharing.fetch', reference.sharing.fetch),
       uneven: at('sharing.uneven', reference.sharing.uneven),
+    },
+    packing: {
+      dig: at('packing.dig', reference.packing.dig),
+      unwrap: at('packing.unwrap', reference.packing.unwrap),
+      hurry: at('packing.hurry', reference.packing.hurry),
+      high: at('packing.high', reference.packing.high),
+      tapeG: at('packing.tapeG', reference.packing.tapeG),
+      bagG: at('packing.bagG', reference.packing.bagG),
     },
     jobs: reference.jobs.map((job) => ({
       ...job,

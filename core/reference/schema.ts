@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { catalogueItemSchema } from '../bench'
-import { bikeSchema } from '../bike'
+import { catalogueItemSchema, packingSchema } from '../bench'
+import { bikeSchema, storageSchema } from '../bike'
 import { sharingSchema, techniqueSchema } from '../crew'
 import { fixSchema, turningSchema } from '../fix'
 import { hazardSchema } from '../hazard'
@@ -33,10 +33,13 @@ export const referenceSchema = z.object({
   works: z.object({ pump: chance, compressor: chance, folding: chance, lever: chance, simple: chance }),
   turning: turningSchema,
   sharing: sharingSchema,
+  packing: packingSchema,
   /** What can be done to a bike at home, and what else is done before a ride. */
   jobs: z.array(jobSchema),
   errands: errandsSchema,
   items: z.array(catalogueItemSchema),
+  /** What things are carried in, as a bike gets it. */
+  containers: z.array(storageSchema),
   /** A bike of each kind, to start a passport from. */
   bikes: z.array(bikeSchema),
 })

@@ -31,7 +31,7 @@ type Column = (typeof shedColumns)[number]
 const needed = ['name', 'grams'] as const
 
 /** What a kind of the catalogue does; in "build" where a thing does something else. */
-const built = ['provides', 'heads', 'comesApart', 'units', 'measures'] as const
+const built = ['provides', 'heads', 'comesApart', 'units', 'measures', 'handling'] as const
 
 /** Which column says a field. */
 const columnOf: Readonly<Record<string, Column>> = {
@@ -248,9 +248,9 @@ function thingOfLine(
   })
   const currency = cell('currency').toUpperCase() || planningCurrency
   const isCurrency = currencySchema.safeParse(currency).success
-  const { provides, heads, comesApart, units, measures } = kind ?? {}
+  const { provides, heads, comesApart, units, measures, handling } = kind ?? {}
   const said = {
-    ...{ provides, heads, comesApart, units, measures },
+    ...{ provides, heads, comesApart, units, measures, handling },
     ...read('build', readBuild),
     id: cell('id') || newId(),
     name: cell('name'),

@@ -12,6 +12,7 @@ const inBoth = [
   'measures',
   'volumeMl',
   'longestMm',
+  'handling',
   'from',
   'note',
 ] as const
@@ -64,10 +65,10 @@ export function differsIn(thing: Thing, owned: OwnedThing, condition: number): (
   ]
 }
 
-/** The thing of the bench as the shed says it; how many there are, who brings and carries them, where they are bought, and their pin, stay. */
+/** The thing of the bench as the shed says it; how many there are, who brings and carries them, where they are packed and bought, and their pin, stay. */
 export function asInShed(thing: Thing, owned: OwnedThing, condition: number): Thing {
-  const { count, broughtBy, boughtAt, carriedBy, pin } = thing
-  return { ...laidFromShed(owned, thing.id, condition), count, broughtBy, boughtAt, carriedBy, pin }
+  const { count, broughtBy, boughtAt, carriedBy, packedIn, pin } = thing
+  return { ...laidFromShed(owned, thing.id, condition), count, broughtBy, boughtAt, carriedBy, packedIn, pin }
 }
 
 /** The thing of the shed as the bench says it; what only a shed knows stays. */

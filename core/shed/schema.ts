@@ -9,7 +9,16 @@ const day = z.iso.date().nullable().default(null)
 
 /** A thing that a rider owns, whatever trips it goes on. */
 export const ownedThingSchema = thingSchema
-  .omit({ pin: true, condition: true, shed: true, owned: true, broughtBy: true, boughtAt: true, carriedBy: true })
+  .omit({
+    pin: true,
+    condition: true,
+    shed: true,
+    owned: true,
+    broughtBy: true,
+    boughtAt: true,
+    carriedBy: true,
+    packedIn: true,
+  })
   .extend({
     /** Whether its mass was read from a scale. */
     isWeighed: z.boolean().default(false),

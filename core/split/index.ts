@@ -1,4 +1,5 @@
 export * from './apart'
+export { worksWith } from './fetching'
 export * from './problem'
 export * from './unevenness'
 export * from './split-state'

@@ -9,7 +9,6 @@ export interface RiderLoad {
   /** How many of each item, in their order. */
   readonly counts: readonly number[]
   readonly massG: number
-  /** Of what has been measured, mL. */
   readonly volumeMl: number
   /** What they would carry by the shares that all wish, and how much more than they can. */
   readonly fairG: number

@@ -22,7 +22,7 @@ export interface Carrier {
 export interface SplitItem {
   readonly id: string
   readonly massG: number
-  /** What one takes up, mL; 0 where nobody knows. */
+  /** What one takes up, mL. */
   readonly volumeMl: number
   /** How many are carried at least, and how many there are to carry. */
   readonly least: number

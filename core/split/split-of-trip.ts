@@ -1,4 +1,5 @@
 import { CostsOfFailing } from '../availability'
+import { bulkOf } from '../bench'
 import { withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
 import type { Trip } from '../trip'
@@ -9,7 +10,6 @@ import { splitProblem, type ApartLedger, type SplitProblem } from './problem'
  * What the crew of a trip asks of a split: its failures while all are together with everybody's hands, and those of each bike
  * that is ridden while whoever rides it is out of reach of the others.
  *
- * @param laid the ledger of the trip
  * @param laid the ledger of the trip
  * @param kit how many of each thing of the bench all carry, as chosen for it
  */
@@ -44,7 +44,8 @@ export function splitOfTrip(
       mostG: carriesMostG ?? Infinity,
       mostMl: carriesMostMl ?? Infinity,
     })),
-    items: bench.map(({ id, massG, volumeMl, count, pin, carriedBy }) => {
+    items: bench.map((thing) => {
+      const { id, massG, count, pin, carriedBy } = thing
       const there = Math.min(count, pin?.max ?? count)
       let left = there
       const stays = crew.map((rider) => {
@@ -52,7 +53,14 @@ export function splitOfTrip(
         left -= some
         return some
       })
-      return { id, massG, volumeMl: volumeMl ?? 0, least: Math.min(there, pin?.min ?? 0), there, stays }
+      return {
+        id,
+        massG,
+        volumeMl: bulkOf(thing, reference.items).volumeMl,
+        least: Math.min(there, pin?.min ?? 0),
+        there,
+        stays,
+      }
     }),
     together: apartLedger(laid),
     alone,

@@ -4,6 +4,8 @@ import { kmAlong } from '../road'
 import { checkReferences } from './check'
 import { tripFrom1 } from './migration-1'
 import { tripFrom2 } from './migration-2'
+import { tripFrom3 } from './migration-3'
+import { packedWhereThereIs } from './packed-where-there-is'
 import { tripFormat, tripSchema, type Trip } from './schema'
 
 type Document = Record<string, unknown>
@@ -12,6 +14,7 @@ type Document = Record<string, unknown>
 const migrations: ReadonlyMap<number, (document: Document, reference: Reference) => Document> = new Map([
   [1, tripFrom1],
   [2, tripFrom2],
+  [3, tripFrom3],
 ])
 const newest = Number(tripFormat.split('/')[1])
 
@@ -61,7 +64,7 @@ export function readTrip(input: unknown, reference: Reference): Trip {
   const trip = checkAgainst(tripSchema, migrate(input, reference))
   const km = kmAlong(trip.road.points)
   checkReferences(trip, km.length > 0 ? numberAt(km, km.length - 1) : 0, reference)
-  return trip
+  return { ...trip, bench: packedWhereThereIs(trip.bench, trip.bikes) }
 }
 
 /** Reads JSON text as a trip document. */

@@ -9,7 +9,7 @@ import { text } from '../validation'
 import { forecastSchema } from '../weather'
 import { dialsSchema } from './dials'
 
-export const tripFormat = 'rag-tin.trip/3'
+export const tripFormat = 'rag-tin.trip/4'
 
 /** The longest name of a trip, in characters. */
 export const longestTripName = 120

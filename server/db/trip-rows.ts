@@ -7,7 +7,7 @@ import { riderSchema } from '#core/crew'
 import { rideSchema } from '#core/ride'
 import { roadSchema, type Road } from '#core/road'
 import { stopSchema, type Stop } from '#core/supply'
-import { bikeFrom1, dialsSchema, thingFrom1, type PartName } from '#core/trip'
+import { bikeFrom1, bikeFrom3, dialsSchema, thingFrom1, type PartName } from '#core/trip'
 import { forecastSchema } from '#core/weather'
 import type { Connection } from './connection'
 import { planningColumn, planningOf } from './planning'
@@ -73,7 +73,7 @@ export const readPart: Readers = {
   async bikes(db, tripId) {
     const rows = await db.select().from(t.bikes).where(eq(t.bikes.tripId, tripId)).orderBy(asc(t.bikes.position))
     return rows.map(({ id, name, passport }) =>
-      bikeSchema.parse(bikeFrom1({ ...(JSON.parse(passport) as object), id, name }, catalogue)),
+      bikeSchema.parse(bikeFrom3(bikeFrom1({ ...(JSON.parse(passport) as object), id, name }, catalogue))),
     )
   },
 
@@ -260,7 +260,7 @@ export const writePart: Writers = {
       db,
       t.things,
       bench.map(({ pin, from, provides: _, units: __, ...thing }, position) => {
-        const { heads, comesApart, measures, volumeMl, longestMm, carriedBy, ...columns } = thing
+        const { heads, comesApart, measures, volumeMl, longestMm, handling, carriedBy, packedIn, ...columns } = thing
         return {
           ...columns,
           tripId,
@@ -268,7 +268,7 @@ export const writePart: Writers = {
           pinMin: pin?.min ?? null,
           pinMax: pin?.max ?? null,
           takenFrom: from,
-          build: JSON.stringify({ heads, comesApart, measures, volumeMl, longestMm, carriedBy }),
+          build: JSON.stringify({ heads, comesApart, measures, volumeMl, longestMm, handling, carriedBy, packedIn }),
         }
       }),
     )

@@ -33,6 +33,7 @@ export async function benchFit(): Promise<void> {
     broughtBy: null,
     boughtAt: null,
     carriedBy: {},
+    packedIn: [],
     volumeMl: null,
     longestMm: null,
     note: '',

@@ -1,4 +1,4 @@
-import { usualConditions } from '#core/bench'
+import { usualConditions, usualPacking } from '#core/bench'
 import { usualTurning } from '#core/fix'
 import { successBySkill, usualSharing } from '#core/crew'
 import { nth } from '#core/validation'
@@ -61,13 +61,15 @@ const reference: Reference = {
   works: usualConditions,
   turning: usualTurning,
   sharing: usualSharing,
+  packing: usualPacking,
+  containers: [],
   jobs: [],
   errands: usualErrands,
   items: [],
   bikes: [],
 }
 const trip = tripSchema.parse({
-  format: 'rag-tin.trip/3',
+  format: 'rag-tin.trip/4',
   name: 'ten points',
   road: { points },
   stops: [

@@ -8,6 +8,7 @@ import {
   hardestNm,
   linksWhenNew,
   placesLongEnough,
+  storageSchema,
   singleSpeedsOf,
   spokesOf,
   spokeToBuyMm,
@@ -210,9 +211,9 @@ describe('long things', () => {
   it('go where there is a centimetre more than they are long, in the bike’s own storage or its seat tube', () => {
     const bike = {
       storage: [
-        { name: 'a hatch', volumeMl: 900, longestMm: 200 },
-        { name: 'a bag', volumeMl: 900, longestMm: 300 },
-      ],
+        { id: 'hatch', name: 'a hatch', volumeMl: 900, longestMm: 200 },
+        { id: 'bag', name: 'a bag', volumeMl: 900, longestMm: 300 },
+      ].map((place) => storageSchema.parse(place)),
       frame: { ...gravel.frame, seatTubeMm: 460 },
     }
     const seatTube = 'inside the seat tube, wrapped in tape'

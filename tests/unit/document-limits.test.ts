@@ -36,7 +36,7 @@ function aDocument() {
         ...bikeFrom('gravel', 'b'),
         name: 'a bike',
         wheels: { front: { holes: 32, crossings: 0, left: {}, right: {} }, rear: {} },
-        storage: [{ name: 'a hatch', volumeMl: 500, longestMm: 200 }],
+        storage: [{ id: 'hatch', name: 'a hatch', volumeMl: 500, longestMm: 200, boreMm: 20 }],
         chainrings: [40],
         fasteners: [
           {
@@ -62,6 +62,7 @@ function aDocument() {
         measures: {},
         pin: { min: 0, max: 99 },
         from: 'patches',
+        packedIn: [{ bikeId: 'b', storageId: 'hatch', count: 1 }],
         note: '',
       },
     ],
@@ -123,6 +124,7 @@ const numbers: [path: string, least: number, most: number, step?: number][] = [
   ['crew[0].skills.air', 0, 3, 1],
   ['bench[0].massG', 0.1, 20_000, 0.1],
   ['bench[0].volumeMl', 0.1, 100_000, 0.1],
+  ['bench[0].packedIn[0].count', 1, 99],
   ['bench[0].longestMm', 0.1, 3000, 0.1],
   ['bench[0].count', 1, 99, 1],
   ['bench[0].condition', 0, 1],
@@ -189,7 +191,12 @@ const numbers: [path: string, least: number, most: number, step?: number][] = [
   ['bikes[0].suspension.rearMm', 0, 250],
   ['bikes[0].batteryWh', 0, 3000],
   ['bikes[0].bottleMounts', 0, 8, 1],
-  ['bikes[0].storage[0].volumeMl', 1, 20_000],
+  ['bikes[0].storage[0].volumeMl', 1, 60_000],
+  ['bikes[0].storage[0].fill', 0.1, 1],
+  ['bikes[0].storage[0].otherMl', 0, 60_000],
+  ['bikes[0].storage[0].boreMm', 3, 60],
+  ['bikes[0].storage[0].reachMin', 0, 60],
+  ['bikes[0].storage[0].massG', 0, 5000],
   ['bikes[0].storage[0].longestMm', 10, 1000],
   ['bikes[0].pushFactor', 1, 4],
   ['dials.gramsPerHour', 0.01, 100_000, 0.01],
@@ -236,6 +243,7 @@ const lists: [path: string, least: number, most: number][] = [
   ['bench', 0, 500],
   ['bench[0].provides', 0, 60],
   ['bench[0].heads', 0, 40],
+  ['bench[0].packedIn', 0, 240],
 ]
 
 /** A text, and how many characters it may have. */

@@ -1,4 +1,4 @@
-import { usualConditions } from '#core/bench'
+import { usualConditions, usualPacking } from '#core/bench'
 import { usualTurning } from '#core/fix'
 import { successBySkill, usualSharing } from '#core/crew'
 import { nth, defined, numberAt } from '#core/validation'
@@ -43,6 +43,8 @@ const reference: Reference = {
   works: usualConditions,
   turning: usualTurning,
   sharing: usualSharing,
+  packing: usualPacking,
+  containers: [],
   jobs: [],
   errands: usualErrands,
   items: [],
@@ -62,7 +64,7 @@ interface Change {
 }
 const tripWith = (change: Change): Trip =>
   tripSchema.parse({
-    format: 'rag-tin.trip/3',
+    format: 'rag-tin.trip/4',
     name: 'by hand',
     road: { points, stretches: change.stretches ?? [] },
     ride: change.ride,
@@ -269,7 +271,7 @@ describe('the way to help of any kind', () => {
 
 it('the strip is given the gaps of every class the trip has to do with, tiling the road', () => {
   const trip = tripSchema.parse({
-    format: 'rag-tin.trip/3',
+    format: 'rag-tin.trip/4',
     name: 'strip',
     road: { points },
     stops,

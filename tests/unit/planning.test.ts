@@ -4,6 +4,8 @@ import {
   handValues,
   hazardValues,
   itemPrice,
+  packingValues,
+  sharingValues,
   planningSchema,
   toolValues,
   withPlanning,
@@ -24,6 +26,8 @@ const all = [
   ...toolValues(catalogue).map(({ value }) => value),
   ...catalogue.families.flatMap(familyValues),
   ...catalogue.items.map(itemPrice),
+  ...Object.values(sharingValues(catalogue)),
+  ...packingValues(catalogue),
 ]
 
 describe('planning values', () => {
@@ -49,6 +53,8 @@ describe('planning values', () => {
         ...toolValues(changed).map((tool) => tool.value),
         ...changed.families.flatMap(familyValues),
         ...changed.items.map(itemPrice),
+        ...Object.values(sharingValues(changed)),
+        ...packingValues(changed),
       ]
       expect(now.filter((each, i) => each.value !== all[i]?.value).map((each) => each.key)).toEqual([key])
     }
@@ -62,6 +68,8 @@ describe('planning values', () => {
     ['works.anvil', 0.5],
     ['turning.awkward', -0.1],
     ['sharing.uneven', 1],
+    ['packing.hurry', 0.5],
+    ['packing.depth', 1],
     ['families.sealant.sealedY', 0],
     ['items.mini-pump.price', -1],
     ['', 1],

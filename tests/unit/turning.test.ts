@@ -304,7 +304,7 @@ describe('two tools on one fastener', () => {
 describe('a crew’s fit', () => {
   const thing = (id: string, heads: Head[]): Thing => thingSchema.parse({ id, name: id, massG: 10, heads })
   const item = (id: string, massG: number, ...heads: Head[]): CatalogueItem =>
-    catalogueItemSchema.parse({ id, name: id, group: 'tools', massG, price: 0, heads })
+    catalogueItemSchema.parse({ id, name: id, group: 'tools', massG, volumeMl: massG, longestMm: 100, price: 0, heads })
   const held = (id: string, drive: Drive, more: Partial<Fastener> = {}) => aFastener(drive, 5, { id, ...more })
   const [hex4, hex5, hex6] = [4, 5, 6].map((size) => aHead({ profile: 'hex', size, leverMm: 100 })) as [
     Head,

@@ -1,10 +1,11 @@
-<script setup lang="ts" generic="T extends Abilities & { name: string; massG: number; count: number; note: string }">
+<script setup lang="ts" generic="T extends Abilities & Bulky & { name: string; count: number; note: string }">
 import type { z } from 'zod'
 import { useDraft } from '../../composables/useDraft'
 import BaseDialog from '../common/BaseDialog.vue'
 import FaultLines from '../common/FaultLines.vue'
 import MeasureField from '../common/MeasureField.vue'
 import AbilityFields, { type Abilities } from './AbilityFields.vue'
+import BulkFields, { type Bulky } from './BulkFields.vue'
 
 /** A thing in full, in a form: what every thing has, and in between what the place that it lies in knows besides. */
 const props = defineProps<{
@@ -57,6 +58,7 @@ function change(part: Partial<T>): void {
       </div>
       <slot name="more" :draft="draft" />
       <AbilityFields :thing="draft" @change="change($event as Partial<T>)" />
+      <BulkFields :thing="draft" @change="change($event as Partial<T>)" />
       <label class="block text-sm text-soft"
         >Written on it
         <input v-model="draft.note" class="field mt-1 text-ink" maxlength="1000" autocomplete="off" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nth } from '#core/validation'
-import type { Bike } from '#core/bike'
+import { mostStorage, storageSchema, type Bike } from '#core/bike'
 import { Plus, X } from '@lucide/vue'
 import { useBikes } from '../../composables/useBikes'
 import MeasureField from '../common/MeasureField.vue'
@@ -10,6 +10,11 @@ import TypedField from '../common/TypedField.vue'
 const props = defineProps<{ bike: Bike }>()
 const { change } = useBikes()
 type Place = Bike['storage'][number]
+const newId = () => crypto.randomUUID().slice(0, 8)
+function add() {
+  const hatch = storageSchema.parse({ id: newId(), name: 'Hatch', volumeMl: 500, longestMm: 250 })
+  put([...props.bike.storage, hatch], 'add a place to put things')
+}
 
 function put(storage: Place[], label: string) {
   change(props.bike, { storage }, label)
@@ -31,8 +36,8 @@ function rename(i: number, text: string) {
       <button
         type="button"
         class="button ml-auto min-h-7! text-sm"
-        :disabled="bike.storage.length >= 12"
-        @click="put([...bike.storage, { name: 'Hatch', volumeMl: 500, longestMm: 250 }], 'add a place to put things')"
+        :disabled="bike.storage.length >= mostStorage"
+        @click="add"
       >
         <Plus :size="14" aria-hidden="true" />A place
       </button>
@@ -40,7 +45,7 @@ function rename(i: number, text: string) {
     <ul>
       <li
         v-for="(place, i) in bike.storage"
-        :key="i"
+        :key="place.id"
         class="grid grid-cols-[minmax(0,1fr)_7rem_7rem_2rem] items-end gap-3 border-b border-line py-1.5"
       >
         <label class="block text-sm text-soft"
@@ -55,7 +60,7 @@ function rename(i: number, text: string) {
           :model-value="place.volumeMl"
           amount="volume"
           :least="1"
-          :most="20000"
+          :most="60000"
           @update:model-value="$event !== null && set(i, { volumeMl: $event })"
         />
         <MeasureField

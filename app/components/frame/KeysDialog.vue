@@ -9,7 +9,7 @@ defineEmits<{ close: [] }>()
 const { km, pressKm } = useView()
 const keys = computed((): [string, string][] => [
   ...stages.map((stage): [string, string] => [stage.key, `go to ${stage.name}`]),
-  ['/', 'find anything in this trip'],
+  ['/', 'find anything in this trip: where is it packed?'],
   ['?', 'this list'],
   ['i', 'suppose it were otherwise'],
   ['Ctrl Z', 'undo'],

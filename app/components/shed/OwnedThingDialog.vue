@@ -76,24 +76,6 @@ const keep = (thing: OwnedThing) =>
         :placeholder="`${byAge(draft)}`"
         @update:model-value="draft.trustedTo = $event"
       />
-      <MeasureField
-        label="Takes up"
-        :model-value="draft.volumeMl"
-        amount="volume"
-        :least="0.1"
-        :most="100000"
-        allow-none
-        @update:model-value="draft.volumeMl = $event"
-      />
-      <MeasureField
-        label="Longest side"
-        :model-value="draft.longestMm"
-        amount="length"
-        :least="1"
-        :most="3000"
-        allow-none
-        @update:model-value="draft.longestMm = $event"
-      />
     </template>
     <template #more="{ draft }">
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-3">

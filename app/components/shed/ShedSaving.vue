@@ -23,6 +23,7 @@ const fieldWords: Partial<Record<keyof OwnedThing, string>> = {
   provides: 'what it does',
   volumeMl: 'volume',
   longestMm: 'longest side',
+  handling: 'what is minded in packing',
 }
 function sideInWords(thing: OwnedThing, fields: readonly (keyof OwnedThing)[]): string {
   return fields

@@ -34,13 +34,19 @@ const amounts: Record<PlanningKind, Amount> = {
   awkward: 'share',
   fetch: 'time',
   uneven: 'share',
+  dig: 'time',
+  unwrap: 'time',
+  hurry: 'number',
+  high: 'share',
+  tapeG: 'mass',
+  bagG: 'mass',
   price: 'share',
   sealedY: 'months',
   openedY: 'months',
 }
 const amount = computed(() => amounts[props.value.kind])
 /** Minutes of the reference are hours to the field, which takes "25 min"; years are months. */
-const scales: Partial<Record<PlanningKind, number>> = { minutes: 60, fetch: 60, sealedY: 1 / 12, openedY: 1 / 12 }
+const scales: Partial<Record<PlanningKind, number>> = { minutes: 60, fetch: 60, unwrap: 60, dig: 3600, sealedY: 1 / 12, openedY: 1 / 12 }
 const scale = computed(() => scales[props.value.kind] ?? 1)
 const own = computed(() => store.openTrip.dials.planning[props.value.key])
 const isMoney = computed(() => props.value.kind === 'price')
