@@ -1,6 +1,6 @@
 import { catalogue } from '#catalogue'
 import { indexLedger } from '#core/ledger'
-import { bestPacking, packOfTrip, plansOf, type PackedLayer, type PackPlan } from '#core/pack'
+import { bestPacking, packOfTrip, plansOf, usesOfKit, type PackedLayer, type PackPlan } from '#core/pack'
 import { bestKit } from '#core/search'
 import { bestSplit, planOf, splitOfTrip } from '#core/split'
 import { ledgerOfTrip } from '#core/trip-ledger'
@@ -16,7 +16,7 @@ export function pack(args: string[]): unknown {
   const laid = ledgerOfTrip(trip, survey, catalogue)
   const { counts } = bestKit(indexLedger(laid.ledger))
   const split = planOf(bestSplit(splitOfTrip(trip, survey, catalogue, laid, counts)))
-  const packed = packOfTrip(trip, catalogue, laid, split).map(({ bikeId, problem }) => ({
+  const packed = packOfTrip(trip, catalogue, usesOfKit(trip, laid, split.counts), split).map(({ bikeId, problem }) => ({
     bike: defined(trip.bikes.find(({ id }) => id === bikeId)),
     state: bestPacking(problem),
   }))

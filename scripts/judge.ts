@@ -25,6 +25,8 @@ const chapters: Readonly<Record<string, string>> = {
   roads: 'Roads as riders pack for them',
   properties: 'Kits when a trip is a little other',
   'drawn-search': 'A search on drawn trips',
+  split: 'Kits shared out among riders',
+  pack: 'Kits in bags',
   'boxes 1': 'Every screen and dialog at every size, with names as people give them',
   'boxes 2': 'Every screen and dialog at every size, with long names',
   'boxes 3': 'Every screen and dialog at every size, of an empty trip',

@@ -10,6 +10,7 @@ export const tradeWords = [
     'lockring',
     'mudguard',
     'mudguards',
+    'pannier',
     'shifter',
     'sidewall',
     'sprockets',

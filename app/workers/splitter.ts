@@ -1,5 +1,16 @@
 import { catalogue } from '#catalogue'
-import { bestPacking, movesOf, packOfTrip, plansOf, type MoveCost, type PackPlan, type PackState } from '#core/pack'
+import {
+  bestPacking,
+  movesOf,
+  packOfTrip,
+  plansOf,
+  usesOfKit,
+  type MoveCost,
+  type PackPlan,
+  type PackProblem,
+  type PackState,
+  type UsesOfKit,
+} from '#core/pack'
 import { surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import {
   bestSplit,
@@ -26,7 +37,7 @@ export type BagsAndThings = Pick<Trip, 'bikes' | 'bench' | 'dials'>
 export function createSplitter() {
   let line: { id: LineId; points: RoadPoint[]; survey: Survey } | undefined
   let state: SplitState | undefined
-  let divided: { trip: Trip; laid: LedgerOfTrip; plan: SplitPlan } | undefined
+  let divided: { trip: Trip; laid: LedgerOfTrip; plan: SplitPlan; uses?: UsesOfKit } | undefined
   let packed: { bikeId: string; state: PackState }[] = []
 
   /**
@@ -63,10 +74,11 @@ export function createSplitter() {
   function pack({ bikes, bench, dials }: BagsAndThings): PackPlan[] | undefined {
     if (!divided) return undefined
     const { trip, laid, plan } = divided
-    packed = packOfTrip({ ...trip, bikes, bench, dials }, catalogue, laid, plan).map(({ bikeId, problem }) => ({
-      bikeId,
-      state: bestPacking(problem),
-    }))
+    divided.uses ??= usesOfKit(trip, laid, plan.counts)
+    packed = packOfTrip({ ...trip, bikes, bench, dials }, catalogue, divided.uses, plan).map(({ bikeId, problem }) => {
+      const before = packed.find((each) => each.bikeId === bikeId)?.state
+      return { bikeId, state: bestPacking(problem, before && asBefore(problem, before)) }
+    })
     return plansOf(
       packed.map(({ bikeId, state: there }) => ({
         bike: defined(bikes.find(({ id }) => id === bikeId)),
@@ -84,4 +96,13 @@ export function createSplitter() {
 
   return { split, costsOf, pack, movesFrom }
 }
+
+/** The same pieces where they were, bag by bag: a larger bag then never makes it worse. */
+function asBefore({ pieces, places }: PackProblem, before: PackState): readonly (readonly number[])[] | undefined {
+  const isSame =
+    JSON.stringify(pieces.map(({ thing }) => thing)) === JSON.stringify(before.problem.pieces.map(({ thing }) => thing))
+  if (!isSame) return undefined
+  return places.map(({ id }) => before.inPlaces[before.problem.places.findIndex((place) => place.id === id)] ?? [])
+}
+
 export type SplitterService = ReturnType<typeof createSplitter>

@@ -1,4 +1,4 @@
-import { bikeSchema, defaultFasteners, type Bike, type BikeKind, type Storage } from '#core/bike'
+import { bikeSchema, defaultFasteners, hungAnyway, type Bike, type BikeKind, type Storage } from '#core/bike'
 import { riderSchema, type Rider } from '#core/crew'
 import { surveyRoad, type Road } from '#core/road'
 import { rideSchema } from '#core/ride'
@@ -24,7 +24,7 @@ function filledIn(kind: BikeKind, id: string, change: Partial<Bike>): Bike {
 function hung(from: string, change: Partial<Storage> = {}): Storage {
   const bag = containers.find(({ id }) => id === from)
   if (!bag) throw new RangeError(`the catalogue has no "${from}"`)
-  return { ...bag, ...change }
+  return { ...hungAnyway(bag), ...change }
 }
 
 const fox = bikeFrom('gravel', 'fox')
@@ -64,7 +64,7 @@ const bikes: Bike[] = [
     camp: { tent: true, mat: true },
     storage: [
       hung('tool-roll'),
-      hung('pannier-pocket'),
+      hung('pannier-pocket', { massG: 0 }),
       hung('pannier', { name: 'Pannier, tent and pots in it', otherMl: 13_500 }),
       hung('handlebar-bag'),
     ],

@@ -56,6 +56,9 @@ export const storageSchema = z.object({
 })
 export type Storage = z.infer<typeof storageSchema>
 
+/** A bag as it hangs on a bike that has it anyway, where other things are in it: then it weighs nothing for the kit. */
+export const hungAnyway = (bag: Storage): Storage => (bag.otherMl > 0 ? { ...bag, massG: 0 } : bag)
+
 /** What things with shapes can fill of it, mL; below 0 where it holds more than it can. */
 export const roomMl = ({ volumeMl, fill, otherMl }: Pick<Storage, 'volumeMl' | 'fill' | 'otherMl'>): number =>
   fill * volumeMl - otherMl

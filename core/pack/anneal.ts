@@ -1,5 +1,5 @@
 import type { Stream } from '../simulate'
-import { nth } from '../validation'
+import { nth, numberAt } from '../validation'
 import type { PackState } from './pack-state'
 
 /** The heat at which it begins and ends, as shares of what the packing costs. */
@@ -30,10 +30,10 @@ export function anneal(state: PackState, numbers: Stream, steps: number): void {
     const heat = scale * heats.first * (heats.last / heats.first) ** (step / steps)
     const piece = whole(pieces.length)
     const other = whole(pieces.length)
-    const from = nth(state.placeOf, piece)
+    const from = numberAt(state.placeOf, piece)
     const rank = state.rankOf(piece)
     const isSwap = numbers.next() < 0.3
-    const to = isSwap ? nth(state.placeOf, other) : whole(places.length + 1) - 1
+    const to = isSwap ? numberAt(state.placeOf, other) : whole(places.length + 1) - 1
     if (to >= 0 && !state.goesIn(piece, to)) continue
     if (isSwap && (to === from || (from >= 0 && !state.goesIn(other, from)))) continue
     const otherRank = state.rankOf(other)

@@ -4,7 +4,7 @@ import { entry } from '../maths'
 import { indexLedger } from '../ledger'
 import { withPlanning, type Reference } from '../reference'
 import { kitProblem } from '../search'
-import { worksWith, type SplitPlan } from '../split'
+import { worksWith, type SplitPlan, type Work } from '../split'
 import type { Trip } from '../trip'
 import type { LedgerOfTrip } from '../trip-ledger'
 import { nth } from '../validation'
@@ -16,33 +16,56 @@ export interface PackOfBike {
   readonly problem: PackProblem
 }
 
+/** What is done on a trip with what all carry. */
+export interface UsesOfKit {
+  readonly works: readonly Work[]
+  readonly hoursPerGram: number
+}
+
+const riddenBikes = ({ bikes, crew }: Pick<Trip, 'bikes' | 'crew'>) =>
+  bikes.filter(({ id }) => crew.some(({ bikeId }) => bikeId === id))
+
 /**
- * What each bike of a trip carries, to be put into its bags. What is used how often comes from the ledger: whoever mends a bike
- * takes what is carried on it, and what it has not from the first of the crew who has.
+ * What is used how often, from the ledger of a trip; the bike of a work is its number among those that are ridden.
  *
- * @param laid the ledger of the trip
+ * @param counts how many of each thing of the bench all carry
+ */
+export function usesOfKit(
+  trip: Pick<Trip, 'bikes' | 'crew'>,
+  { ledger, notes }: LedgerOfTrip,
+  counts: readonly number[],
+): UsesOfKit {
+  const ridden = riddenBikes(trip)
+  const indexed = indexLedger(ledger)
+  const bikeOf = notes.map(({ bike }) => {
+    const at = ridden.findIndex(({ id }) => id === bike)
+    return at < 0 ? null : at
+  })
+  const always = Array.from({ length: ledger.legs }, () => 1)
+  const together = { problem: kitProblem(indexed), bikeOf, shares: ledger.events.map(() => always) }
+  return { works: worksWith(together, counts), hoursPerGram: indexed.hoursPerGram }
+}
+
+/**
+ * What each bike of a trip carries, to be put into its bags. Whoever mends a bike takes what is carried on it, and what it has
+ * not from the first of the crew who has.
+ *
+ * @param uses what is used how often
  * @param split who carries what
  */
 export function packOfTrip(
   trip: Trip,
   reference: Reference,
-  laid: LedgerOfTrip,
-  split: Pick<SplitPlan, 'riders' | 'counts'>,
+  { works, hoursPerGram }: UsesOfKit,
+  split: Pick<SplitPlan, 'riders'>,
 ): PackOfBike[] {
-  const { bikes, bench, crew } = trip
-  const ridden = bikes.filter(({ id }) => crew.some(({ bikeId }) => bikeId === id))
+  const { bench, crew } = trip
+  const ridden = riddenBikes(trip)
   const carried = ridden.map(({ id }) =>
     bench.map((_, item) =>
-      split.riders.reduce((sum, rider, r) => (nth(crew, r).bikeId === id ? sum + nth(rider.counts, item) : sum), 0),
+      split.riders.reduce((sum, { counts }, r) => (nth(crew, r).bikeId === id ? sum + nth(counts, item) : sum), 0),
     ),
   )
-  const indexed = indexLedger(laid.ledger)
-  const bikeOf = laid.notes.map(({ bike }) => {
-    const at = ridden.findIndex(({ id }) => id === bike)
-    return at < 0 ? null : at
-  })
-  const always = laid.ledger.events.map(() => Array.from({ length: laid.ledger.legs }, () => 1))
-  const works = worksWith({ problem: kitProblem(indexed), bikeOf, shares: always }, split.counts)
   const { packing } = withPlanning(reference, trip.dials.planning)
   return ridden.map(({ id, storage }, b) => {
     const pieces = bench.flatMap((thing, item) =>
@@ -58,10 +81,7 @@ export function packOfTrip(
       })
       return here.length > 0 ? [{ times, wants: here }] : []
     })
-    return {
-      bikeId: id,
-      problem: { pieces, places: storage, works: sameOnce(own), hoursPerGram: indexed.hoursPerGram, packing },
-    }
+    return { bikeId: id, problem: { pieces, places: storage, works: sameOnce(own), hoursPerGram, packing } }
   })
 }
 

@@ -24,34 +24,41 @@ export interface PackCosts {
   readonly outH: number
 }
 
+/** Where each of some rows begins, laid one after another, and where the last ends. */
+function begins(lengths: readonly number[]): Float64Array {
+  const starts = new Float64Array(lengths.length + 1)
+  lengths.forEach((length, i) => (starts[i + 1] = numberAt(starts, i) + length))
+  return starts
+}
+
 /** Pieces in the places of a bike, each place from its opening downwards. */
 export class PackState {
   /** For each place, the pieces in it, the first at its opening. */
   readonly inPlaces: number[][]
   /** For each piece its place; −1 where it is out. */
-  readonly placeOf: Int32Array
+  readonly placeOf: Float64Array
   private readonly room: Float64Array
   private readonly fitsBy: readonly (readonly boolean[])[]
   private readonly reachH: Float64Array
   private readonly digH: Float64Array
   private readonly unwrapH: number
   /** How many lie above each piece. */
-  private readonly rank: Int32Array
+  private readonly rank: Float64Array
   private readonly access: Float64Array
-  private readonly isWrapped: Uint8Array
+  private readonly isWrapped: Float64Array
   /** For each piece, those that it may be wound on or lie in. */
   private readonly hostsOf: readonly (readonly number[])[]
   /** For each piece and place, the grams that keep it whole there, beside nothing sharp and beside something sharp. */
   private readonly cureG: Float64Array
   /** Whether it has to be unwrapped there, in the same order. */
-  private readonly isCured: Uint8Array
+  private readonly isCured: Float64Array
   private readonly isSharp: Uint8Array
   /** The piece that each rides on; itself where it lies by itself. */
-  private readonly rides: Int32Array
-  private readonly deepest: Int32Array
-  private readonly wantedThere: Int32Array
+  private readonly rides: Float64Array
+  private readonly deepest: Float64Array
+  private readonly wantedThere: Float64Array
   /** The last work that each piece was counted for. */
-  private readonly wantedBy: Int32Array
+  private readonly wantedBy: Float64Array
   /** Places and works of which something has changed since they were last settled. */
   private readonly isStale: Uint8Array
   private readonly isWorkStale: Uint8Array
@@ -62,6 +69,10 @@ export class PackState {
   private readonly highIn: Float64Array
   private work = 0
   private readonly timesOf: Float64Array
+  /** The pieces that would do for each want, one want after another; where those of each begin, and the wants of each work. */
+  private readonly wanted: Float64Array
+  private readonly wantBegins: Float64Array
+  private readonly workBegins: Float64Array
   /** Pieces that are wanted for the same work, or are wound on another or lie in it, with that. */
   readonly together: readonly (readonly number[])[]
   /** How often each piece would be wanted if it were always the one that is taken. */
@@ -70,7 +81,7 @@ export class PackState {
   constructor(readonly problem: PackProblem) {
     const { pieces, places, works, packing } = problem
     this.inPlaces = places.map(() => [])
-    this.placeOf = new Int32Array(pieces.length).fill(-1)
+    this.placeOf = new Float64Array(pieces.length).fill(-1)
     this.room = Float64Array.from(places, roomMl)
     this.fitsBy = pieces.map((piece) =>
       places.map((place, c) => misfitOf(piece, place, numberAt(this.room, c)) === undefined),
@@ -94,15 +105,15 @@ export class PackState {
       places.flatMap((place) => [curesOf(piece, place, false), curesOf(piece, place, true)]),
     )
     this.cureG = Float64Array.from(each, gramsOf)
-    this.isCured = Uint8Array.from(each, (needed) => Number(isUndone(needed)))
+    this.isCured = Float64Array.from(each, (needed) => Number(isUndone(needed)))
     this.isSharp = Uint8Array.from(pieces, ({ handling }) => Number(handling.includes('sharp')))
-    this.rank = new Int32Array(pieces.length)
+    this.rank = new Float64Array(pieces.length)
     this.access = new Float64Array(pieces.length)
-    this.isWrapped = new Uint8Array(pieces.length)
-    this.rides = Int32Array.from(pieces, (_, p) => p)
-    this.deepest = new Int32Array(places.length)
-    this.wantedThere = new Int32Array(places.length)
-    this.wantedBy = new Int32Array(pieces.length).fill(-1)
+    this.isWrapped = new Float64Array(pieces.length)
+    this.rides = Float64Array.from(pieces, (_, p) => p)
+    this.deepest = new Float64Array(places.length)
+    this.wantedThere = new Float64Array(places.length)
+    this.wantedBy = new Float64Array(pieces.length).fill(-1)
     this.isStale = new Uint8Array(places.length).fill(1)
     this.isWorkStale = new Uint8Array(works.length).fill(1)
     this.worksOf = pieces.map((_, piece) =>
@@ -116,6 +127,10 @@ export class PackState {
         ? times * packing.hurry
         : times,
     )
+    const wants = works.flatMap((work) => work.wants)
+    this.wanted = Float64Array.from(wants.flat())
+    this.wantBegins = begins(wants.map(({ length }) => length))
+    this.workBegins = begins(works.map((work) => work.wants.length))
     const groups = [
       ...works.map(({ wants }) => wants.flatMap((any) => any.slice(0, 1))),
       ...this.hostsOf.flatMap((hosts, piece) => hosts.map((host) => [piece, host])),
@@ -147,7 +162,7 @@ export class PackState {
 
   /** Takes a piece out. */
   take(piece: number): void {
-    const before = nth(this.placeOf, piece)
+    const before = numberAt(this.placeOf, piece)
     if (before < 0) return
     const within = nth(this.inPlaces, before)
     within.splice(within.indexOf(piece), 1)
@@ -157,7 +172,7 @@ export class PackState {
 
   /** Where a piece lies, counted from the opening. */
   rankOf = (piece: number): number => {
-    const place = nth(this.placeOf, piece)
+    const place = numberAt(this.placeOf, piece)
     return place < 0 ? 0 : nth(this.inPlaces, place).indexOf(piece)
   }
 
@@ -187,22 +202,22 @@ export class PackState {
     this.settleRides(place)
     let used = 0
     for (const piece of nth(this.inPlaces, place))
-      if (nth(this.rides, piece) === piece) used += nth(this.problem.pieces, piece).volumeMl
+      if (numberAt(this.rides, piece) === piece) used += nth(this.problem.pieces, piece).volumeMl
     return used
   }
 
   /** The piece that another is wound on or lies in; nothing where it lies by itself. */
   ridesOn(piece: number): number | undefined {
-    const place = nth(this.placeOf, piece)
+    const place = numberAt(this.placeOf, piece)
     if (place < 0) return undefined
     this.settleRides(place)
-    const host = nth(this.rides, piece)
+    const host = numberAt(this.rides, piece)
     return host === piece ? undefined : host
   }
 
   /** What keeps a piece whole where it is. */
   curesOf(piece: number): Cure[] {
-    const place = nth(this.placeOf, piece)
+    const place = numberAt(this.placeOf, piece)
     if (place < 0 || this.ridesOn(piece) !== undefined) return []
     const { pieces, places } = this.problem
     return curesOf(nth(pieces, piece), nth(places, place), this.isAnySharpIn(place))
@@ -216,7 +231,7 @@ export class PackState {
     const within = nth(this.inPlaces, place)
     for (const piece of within) {
       const hosts = nth(this.hostsOf, piece)
-      if (hosts.length > 0) this.rides[piece] = hosts.find((host) => nth(this.placeOf, host) === place) ?? piece
+      if (hosts.length > 0) this.rides[piece] = hosts.find((host) => numberAt(this.placeOf, host) === place) ?? piece
     }
   }
 
@@ -233,18 +248,18 @@ export class PackState {
       let [curesG, highG, above] = [0, 0, 0]
       for (const piece of within) {
         highG += nth(pieces, piece).massG * height
-        if (nth(this.rides, piece) !== piece) continue
+        if (numberAt(this.rides, piece) !== piece) continue
         const at = (piece * places.length + place) * 2 + beside
         curesG += numberAt(this.cureG, at)
-        this.isWrapped[piece] = nth(this.isCured, at)
+        this.isWrapped[piece] = numberAt(this.isCured, at)
         this.rank[piece] = above++
         this.reach(piece, place)
       }
       for (const piece of within) {
-        const host = nth(this.rides, piece)
+        const host = numberAt(this.rides, piece)
         if (host === piece) continue
-        this.isWrapped[piece] = nth(this.isWrapped, host)
-        this.rank[piece] = nth(this.rank, host)
+        this.isWrapped[piece] = numberAt(this.isWrapped, host)
+        this.rank[piece] = numberAt(this.rank, host)
         this.reach(piece, place)
       }
       this.curesIn[place] = curesG
@@ -255,17 +270,22 @@ export class PackState {
   private reach(piece: number, place: number): void {
     this.access[piece] =
       numberAt(this.reachH, place) +
-      numberAt(this.digH, place) * nth(this.rank, piece) +
-      this.unwrapH * nth(this.isWrapped, piece)
+      numberAt(this.digH, place) * numberAt(this.rank, piece) +
+      this.unwrapH * numberAt(this.isWrapped, piece)
     for (const work of nth(this.worksOf, piece)) this.isWorkStale[work] = 1
   }
 
-  /** Of some pieces, the one that is nearest to hand; −1 where all are out. */
-  private nearestOf(any: readonly number[]): number {
-    let [nearest, least] = [-1, Infinity]
-    for (const piece of any)
-      if (nth(this.placeOf, piece) >= 0 && numberAt(this.access, piece) < least)
-        [nearest, least] = [piece, numberAt(this.access, piece)]
+  /** Of the pieces that would do for a want, the one that is nearest to hand; −1 where all are out. */
+  private nearestOf(want: number): number {
+    let nearest = -1
+    let least = Infinity
+    for (let i = numberAt(this.wantBegins, want); i < numberAt(this.wantBegins, want + 1); i++) {
+      const piece = numberAt(this.wanted, i)
+      const access = numberAt(this.access, piece)
+      if (numberAt(this.placeOf, piece) < 0 || access >= least) continue
+      nearest = piece
+      least = access
+    }
     return nearest
   }
 
@@ -275,22 +295,22 @@ export class PackState {
     this.wantedThere.fill(0)
     this.work++
     let hours = 0
-    for (const any of nth(this.problem.works, work).wants) {
-      const piece = this.nearestOf(any)
+    for (let want = numberAt(this.workBegins, work); want < numberAt(this.workBegins, work + 1); want++) {
+      const piece = this.nearestOf(want)
       if (piece < 0) continue
-      const host = nth(this.rides, piece)
+      const host = numberAt(this.rides, piece)
       // The same piece may serve twice, and what is wound on it comes out with it.
-      if (nth(this.wantedBy, host) === this.work) continue
+      if (numberAt(this.wantedBy, host) === this.work) continue
       this.wantedBy[host] = this.work
-      const place = nth(this.placeOf, piece)
-      hours += this.unwrapH * nth(this.isWrapped, piece)
-      this.wantedThere[place] = nth(this.wantedThere, place) + 1
-      this.deepest[place] = Math.max(nth(this.deepest, place), nth(this.rank, piece))
+      const place = numberAt(this.placeOf, piece)
+      hours += this.unwrapH * numberAt(this.isWrapped, piece)
+      this.wantedThere[place] = numberAt(this.wantedThere, place) + 1
+      this.deepest[place] = Math.max(numberAt(this.deepest, place), numberAt(this.rank, piece))
     }
     for (let place = 0; place < this.deepest.length; place++) {
-      const deepest = nth(this.deepest, place)
+      const deepest = numberAt(this.deepest, place)
       if (deepest < 0) continue
-      const above = deepest + 1 - nth(this.wantedThere, place)
+      const above = deepest + 1 - numberAt(this.wantedThere, place)
       hours += numberAt(this.reachH, place) + numberAt(this.digH, place) * above
     }
     return hours
@@ -300,9 +320,10 @@ export class PackState {
   uses(): { times: number; accessH: number }[] {
     this.settle()
     const times = new Float64Array(this.placeOf.length)
+    let want = 0
     for (const { wants, times: often } of this.problem.works)
-      for (const any of wants) {
-        const piece = this.nearestOf(any)
+      for (let i = 0; i < wants.length; i++) {
+        const piece = this.nearestOf(want++)
         if (piece >= 0) times[piece] = numberAt(times, piece) + often
       }
     return Array.from(times, (often, piece) => ({ times: often, accessH: numberAt(this.access, piece) }))
@@ -326,7 +347,7 @@ export class PackState {
       bagsG += nth(places, place).massG
     }
     for (let piece = 0; piece < this.placeOf.length; piece++)
-      if (nth(this.placeOf, piece) < 0) out += outH + numberAt(this.wantedTimes, piece)
+      if (numberAt(this.placeOf, piece) < 0) out += outH + numberAt(this.wantedTimes, piece)
     return {
       diggingH,
       curesG,

@@ -8,9 +8,11 @@ import type { PackProblem } from './problem'
 
 /** Costs that differ by less are the same. */
 const noticedH = 1e-9
-/** Steps for the root of all that could be done with one piece, and so often. */
-const stepsEach = 700
-const runs = 4
+/** Steps for the root of all that could be done with one piece, and so often at most. */
+const stepsEach = 400
+const runs = 12
+/** After so many that have found nothing better it is left as it is. */
+const vainRuns = 3
 /** The same numbers always. */
 const key = 20260612
 
@@ -44,7 +46,9 @@ export function bestPacking(problem: PackProblem, before?: readonly (readonly nu
   }
   const numbers = new Stream(key)
   const steps = stepsEach * Math.sqrt(problem.pieces.length * problem.places.length)
-  for (let run = 0; run < runs && steps > 0; run++) {
+  const mostRuns = problem.places.length > 1 && problem.pieces.length > 1 ? runs : 0
+  for (let run = 0, inVain = 0; run < mostRuns && inVain < vainRuns; run++) {
+    const before = least
     if (run % 2 === 0) state.restore(best)
     else {
       state.restore(problem.places.map(() => []))
@@ -52,6 +56,7 @@ export function bestPacking(problem: PackProblem, before?: readonly (readonly nu
     }
     anneal(state, numbers, steps)
     keep()
+    inVain = least < before - noticedH ? 0 : inVain + 1
   }
   state.restore(best)
   return state
@@ -80,7 +85,7 @@ function putAsBefore(state: PackState, before: readonly (readonly number[])[]): 
 
 /** Moves a piece to a place where it fits. @returns whether it did */
 function shift(state: PackState, piece: number, to: number): boolean {
-  const from = nth(state.placeOf, piece)
+  const from = numberAt(state.placeOf, piece)
   if (from === to || !state.goesIn(piece, to)) return false
   const rank = state.rankOf(piece)
   state.put(piece, to, state.rankFor(piece, to))
@@ -91,7 +96,7 @@ function shift(state: PackState, piece: number, to: number): boolean {
 
 /** Two pieces change places, where both fit and that costs less than now. @returns what the packing then costs, h */
 function swap(state: PackState, a: number, b: number, now: number): number {
-  const [placeA, placeB] = [nth(state.placeOf, a), nth(state.placeOf, b)]
+  const [placeA, placeB] = [numberAt(state.placeOf, a), numberAt(state.placeOf, b)]
   if (placeA === placeB) return now
   if ((placeB >= 0 && !state.goesIn(a, placeB)) || (placeA >= 0 && !state.goesIn(b, placeA))) return now
   const [rankA, rankB] = [state.rankOf(a), state.rankOf(b)]
@@ -123,8 +128,11 @@ function improve(state: PackState): number {
     for (const group of state.together)
       for (let place = 0; place < places.length; place++) cost = gather(state, group, place, cost)
     for (let piece = 0; piece < pieces.length; piece++)
-      if (nth(state.placeOf, piece) < 0) cost = makeRoom(state, piece, cost)
-    for (let place = 0; place < places.length; place++) cost = reorder(state, place, cost)
+      if (numberAt(state.placeOf, piece) < 0) cost = makeRoom(state, piece, cost)
+    for (let place = 0; place < places.length; place++) {
+      if (nth(places, place).massG > 0) cost = clear(state, place, cost)
+      cost = reorder(state, place, cost)
+    }
     isBetter = cost < before - noticedH
   }
   return cost
@@ -132,7 +140,7 @@ function improve(state: PackState): number {
 
 /** Puts a piece into the place where it costs least. */
 function relocate(state: PackState, piece: number, now: number): number {
-  const from = nth(state.placeOf, piece)
+  const from = numberAt(state.placeOf, piece)
   const rank = state.rankOf(piece)
   let [best, least] = [from, now]
   for (let to = 0; to < state.problem.places.length; to++) {
@@ -147,7 +155,7 @@ function relocate(state: PackState, piece: number, now: number): number {
 
 /** Puts pieces that go together into one place, where that costs less. */
 function gather(state: PackState, group: readonly number[], place: number, now: number): number {
-  const moved = group.filter((piece) => nth(state.placeOf, piece) !== place)
+  const moved = group.filter((piece) => numberAt(state.placeOf, piece) !== place)
   if (moved.length < 2 || !moved.every((piece) => state.goesIn(piece, place))) return now
   const kept = state.kept()
   for (const piece of moved) state.put(piece, place, state.rankFor(piece, place))
@@ -176,6 +184,33 @@ function makeRoom(state: PackState, piece: number, now: number): number {
         state.restore(kept)
       }
   }
+  return now
+}
+
+/** Leaves a bag that weighs something at home, where all that is in it goes elsewhere and that costs less. */
+function clear(state: PackState, place: number, now: number): number {
+  const { pieces, places } = state.problem
+  const kept = state.kept()
+  const moved = [...nth(state.inPlaces, place)].sort((a, b) => nth(pieces, b).volumeMl - nth(pieces, a).volumeMl)
+  for (const piece of moved) {
+    let [best, least] = [-1, Infinity]
+    for (let to = 0; to < places.length; to++) {
+      if (to === place || (nth(state.inPlaces, to).length === 0 && nth(places, to).massG > 0)) continue
+      const rank = state.rankOf(piece)
+      if (!shift(state, piece, to)) continue
+      const cost = state.costH
+      if (cost < least) [best, least] = [to, cost]
+      state.put(piece, place, rank)
+    }
+    if (best < 0) {
+      state.restore(kept)
+      return now
+    }
+    shift(state, piece, best)
+  }
+  const cost = state.costH
+  if (moved.length > 0 && cost < now - noticedH) return cost
+  state.restore(kept)
   return now
 }
 

@@ -43,6 +43,7 @@ export function bagsFor(
   containers: readonly Storage[],
 ): BagFor[] {
   return containers
+    .map((bag) => ({ ...bag, otherMl: 0 }))
     .filter((bag) => hasPlaceFor(bike, bag) && misfitOf(piece, bag, roomMl(bag)) === undefined)
     .map((bag) => ({ bag, hours: bag.massG * state.problem.hoursPerGram + (times * bag.reachMin) / 60 }))
     .sort((a, b) => a.hours - b.hours)

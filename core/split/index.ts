@@ -1,5 +1,5 @@
 export * from './apart'
-export { worksWith } from './fetching'
+export { worksWith, type Work } from './fetching'
 export * from './problem'
 export * from './unevenness'
 export * from './split-state'

@@ -42,6 +42,16 @@ export const customary = {
     metric: { unit: 'h', per: 1, decimals: 2 },
     imperial: { unit: 'h', per: 1, decimals: 2 },
   },
+  minutes: {
+    quantity: 'time',
+    metric: { unit: 'min', per: 1 / 60, decimals: 1 },
+    imperial: { unit: 'min', per: 1 / 60, decimals: 1 },
+  },
+  seconds: {
+    quantity: 'time',
+    metric: { unit: 's', per: 1 / 3600, decimals: 0 },
+    imperial: { unit: 's', per: 1 / 3600, decimals: 0 },
+  },
   speed: {
     quantity: 'speed',
     metric: { unit: 'km/h', per: 1, decimals: 1 },

@@ -31,6 +31,13 @@ const changes: Record<string, (trip: Trip, n: number) => Trip> = {
     ...trip,
     bench: trip.bench.map((thing, i) => (i === n ? { ...thing, carriedBy: { [trip.crew[0]?.id ?? '']: 1 } } : thing)),
   }),
+  'bags, and where things are packed': (trip, n) => ({
+    ...trip,
+    bikes: trip.bikes.map((bike) => ({ ...bike, storage: bike.storage.slice(n % 3) })),
+    bench: trip.bench.map((thing, i) =>
+      i === n ? { ...thing, packedIn: [{ bikeId: 'fox', storageId: 'seat-pack', count: 1 }], volumeMl: 10 + n } : thing,
+    ),
+  }),
   'another name': (trip, n) => ({ ...trip, name: `trip ${n}` }),
 }
 

@@ -50,7 +50,7 @@ it('hardly ever costs more in a larger bag', { timeout: 600_000 }, () => {
     if (more > 1e-6) worse++
     worst = Math.max(worst, more)
   }
-  expect(worst).toBeLessThan(0.03)
+  expect(worse).toBeLessThanOrEqual(0.03 * bikes)
   said.push(
     `With one bag of ${bikes} bikes made larger, a packing found anew costs more on ${worse} of them, by ${inWords(worst)} at most; one begun with what there was never does.`,
   )

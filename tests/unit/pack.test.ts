@@ -12,6 +12,7 @@ import {
   packOfTrip,
   PackState,
   plansOf,
+  usesOfKit,
   type PackPiece,
   type PackProblem,
 } from '#core/pack'
@@ -320,8 +321,9 @@ describe('the packing of a trip', () => {
   const laid = ledgerOfTrip(demo, survey, catalogue)
   const { counts } = bestKit(indexLedger(laid.ledger))
   const split = splitPlanOf(bestSplit(splitOfTrip(demo, survey, catalogue, laid, counts)))
+  const uses = usesOfKit(demo, laid, split.counts)
   const packed = (trip: Trip) =>
-    packOfTrip(trip, catalogue, laid, split).map(({ bikeId, problem: ofBike }) => ({
+    packOfTrip(trip, catalogue, uses, split).map(({ bikeId, problem: ofBike }) => ({
       bikeId,
       problem: ofBike,
       state: bestPacking(ofBike),
@@ -371,7 +373,7 @@ describe('the packing of a trip', () => {
     const [first] = packOfTrip(
       { ...demo, dials: { ...demo.dials, planning: { 'packing.dig': 30 } } },
       catalogue,
-      laid,
+      uses,
       split,
     )
     expect(first?.problem.packing).toEqual({ ...usualPacking, dig: 30 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
-import { storageSchema, type Bike, type Storage } from '#core/bike'
+import { hungAnyway, storageSchema, type Bike, type Storage } from '#core/bike'
 import { hasPlaceFor } from '#core/pack'
 import { amountInWords } from '#wording'
 import { computed } from 'vue'
@@ -23,7 +23,7 @@ const room = ({ volumeMl, otherMl }: Storage) =>
     ? `${amountInWords(volumeMl, 'volume', system.value)}, ${amountInWords(otherMl, 'volume', system.value)} of that taken`
     : amountInWords(volumeMl, 'volume', system.value)
 function add(bag: Storage) {
-  emit('add', bag)
+  emit('add', hungAnyway(bag))
   emit('close')
 }
 </script>
@@ -49,7 +49,9 @@ function add(bag: Storage) {
                   >{{ room(bag) }}; things up to {{ amountInWords(bag.longestMm, 'length', system) }}</span
                 ></span
               >
-              <span class="figures shrink-0 text-sm text-soft">{{ bag.massG > 0 ? grams(bag.massG) : '' }}</span>
+              <span class="figures shrink-0 text-sm text-soft">{{
+                bag.otherMl > 0 ? 'on it anyway' : bag.massG > 0 ? grams(bag.massG) : ''
+              }}</span>
             </button>
           </li>
         </ul>

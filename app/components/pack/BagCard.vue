@@ -61,7 +61,7 @@ onBeforeUnmount(() => sortable?.destroy())
 <template>
   <section
     :id="`bag-${bike.id}-${bag.id}`"
-    class="flex min-w-0 break-inside-avoid flex-col rounded border bg-paper"
+    class="mb-3 break-inside-avoid rounded border bg-paper"
     :class="picked ? 'border-brass ring-1 ring-brass' : 'border-line'"
     :aria-label="bag.name"
   >
@@ -79,8 +79,8 @@ onBeforeUnmount(() => sortable?.destroy())
       </div>
       <p class="text-xs text-soft">{{ bag.place }}</p>
       <div class="relative mt-1.5 flex h-2.5 overflow-hidden rounded-xs border border-line" aria-hidden="true">
-        <span class="bg-well" :style="{ width: share(bag.otherMl) }" />
-        <span class="bg-sand" :style="{ width: share(place?.usedMl ?? 0) }" />
+        <span class="bg-brass-wash" :style="{ width: share(bag.otherMl) }" />
+        <span class="bg-brass" :style="{ width: share(place?.usedMl ?? 0) }" />
       </div>
       <p class="mt-1 flex justify-between gap-2 text-xs text-soft">
         <span class="figures"
@@ -93,12 +93,7 @@ onBeforeUnmount(() => sortable?.destroy())
       <BagFields :bag="bag" @change="edits.changeBag(bike, $event)" />
       <button type="button" class="button mt-3" @click="edits.removeBag(bike, bag)">Take it off the bike</button>
     </div>
-    <ul
-      ref="list"
-      class="mt-1.5 min-h-9 flex-1 border-t border-line pb-1"
-      :data-bag="bag.id"
-      :aria-label="`In ${bag.name}`"
-    >
+    <ul ref="list" class="mt-1.5 min-h-9 border-t border-line pb-1" :data-bag="bag.id" :aria-label="`In ${bag.name}`">
       <LayerRow
         v-for="layer in layers"
         :key="keyOf(layer.thing)"

@@ -88,7 +88,7 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
     <MeasureField
       label="Time to open it"
       :model-value="bag.reachMin / 60"
-      amount="time"
+      amount="minutes"
       :most="1"
       @update:model-value="$event !== null && set({ reachMin: $event * 60 })"
     />

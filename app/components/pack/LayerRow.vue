@@ -64,7 +64,7 @@ function onKey(event: KeyboardEvent) {
   <li
     :id="`packed-${bike.id}-${thing.id}`"
     :data-thing="thing.id"
-    class="border-b border-line/60 last:border-b-0"
+    class="list-none border-b border-line/60 last:border-b-0"
     :class="opened ? 'bg-petrol-wash/50' : ''"
   >
     <div class="flex items-stretch">

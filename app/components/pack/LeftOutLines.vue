@@ -3,26 +3,38 @@ import type { Bike } from '#core/bike'
 import type { LeftOut } from '#core/pack'
 import { nth } from '#core/validation'
 import { hoursInWords, noRoomInWords } from '#wording'
-import { NuxtLink } from '#components'
 import { usePackEdits } from '../../composables/usePackEdits'
+import { useSplitEdits } from '../../composables/useSplitEdits'
+import { useSplit } from '../../stores/split'
 import { useTripStore } from '../../stores/trip'
 import { useView } from '../../stores/view'
 
 /** What goes into no bag of a bike, why, and the ways out. */
-defineProps<{ bike: Bike; out: readonly LeftOut[] }>()
+const props = defineProps<{ bike: Bike; out: readonly LeftOut[] }>()
 const emit = defineEmits<{ measure: [thingId: string] }>()
 const store = useTripStore()
+const split = useSplit()
 const edits = usePackEdits()
+const splitEdits = useSplitEdits()
 const { grams, system } = useView()
 
 const thingOf = (item: number) => nth(store.openTrip.bench, item)
 const bagName = (bikeId: string, storageId: string) =>
   store.openTrip.bikes.find(({ id }) => id === bikeId)?.storage.find(({ id }) => id === storageId)?.name ?? ''
-const ridersOf = (bikeId: string) =>
-  store.openTrip.crew
-    .filter((rider) => rider.bikeId === bikeId)
-    .map(({ name }) => name)
-    .join(' and ')
+/** One rider of each other bike that has room. */
+const riderWithRoom = ({ elsewhere }: LeftOut) =>
+  store.openTrip.crew.flatMap((rider, r) => {
+    const isFirst = store.openTrip.crew.findIndex(({ bikeId }) => bikeId === rider.bikeId) === r
+    const room = elsewhere.find(({ bikeId }) => bikeId === rider.bikeId)
+    return room && isFirst ? [{ rider, bag: bagName(room.bikeId, room.storageId) }] : []
+  })
+function give({ thing }: LeftOut, to: string) {
+  const from = store.openTrip.crew.find(
+    ({ id, bikeId }) =>
+      bikeId === props.bike.id && (split.plan?.riders.find((load) => load.id === id)?.counts[thing] ?? 0) > 0,
+  )
+  if (from) splitEdits.give(thingOf(thing), from.id, to)
+}
 </script>
 
 <template>
@@ -44,15 +56,17 @@ const ridersOf = (bikeId: string) =>
             <span
               >{{ bag.name }}
               <span class="text-soft"
-                >{{ bag.massG > 0 ? `${grams(bag.massG)}, ` : '' }}costs {{ hoursInWords(hours) }}</span
+                >{{ bag.massG > 0 ? `${grams(bag.massG)}, ` : '' }}{{ hoursInWords(hours) }} on the trip</span
               ></span
             >
           </button>
         </li>
-        <li v-for="{ bikeId, storageId } in left.elsewhere" :key="`${bikeId}/${storageId}`" class="self-center text-sm">
-          <NuxtLink :to="`/trips/${store.id}/split`" class="underline"
-            >room in {{ bagName(bikeId, storageId) }}: give it to {{ ridersOf(bikeId) }}</NuxtLink
-          >
+        <li v-for="{ rider, bag } in riderWithRoom(left)" :key="rider.id">
+          <button type="button" class="button text-left" @click="give(left, rider.id)">
+            <span
+              >give it to {{ rider.name }} <span class="text-soft">room in {{ bag }}</span></span
+            >
+          </button>
         </li>
         <li class="self-center">
           <button

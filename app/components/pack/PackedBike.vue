@@ -3,6 +3,7 @@ import { mostStorage, type Bike } from '#core/bike'
 import type { PackPlan } from '#core/pack'
 import { hoursInWords } from '#wording'
 import { Plus } from '@lucide/vue'
+import { useMediaQuery } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import { usePackEdits } from '../../composables/usePackEdits'
 import { useTripStore } from '../../stores/trip'
@@ -26,6 +27,12 @@ const isAnyKept = computed(() =>
   store.openTrip.bench.some(({ packedIn }) => packedIn.some(({ bikeId }) => bikeId === props.bike.id)),
 )
 const placeOf = (storageId: string) => props.plan?.places.find((place) => place.storageId === storageId)
+/** One below the other on a phone, else in two columns that stay as they are while a piece is dragged. */
+const isPhone = useMediaQuery('(max-width: 639px)')
+const columns = computed(() => {
+  const { storage } = props.bike
+  return isPhone.value ? [storage] : [0, 1].map((column) => storage.filter((_, i) => i % 2 === column))
+})
 const curesG = computed(() => props.plan?.costs.curesG ?? 0)
 async function pick(storageId: string) {
   picked.value = picked.value === storageId ? '' : storageId
@@ -68,26 +75,28 @@ async function pick(storageId: string) {
       :out="plan.out"
       @measure="emit('measure', $event)"
     />
-    <div class="mt-2 grid items-start gap-3 lg:grid-cols-[minmax(0,2fr)_minmax(0,3fr)]">
+    <div class="mt-2">
       <PackedPicture
-        class="mx-auto max-h-40 sm:max-h-56 lg:max-h-72 print:hidden"
+        class="mx-auto mb-3 max-h-44 sm:max-h-60 print:hidden"
         :bike="bike"
         :plan="plan"
         :picked="picked"
         @pick="pick"
       />
-      <div v-if="bike.storage.length > 0" class="grid items-start gap-3 sm:grid-cols-2">
-        <BagCard
-          v-for="bag in bike.storage"
-          :key="bag.id"
-          :bike="bike"
-          :bag="bag"
-          :place="placeOf(bag.id)"
-          :picked="picked === bag.id"
-          :opened="opened"
-          @open="emit('open', $event)"
-          @measure="emit('measure', $event)"
-        />
+      <div v-if="bike.storage.length > 0" class="flex items-start gap-3">
+        <div v-for="(column, i) in columns" :key="i" class="min-w-0 flex-1">
+          <BagCard
+            v-for="bag in column"
+            :key="bag.id"
+            :bike="bike"
+            :bag="bag"
+            :place="placeOf(bag.id)"
+            :picked="picked === bag.id"
+            :opened="opened"
+            @open="emit('open', $event)"
+            @measure="emit('measure', $event)"
+          />
+        </div>
       </div>
       <p v-else class="max-w-prose text-sm text-soft">
         No bag on it yet: hang one on with “A bag”, and what {{ riders.map(({ name }) => name).join(' and ') }}

@@ -70,7 +70,7 @@ const frame = computed(() => {
         :width="bag.widthMm"
         :height="bag.other * bag.heightMm"
         rx="12"
-        class="fill-well"
+        class="fill-brass-wash"
       />
       <rect
         :x="-bag.widthMm / 2"
@@ -78,7 +78,7 @@ const frame = computed(() => {
         :width="bag.widthMm"
         :height="bag.kit * bag.heightMm"
         rx="8"
-        class="fill-sand"
+        class="fill-brass"
       />
       <rect
         :x="-bag.widthMm / 2"

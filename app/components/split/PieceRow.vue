@@ -67,7 +67,11 @@ function toggle() {
 </script>
 
 <template>
-  <li :data-thing="thing.id" class="border-b border-line/60 last:border-b-0" :class="opened ? 'bg-petrol-wash/50' : ''">
+  <li
+    :data-thing="thing.id"
+    class="list-none border-b border-line/60 last:border-b-0"
+    :class="opened ? 'bg-petrol-wash/50' : ''"
+  >
     <div class="flex items-stretch">
       <span
         v-if="others.length > 0"

@@ -32,10 +32,10 @@ const amounts: Record<PlanningKind, Amount> = {
   hands: 'share',
   works: 'share',
   awkward: 'share',
-  fetch: 'time',
+  fetch: 'minutes',
   uneven: 'share',
-  dig: 'time',
-  unwrap: 'time',
+  dig: 'seconds',
+  unwrap: 'minutes',
   hurry: 'number',
   high: 'share',
   tapeG: 'mass',
@@ -46,7 +46,14 @@ const amounts: Record<PlanningKind, Amount> = {
 }
 const amount = computed(() => amounts[props.value.kind])
 /** Minutes of the reference are hours to the field, which takes "25 min"; years are months. */
-const scales: Partial<Record<PlanningKind, number>> = { minutes: 60, fetch: 60, unwrap: 60, dig: 3600, sealedY: 1 / 12, openedY: 1 / 12 }
+const scales: Partial<Record<PlanningKind, number>> = {
+  minutes: 60,
+  fetch: 60,
+  unwrap: 60,
+  dig: 3600,
+  sealedY: 1 / 12,
+  openedY: 1 / 12,
+}
 const scale = computed(() => scales[props.value.kind] ?? 1)
 const own = computed(() => store.openTrip.dials.planning[props.value.key])
 const isMoney = computed(() => props.value.kind === 'price')
