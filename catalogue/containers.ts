@@ -28,3 +28,10 @@ const written: z.input<typeof storageSchema>[] = [
 ]
 
 export const containers: Storage[] = z.array(storageSchema).parse(written)
+
+/** Bags that usually go together, to begin with. */
+export const bagSets: readonly { readonly name: string; readonly bags: readonly string[] }[] = [
+  { name: 'Bags strapped on', bags: ['half-frame-bag', 'seat-pack', 'top-tube-bag'] },
+  { name: 'Panniers', bags: ['pannier', 'pannier-pocket', 'handlebar-bag'] },
+  { name: 'Only a saddle bag', bags: ['saddle-bag-large'] },
+]

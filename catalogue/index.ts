@@ -35,5 +35,6 @@ export const catalogue: Reference = {
 }
 
 export { bikeFrom, bikeStarts } from './bikes'
+export { bagSets } from './containers'
 export { placeWords } from './place-words'
 export { ofStrangers } from './strangers'

@@ -63,10 +63,18 @@ export function usePackEdits() {
     const bench = packedWhereThereIs(store.openTrip.bench, bikes)
     store.edit(label, bench === store.openTrip.bench ? { bikes } : { bikes, bench })
   }
-  /** Hangs a bag of the catalogue, or one of one's own, on a bike. */
-  function addBag(bike: Bike, bag: Storage) {
-    if (bike.storage.length >= mostStorage) return
-    hang(bike, [...bike.storage, { ...bag, id: crypto.randomUUID().slice(0, 8) }], `hang ${bag.name} on ${bike.name}`)
+  /** Hangs bags of the catalogue, or of one's own, on a bike, as many as there is room for. */
+  function addBags(bike: Bike, bags: readonly Storage[]) {
+    const added = bags
+      .slice(0, mostStorage - bike.storage.length)
+      .map((bag) => ({ ...bag, id: crypto.randomUUID().slice(0, 8) }))
+    const [first] = added
+    if (!first) return
+    hang(
+      bike,
+      [...bike.storage, ...added],
+      `hang ${added.length > 1 ? `${added.length} bags` : first.name} on ${bike.name}`,
+    )
   }
   function changeBag(bike: Bike, bag: Storage) {
     hang(
@@ -83,5 +91,5 @@ export function usePackEdits() {
     )
   }
 
-  return { put, keep, letGo, packAnew, addBag, changeBag, removeBag }
+  return { put, keep, letGo, packAnew, addBags, changeBag, removeBag }
 }

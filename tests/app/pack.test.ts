@@ -120,14 +120,23 @@ describe('what is done to a packing', () => {
     expect(useTripStore().openTrip.bench.every(({ packedIn }) => packedIn.length === 0)).toBe(true)
   })
   it('hangs bags on and takes them off, with nothing left in what is gone', () => {
-    const { keep, addBag, changeBag, removeBag } = usePackEdits()
+    const { keep, addBags, changeBag, removeBag } = usePackEdits()
     const bag = nth(catalogue.containers, 0)
-    addBag(bike(), bag)
+    addBags(bike(), [bag])
     const added = nth(bike().storage, bike().storage.length - 1)
     expect(added).toEqual({ ...bag, id: added.id })
     expect(added.id).not.toBe(bag.id)
     changeBag(bike(), { ...added, volumeMl: 800 })
     expect(bike().storage.at(-1)?.volumeMl).toBe(800)
+    addBags(
+      bike(),
+      Array.from({ length: 20 }, () => bag),
+    )
+    expect(bike().storage).toHaveLength(12)
+    expect(new Set(bike().storage.map(({ id }) => id)).size).toBe(12)
+    addBags(bike(), [bag])
+    expect(bike().storage).toHaveLength(12)
+    useTripStore().undo()
     keep(thing(pump), bike(), pocket)
     removeBag(bike(), nth(bike().storage, 1))
     expect(thing(pump).packedIn).toEqual([])

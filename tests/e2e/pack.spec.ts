@@ -147,6 +147,9 @@ test('from no bag at all: one is hung on, filled in, and taken off again', async
   })
   await box.getByRole('button', { name: 'Take it off the bike' }).click()
   await expect(page.getByText('No bag on it yet')).toBeVisible()
+  await page.getByRole('button', { name: 'Panniers', exact: true }).click()
+  await expect(bag(page, 'Pocket of a pannier')).toBeVisible()
+  await expect(page.getByRole('list', { name: /^Goes into no bag/ })).toHaveCount(0)
 })
 
 test('what is put somewhere survives two windows, a bag that is taken off, and going out and in', async ({

@@ -52,7 +52,7 @@ function give({ thing }: LeftOut, to: string) {
       </ul>
       <ul class="mt-1.5 flex flex-wrap gap-1.5 print:hidden" aria-label="Ways out">
         <li v-for="{ bag, hours } in left.bags" :key="bag.id">
-          <button type="button" class="button text-left" @click="edits.addBag(bike, bag)">
+          <button type="button" class="button text-left" @click="edits.addBags(bike, [bag])">
             <span
               >{{ bag.name }}
               <span class="text-soft"

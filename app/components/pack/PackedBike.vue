@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { mostStorage, type Bike } from '#core/bike'
-import type { PackPlan } from '#core/pack'
+import { bagSets, catalogue } from '#catalogue'
+import { hungAnyway, mostStorage, type Bike } from '#core/bike'
+import { hasPlaceFor, type PackPlan } from '#core/pack'
+import { defined } from '#core/validation'
 import { hoursInWords } from '#wording'
 import { Plus } from '@lucide/vue'
 import { useMediaQuery } from '@vueuse/core'
@@ -33,6 +35,13 @@ const columns = computed(() => {
   const { storage } = props.bike
   return isPhone.value ? [storage] : [0, 1].map((column) => storage.filter((_, i) => i % 2 === column))
 })
+/** Sets of bags that this bike has places for. */
+const sets = computed(() =>
+  bagSets.flatMap(({ name, bags }) => {
+    const found = bags.map((id) => defined(catalogue.containers.find((bag) => bag.id === id)))
+    return found.every((bag) => hasPlaceFor(props.bike, bag)) ? [{ name, bags: found.map(hungAnyway) }] : []
+  }),
+)
 const curesG = computed(() => props.plan?.costs.curesG ?? 0)
 async function pick(storageId: string) {
   picked.value = picked.value === storageId ? '' : storageId
@@ -100,9 +109,20 @@ async function pick(storageId: string) {
       </div>
       <p v-else class="max-w-prose text-sm text-soft">
         No bag on it yet: hang one on with “A bag”, and what {{ riders.map(({ name }) => name).join(' and ') }}
-        {{ riders.length > 1 ? 'carry' : 'carries' }} is packed into it.
+        {{ riders.length > 1 ? 'carry' : 'carries' }} is packed into it. Or begin with what many hang on:
+        <span class="mt-2 flex flex-wrap gap-2 print:hidden">
+          <button
+            v-for="{ name, bags } in sets"
+            :key="name"
+            type="button"
+            class="button"
+            @click="edits.addBags(bike, bags)"
+          >
+            {{ name }}
+          </button>
+        </span>
       </p>
     </div>
-    <AddBagDialog v-if="isAdding" :bike="bike" @close="isAdding = false" @add="edits.addBag(bike, $event)" />
+    <AddBagDialog v-if="isAdding" :bike="bike" @close="isAdding = false" @add="edits.addBags(bike, [$event])" />
   </section>
 </template>
