@@ -11,7 +11,7 @@ interface Picture {
   readonly arrange: (page: Page) => Promise<void>
 }
 
-async function demo(page: Page, key: 'r' | 'k' | 'c' | 'b' | 'w'): Promise<void> {
+async function demo(page: Page, key: 'r' | 'k' | 'c' | 'b' | 'w' | 'p'): Promise<void> {
   await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
   await page.getByRole('link', { name: /Across the Quern, June/ }).click()
   await page.getByText('stranded').filter({ visible: true }).waitFor()
@@ -84,16 +84,6 @@ const pictures: Picture[] = [
       await page.getByRole('list', { name: 'The best kits by mass' }).waitFor()
       await page.getByRole('button', { name: 'Prove how low it could lie' }).click({ timeout: 60_000 })
       await page.getByText(/^Proved: of none/).waitFor({ timeout: 240_000 })
-    },
-  },
-  {
-    name: 'weigh-kits',
-    arrange: async (page) => {
-      await demo(page, 'w')
-      await page.getByRole('button', { name: 'Kits', exact: true }).click()
-      await page.getByRole('button', { name: 'Add it' }).click()
-      await page.locator('table[aria-busy=false]').getByText('±').nth(8).waitFor({ timeout: 60_000 })
-      await toTop(page.getByRole('region', { name: 'Kits side by side' }))
     },
   },
   {
@@ -173,6 +163,16 @@ const pictures: Picture[] = [
   { name: 'road-small', small: true, arrange: (page) => demo(page, 'r') },
   { name: 'weigh-small', small: true, arrange: (page) => demo(page, 'w') },
   // The last of all: it changes the demo's trip.
+  {
+    name: 'pack',
+    arrange: async (page) => {
+      await demo(page, 'p')
+      await page.locator('[data-sums]').first().waitFor({ timeout: 60_000 })
+      await page.getByText(/^Packing/).waitFor({ state: 'detached' })
+      await page.getByRole('button', { name: /^Frame bag, half/ }).click()
+      await toTop(page.getByRole('region', { name: 'The Fox, gravel' }))
+    },
+  },
   {
     name: 'split',
     arrange: async (page) => {
