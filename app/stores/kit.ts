@@ -256,6 +256,10 @@ export const useKitStore = defineStore('kit', () => {
         isAsked = false
         return answer
       },
+      /** Asks whoever is at work, after what was asked before; nothing where nobody is. An answer that is cut off never comes. */
+      async askBeside<T>(question: (service: Remote<Service>) => Promise<T>): Promise<T | undefined> {
+        return mine && question(mine.service)
+      },
       stop,
     }
   }
@@ -564,15 +568,15 @@ export const useKitStore = defineStore('kit', () => {
 
   /** What changes of the split that was found last would cost. */
   const costsOfShifts = (changes: readonly (readonly Shift[])[]): Promise<ShiftCosts[] | undefined> =>
-    splitting.ask((service) => service.costsOf(changes))
+    splitting.askBeside((service) => service.costsOf(changes))
 
   /** Where everything of the split that was found last is packed. */
   const packAll = ({ bikes, bench, dials }: Trip): Promise<PackPlan[] | undefined> =>
-    splitting.ask((service) => service.pack({ bikes, bench, dials }))
+    splitting.askBeside((service) => service.pack({ bikes, bench, dials }))
 
   /** What other places would cost for a piece of what was packed last. */
-  const movesFrom = (bikeId: string, thing: number, from: string | null): Promise<MoveCost[]> =>
-    splitting.ask((service) => service.movesFrom(bikeId, thing, from))
+  const movesFrom = (bikeId: string, thing: number, from: string | null): Promise<MoveCost[] | undefined> =>
+    splitting.askBeside((service) => service.movesFrom(bikeId, thing, from))
 
   /** Asks about a whole trip; the line of its road is sent only where it is not at hand. */
   function askAbout(

@@ -4,15 +4,18 @@ import { bulkOf, thingSchema, usualPacking, type Thing } from '#core/bench'
 import { bikeSchema, roomMl, storageSchema, type Storage } from '#core/bike'
 import { indexLedger } from '#core/ledger'
 import {
+  bagsFor,
   bestPacking,
   cautionsFor,
   curesOf,
   hasPlaceFor,
   misfitOf,
+  movesOf,
   packOfTrip,
   PackState,
   plansOf,
   usesOfKit,
+  whyNot,
   type PackPiece,
   type PackProblem,
 } from '#core/pack'
@@ -272,6 +275,27 @@ describe('what does not fit', () => {
       { thing: 1, count: 1, why: [{ storageId: 'tin', why: 'full', by: 30 }], bags: [], elsewhere: [] },
     ])
   })
+  it('is too thick, too large or goes into no tube at all, by so much', () => {
+    const tube = bag('tube', { boreMm: 20, volumeMl: 60, fill: 1, otherMl: 10 })
+    const state = bestPacking(problem({ places: [tube] }))
+    expect(whyNot(state, piece(0, { boreMm: 24 }))).toEqual([{ storageId: 'tube', why: 'too thick', by: 4 }])
+    expect(whyNot(state, piece(0))).toEqual([{ storageId: 'tube', why: 'too thick', by: null }])
+    expect(whyNot(state, piece(0, { boreMm: 8, volumeMl: 65 }))).toEqual([
+      { storageId: 'tube', why: 'too large', by: 15 },
+    ])
+    expect(whyNot(state, piece(0, { boreMm: 8, volumeMl: 50 }))).toEqual([])
+  })
+  it('is weighed against a bag by its whole weight, empty, and by how often it is opened', () => {
+    const state = packed([pump])
+    const clip = bag('clip', { place: 'strapped to the frame', longestMm: 340, massG: 15, reachMin: 2 })
+    const roll = bag('roll', { place: 'under the saddle', longestMm: 240, massG: 80, otherMl: 900, volumeMl: 1000 })
+    const rack = bag('rack', { place: 'on the rack', longestMm: 400 })
+    const bare = { ...bike, racks: { rear: false, front: false } }
+    expect(bagsFor(state, pump, 3, bare, [roll, rack, clip])).toEqual([
+      { bag: clip, hours: expect.closeTo(15 / 500 + (3 * 2) / 60, 12) },
+      { bag: { ...roll, otherMl: 0 }, hours: expect.closeTo(80 / 500, 12) },
+    ])
+  })
   it('may go to another bike that has room', () => {
     const other = { ...bike, id: 'c', storage: [bag('roll', { longestMm: 240 })] }
     const there = bestPacking(problem({ places: other.storage }))
@@ -283,6 +307,50 @@ describe('what does not fit', () => {
       [],
     )
     expect(plan?.out[0]?.elsewhere).toEqual([{ bikeId: 'c', storageId: 'roll' }])
+  })
+})
+
+describe('another place for a piece', () => {
+  const places = [
+    bag('near', { reachMin: 1 }),
+    bag('far', { reachMin: 4 }),
+    bag('small', { volumeMl: 90 }),
+    bag('full', { volumeMl: 150 }),
+    bag('short', { longestMm: 40 }),
+  ]
+  const state = new PackState(
+    problem({
+      pieces: [piece(3), piece(4, { volumeMl: 80 }), piece(5, { stays: 0 }), piece(6)],
+      places,
+      works: [{ times: 6, wants: [[0]] }],
+    }),
+  )
+  state.put(0, 0, 0)
+  state.put(1, 3, 0)
+  state.put(2, 0, 1)
+
+  it('costs so many hours more, or does not hold it as things lie', () => {
+    const hours = Object.fromEntries(movesOf(state, 3, 'near').map((move) => [move.storageId, move.hours]))
+    expect(hours).toEqual({ far: expect.closeTo((6 * 3) / 60, 12), small: null, full: null, short: null })
+    // Nothing has been moved by asking.
+    expect(state.inPlaces).toEqual([[0, 2], [], [], [1], []])
+  })
+  it('may be elsewhere even for what is kept where it is, and for what is out', () => {
+    expect(movesOf(state, 5, 'near').map(({ storageId, hours }) => [storageId, hours === null])).toEqual([
+      ['far', false],
+      ['small', true],
+      ['full', true],
+      ['short', true],
+    ])
+    const back = movesOf(state, 6, null)
+    expect(back.map(({ storageId }) => storageId)).toEqual(places.map(({ id }) => id))
+    expect(back[0]?.hours).toBeLessThan(-99)
+    expect(state.placeOf[3]).toBe(-1)
+  })
+  it('is nothing for what is not there', () => {
+    expect(movesOf(state, 99, 'near')).toEqual([])
+    expect(movesOf(state, 3, 'far')).toEqual([])
+    expect(movesOf(state, 6, 'near')).toEqual([])
   })
 })
 
@@ -368,6 +436,68 @@ describe('the packing of a trip', () => {
     expect(packedWhereThereIs(demo.bench, demo.bikes)).toBe(demo.bench)
     expect(readTrip({ ...demo, bench: ghost }, catalogue).bench[pump]?.packedIn).toEqual([])
     expect(readTrip({ ...demo, bench: kept(last.id) }, catalogue).bench[pump]?.packedIn).toHaveLength(1)
+  })
+  it('takes for a bike what is on it, else what the first has who has it', () => {
+    const items = (name: string) => demo.bench.findIndex(({ id }) => id === name)
+    const [pump, keys] = [items('mini-pump'), items('folding-9')]
+    const load = (id: string, ...things: number[]) => ({
+      ...nth(split.riders, 0),
+      id,
+      counts: demo.bench.map((_, item) => (things.includes(item) ? 2 : 0)),
+    })
+    const works = [
+      { bike: 0, times: 3, wants: [[pump], [keys]] },
+      { bike: 1, times: 2, wants: [[keys, pump]] },
+      { bike: 1, times: 1, wants: [[keys, pump]] },
+      { bike: null, times: 5, wants: [[pump]] },
+      { bike: 0, times: 7, wants: [[items('lube-60')]] },
+    ]
+    const riders = [load('maren', keys), load('ansel', pump, keys)]
+    const [fox, mule] = packOfTrip(demo, catalogue, { works, hoursPerGram: 0.002 }, { riders })
+    const thingsOf = (ofBike: typeof fox) =>
+      ofBike?.problem.works.map((work) => ({
+        times: work.times,
+        wants: work.wants.map((any) => any.map((each) => nth(ofBike.problem.pieces, each).thing)),
+      }))
+    expect(fox?.problem).toMatchObject({ hoursPerGram: 0.002, places: nth(demo.bikes, 0).storage })
+    expect(thingsOf(fox)).toEqual([{ times: 3, wants: [[keys, keys]] }])
+    // The same work comes twice; of the pump of a work on the other bike, the second rider has it.
+    expect(thingsOf(mule)).toEqual([
+      { times: 8, wants: [[pump, pump]] },
+      { times: 3, wants: [[keys, keys, pump, pump]] },
+    ])
+    // Two who ride one bike carry on it together.
+    const tandem = { ...demo, crew: demo.crew.map((rider) => ({ ...rider, bikeId: 'mule' })) }
+    const both = packOfTrip(tandem, catalogue, { works: works.slice(0, 1), hoursPerGram: 0.002 }, { riders })
+    expect(both).toHaveLength(1)
+    expect(both[0]?.problem.pieces.filter((each) => each.thing === keys)).toHaveLength(4)
+  })
+  it('knows what things take up, what they are wound on, and how many stay where', () => {
+    const patches = demo.bench.findIndex(({ id }) => id === 'patch-kit')
+    const pump = demo.bench.findIndex(({ id }) => id === 'mini-pump')
+    const bench = demo.bench.map((each, i) =>
+      i === pump
+        ? {
+            ...each,
+            packedIn: [
+              { bikeId: 'fox', storageId: 'seat-pack', count: 1 },
+              { bikeId: 'mule', storageId: 'pannier', count: 5 },
+              { bikeId: 'fox', storageId: 'gone', count: 3 },
+            ],
+          }
+        : each,
+    )
+    const counts = bench.map((_, i) => (i === pump ? 3 : i === patches ? 1 : 0))
+    const riders = demo.crew.map(({ id }) => ({ ...nth(split.riders, 0), id, counts }))
+    const [fox, mule] = packOfTrip({ ...demo, bench }, catalogue, { works: [], hoursPerGram: 0 }, { riders })
+    const places = nth(demo.bikes, 0).storage.map(({ id }) => id)
+    const staysOf = (ofBike: typeof fox) =>
+      ofBike?.problem.pieces.filter((each) => each.thing === pump).map(({ stays }) => stays)
+    expect(staysOf(fox)).toEqual([places.indexOf('seat-pack'), null, null])
+    expect(staysOf(mule)?.every((stays) => nth(demo.bikes, 1).storage[stays ?? -1]?.id === 'pannier')).toBe(true)
+    const takes = Object.fromEntries(fox?.problem.pieces.map((each) => [each.thing, each.takes]) ?? [])
+    expect(takes).toEqual({ [pump]: 'winds', [patches]: 'tucks' })
+    expect(fox?.problem.pieces[0]).toMatchObject({ massG: 98, volumeMl: 110, longestMm: 210 })
   })
   it('goes by the planning values of its trip', () => {
     const [first] = packOfTrip(
