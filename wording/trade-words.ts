@@ -11,6 +11,7 @@ export const tradeWords = [
     'mudguard',
     'mudguards',
     'pannier',
+    'panniers',
     'shifter',
     'sidewall',
     'sprockets',
