@@ -67,6 +67,7 @@ const fields: Readonly<Record<string, string>> = {
   boughtAt: 'where it is bought on the way',
   carriedBy: 'who carries it',
   packedIn: 'where it is packed',
+  storageId: 'in',
   handling: 'what is minded in packing',
   shed: 'whose shed it is of',
 }
@@ -131,21 +132,39 @@ export function conflictInWords({ paths, here, there }: Conflict, document: Trip
   return placeInWords(path, here[0] === undefined && there[0] !== undefined ? other : document)
 }
 
-/** A value as it is shown beside another one. */
-export function sideInWords(conflict: Conflict, side: Side, system: UnitSystem, currency = planningCurrency): string {
+/** What goes by an id in a document, by that: riders, bikes, and the bags of those. */
+const namesIn = ({ bikes, crew }: Pick<Trip, 'bikes' | 'crew'>): ReadonlyMap<string, string> =>
+  new Map([...crew, ...bikes, ...bikes.flatMap(({ storage }) => storage)].map(({ id, name }) => [id, name]))
+
+/** A value as it is shown beside another one. @param document where what it speaks of has its names */
+export function sideInWords(
+  conflict: Conflict,
+  side: Side,
+  system: UnitSystem,
+  document: Pick<Trip, 'bikes' | 'crew'>,
+  currency = planningCurrency,
+): string {
   const [path] = conflict.paths
   if (conflict.paths.length > 1 || !path) {
     const road = conflict[side][0] as Trip['road']
     const stops = conflict[side][1] as Trip['stops']
     return `${road.name || 'a road without a name'}, ${road.points.length} points, ${stops.length} stops`
   }
-  return valueInWords(conflict[side][0], path.at(-1), system, currency)
+  return valueInWords(conflict[side][0], path.at(-1), { system, currency, names: namesIn(document) })
+}
+
+/** How values are told, and what ids stand for. */
+interface Telling {
+  readonly system: UnitSystem
+  readonly currency: string
+  readonly names: ReadonlyMap<string, string>
 }
 
 /** Values that are money. */
 const money: readonly unknown[] = ['budgetMoney', 'moneyPerHour'] satisfies (keyof Dials)[]
 
-function valueInWords(value: unknown, key: Path[number] | undefined, system: UnitSystem, currency: string): string {
+function valueInWords(value: unknown, key: Path[number] | undefined, telling: Telling): string {
+  const { system, currency, names } = telling
   if (value === undefined) return 'removed'
   if (value === null) return 'none'
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
@@ -158,12 +177,20 @@ function valueInWords(value: unknown, key: Path[number] | undefined, system: Uni
     if (amount) return amountInWords(value, amount, system)
     return unit === undefined ? String(value) : `${value} ${units[unit]}`
   }
-  if (typeof value === 'string') return value === '' ? 'empty' : value
-  if (Array.isArray(value)) return value.length === 0 ? 'none' : `${value.length} of them`
+  if (typeof value === 'string') return value === '' ? 'empty' : (names.get(value) ?? value)
+  if (Array.isArray(value)) {
+    if (value.length === 0) return 'none'
+    return key === 'packedIn'
+      ? value.map((each) => valueInWords(each, undefined, telling)).join('; ')
+      : `${value.length} of them`
+  }
   const { name, count } = value as { name?: string; count?: number }
   if (name !== undefined) return count === undefined ? name : `${name}, ${count} of it`
   return Object.entries(value)
-    .map(([field, entry]) => `${readAloud(field)} ${typeof entry === 'object' ? '…' : String(entry)}`)
+    .map(([field, entry]) => {
+      const said = typeof entry === 'object' ? '…' : (names.get(String(entry)) ?? String(entry))
+      return `${names.get(field) ?? readAloud(field)} ${said}`
+    })
     .join(', ')
 }
 

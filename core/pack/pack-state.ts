@@ -1,6 +1,6 @@
 import { roomMl, type Opening } from '../bike'
 import { nth, numberAt } from '../validation'
-import { curesOf, type Cure } from './cures'
+import { cureGrams, curesOf, type Cure } from './cures'
 import { misfitOf, roundingMl } from './goes-in'
 import { heightOf } from './height'
 import type { PackProblem } from './problem'
@@ -95,11 +95,7 @@ export class PackState {
         piece.takes === null && takes !== null && piece.handling.includes(takes) ? [host] : [],
       ),
     )
-    const gramsOf = (needed: readonly Cure[]) =>
-      needed.reduce(
-        (sum, cure) => sum + { 'bag it': packing.bagG, 'wind with tape': packing.tapeG, 'cap up': 0 }[cure],
-        0,
-      )
+    const gramsOf = (needed: readonly Cure[]) => needed.reduce((sum, cure) => sum + cureGrams(cure, packing), 0)
     const isUndone = (needed: readonly Cure[]) => needed.some((cure) => cure !== 'cap up')
     const each = pieces.flatMap((piece) =>
       places.flatMap((place) => [curesOf(piece, place, false), curesOf(piece, place, true)]),

@@ -125,7 +125,7 @@ function rename() {
         <span class="sr-only">{{ scheme === 'day' ? 'Night colours' : 'Day colours' }}</span>
       </button>
       <Menu v-if="person" as="div" class="relative">
-        <MenuButton class="lid max-w-24 sm:max-w-40">
+        <MenuButton class="lid max-w-20 sm:max-w-40">
           <span class="truncate">{{ person.name }}</span><ChevronDown :size="14" aria-hidden="true" />
         </MenuButton>
         <MenuItems class="absolute right-0 z-40 mt-1 w-56 rounded border border-line bg-paper p-1 text-ink shadow-xl">

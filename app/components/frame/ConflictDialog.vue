@@ -21,8 +21,8 @@ const rows = computed(() => {
     ? conflict.value.conflicts.map((each) => ({
         key: each.key,
         what: conflictInWords(each, trip, conflict.value?.there.trip ?? trip),
-        here: sideInWords(each, 'here', system.value, trip.dials.currency),
-        there: sideInWords(each, 'there', system.value, trip.dials.currency),
+        here: sideInWords(each, 'here', system.value, trip, trip.dials.currency),
+        there: sideInWords(each, 'there', system.value, trip, trip.dials.currency),
       }))
     : []
 })

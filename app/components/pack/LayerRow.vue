@@ -2,7 +2,8 @@
 import { catalogue } from '#catalogue'
 import { bulkOf } from '#core/bench'
 import type { Bike } from '#core/bike'
-import type { MoveCost, PackedLayer } from '#core/pack'
+import { cureGrams, type MoveCost, type PackedLayer } from '#core/pack'
+import { withPlanning } from '#core/reference'
 import { nth } from '#core/validation'
 import { amountInWords, cureWords, hoursInWords, reachedInWords, wantedInWords } from '#wording'
 import { GripVertical, Pin } from '@lucide/vue'
@@ -24,6 +25,7 @@ const thing = computed(() => nth(store.openTrip.bench, props.layer.thing))
 const host = computed(() => (props.layer.on === null ? undefined : store.openTrip.bench[props.layer.on]))
 const stays = computed(() => props.layer.stays >= props.layer.count)
 const bulk = computed(() => bulkOf(thing.value, catalogue.items))
+const packing = computed(() => withPlanning(catalogue, store.openTrip.dials.planning).packing)
 const size = computed(() => {
   const { volumeMl, longestMm, isGuessed } = bulk.value
   const said = `${amountInWords(volumeMl, 'volume', system.value)}, ${amountInWords(longestMm, 'length', system.value)} long`
@@ -86,9 +88,12 @@ function onKey(event: KeyboardEvent) {
           <span class="block text-xs text-soft"
             >{{ wantedInWords(layer.times) }}, {{ reachedInWords(layer.accessH)
             }}<template v-if="host">; with the {{ host.name }}</template></span
-          ><span v-for="cure in layer.cures" :key="cure" class="block text-xs text-brass">{{
-            cureWords[cure]
-          }}</span></span
+          ><span v-for="cure in layer.cures" :key="cure" class="block text-xs text-brass"
+            >{{ cureWords[cure]
+            }}<template v-if="cureGrams(cure, packing) > 0"
+              >, {{ grams(layer.count * cureGrams(cure, packing)) }}</template
+            ></span
+          ></span
         >
         <Pin v-if="stays" :size="13" class="shrink-0 self-center text-petrol" aria-hidden="true" />
         <span v-if="stays" class="sr-only">stays here</span>

@@ -1,3 +1,4 @@
+import { demoTrip } from '#catalogue/demo'
 import { defined, nth } from '#core/validation'
 import type { Trip } from '#core/trip'
 import type { UnitSystem } from '#core/units'
@@ -445,7 +446,7 @@ describe('two devices', () => {
     const [found] = state.conflicts
     expect(defined(found).there).toEqual([undefined])
     expect(conflictInWords(defined(found), defined(other.document), state.there.trip)).toBe(defined(first).name)
-    expect(sideInWords(defined(found), 'there', 'metric')).toBe('removed')
+    expect(sideInWords(defined(found), 'there', 'metric', smallTrip('t'))).toBe('removed')
     await other.resolve({ [defined(found).key]: 'here' })
     await timers.pass(500)
     expect(at().bench.find(({ id }) => id === defined(first).id)).toMatchObject({ count: 9 })
@@ -463,7 +464,7 @@ describe('two devices', () => {
     expect(conflictInWords(nth(state.conflicts, 0), defined(other.document), state.there.trip)).toMatch(
       /line of the road/,
     )
-    expect(sideInWords(nth(state.conflicts, 0), 'here', 'metric')).toMatch(/3 points, 2 stops/)
+    expect(sideInWords(nth(state.conflicts, 0), 'here', 'metric', smallTrip('t'))).toMatch(/3 points, 2 stops/)
     await other.resolve({ [nth(state.conflicts, 0).key]: 'there' })
     await timers.pass(500)
     expect(at().stops).toEqual([])
@@ -690,7 +691,7 @@ it('a conflict names the value by its part and shows it with its unit', () => {
   const trip = smallTrip('t')
   const told = (path: Path, here: unknown, system: UnitSystem = 'metric') => {
     const conflict = { key: '', paths: [path], here: [here], there: [null] }
-    return `${placeInWords(path, trip)}: ${sideInWords(conflict, 'here', system)}`
+    return `${placeInWords(path, trip)}: ${sideInWords(conflict, 'here', system, trip)}`
   }
   const [bench] = trip.bench
   const thing: Path = ['bench', { id: defined(bench).id }]
@@ -702,4 +703,14 @@ it('a conflict names the value by its part and shows it with its unit', () => {
   expect(told([...thing, 'massG'], 28.35, 'imperial')).toBe(`${defined(bench).name}: mass: 1.0 oz`)
   expect(told([...thing, 'count'], 3)).toBe(`${defined(bench).name}: count: 3`)
   expect(told(['name'], 'Quern')).toBe('the name of the trip: Quern')
+  // Riders, bikes and bags go by their names.
+  const { bikes, crew } = demoTrip()
+  const conflict = (key: string, here: unknown) => ({ key: '', paths: [[...thing, key]], here: [here], there: [null] })
+  const side = (key: string, here: unknown) => sideInWords(conflict(key, here), 'here', 'metric', { bikes, crew })
+  expect(side('carriedBy', { maren: 2, ghost: 1 })).toBe('Maren 2, ghost 1')
+  expect(side('packedIn', [{ bikeId: 'fox', storageId: 'seat-pack', count: 1 }])).toBe(
+    'bike The Fox, gravel, in Seat pack, clothes in it, count 1',
+  )
+  expect(side('packedIn', [])).toBe('none')
+  expect(side('broughtBy', 'ansel')).toBe('Ansel')
 })
