@@ -99,6 +99,31 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
     expect(text).toMatch(/Maren +\d+ +\d+ g would be fair/)
     expect(text).not.toContain('a second')
   })
+  it('pack', async () => {
+    type Packed = {
+      bikeId: string
+      places: { storageId: string; massG: number; usedMl: number; roomMl: number; layers: { thing: string }[] }[]
+      out: unknown[]
+      costs: { outH: number; diggingH: number }
+    }
+    const bikes = (await json('pack', trip)) as unknown as Packed[]
+    const { riders } = (await json('split', trip)) as { riders: { massG: number; counts: Record<string, number> }[] }
+    expect(bikes.map(({ bikeId }) => bikeId)).toEqual(['fox', 'mule'])
+    bikes.forEach(({ places, out, costs }, b) => {
+      expect(out).toEqual([])
+      expect(costs.outH).toBe(0)
+      expect(costs.diggingH).toBeGreaterThan(0)
+      // All that its rider carries is in its bags, and none is over its brim.
+      expect(places.reduce((sum, { massG }) => sum + massG, 0)).toBeCloseTo(riders[b]?.massG ?? NaN, 6)
+      const things = places.flatMap(({ layers }) => layers.map(({ thing }) => thing))
+      const carried = Object.entries(riders[b]?.counts ?? {}).flatMap(([id, count]) => (count > 0 ? [id] : []))
+      expect([...new Set(things)].toSorted()).toEqual(carried.toSorted())
+      for (const { usedMl, roomMl } of places) expect(usedMl).toBeLessThanOrEqual(roomMl)
+    })
+    const text = (await run('pack', trip, '--text')).stdout
+    expect(text).toMatch(/^The Fox, gravel: \d+ min of digging/)
+    expect(text).toContain('Chain lube, 15 mL dropper, in a bag of its own')
+  })
   it('jobs', async () => {
     const { currency, jobs } = await json('jobs', alone)
     expect(currency).toBe('EUR')

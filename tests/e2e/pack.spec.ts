@@ -72,6 +72,18 @@ test('a piece goes into another bag by dragging and from its list, is kept by a 
   await expect(page.getByRole('button', { name: 'Pack anew' }).first()).toBeDisabled()
 })
 
+test('from stage to stage in quick succession, everything is packed in the end', async ({ page }) => {
+  await openOwnDemo(page, 'crew')
+  for (const keys of ['p', 'sp', 'psp', 'bp']) {
+    for (const key of keys) await page.keyboard.press(key)
+    await expect(page.getByRole('heading', { name: 'Pack', exact: true })).toBeVisible()
+    await expect(page.locator('[data-sums]')).toHaveCount(2)
+    await expect(page.locator('button.piece').first()).toBeVisible()
+    await page.keyboard.press('c')
+    await expect(page.getByRole('heading', { name: 'Crew', exact: true })).toBeVisible()
+  }
+})
+
 test('where is it: one key says the bag of any thing', async ({ page }) => {
   await openOwnDemo(page, 'crew')
   await page.keyboard.press('/')
@@ -170,12 +182,10 @@ test('what is put somewhere survives two windows, a bag that is taken off, and g
   await expect(piece(other, top, /^M5 bolts/)).toContainText('stays here')
   await saved(page)
 
+  await page.getByRole('button', { name: /^Own/ }).click()
   const [copy] = await Promise.all([
     page.waitForEvent('download'),
-    (async () => {
-      await page.getByRole('button', { name: /^Own/ }).click()
-      await page.getByRole('menuitem', { name: 'Export this trip' }).click()
-    })(),
+    page.getByRole('menuitem', { name: 'Export this trip' }).click(),
   ])
   const document = JSON.parse(readFileSync(defined(await copy.path()), 'utf8')) as Trip
   const again = await newTrip(page.request, document)

@@ -1,6 +1,7 @@
 import { demoTrip } from '#catalogue/demo'
 import type { Trip } from '#core/trip'
 import { defined } from '#core/validation'
+import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { expect, test } from './rig'
 import { alone, analysed, expectNoAxeViolations, newTrip, newAccount, onServer, openOwnDemo, saved } from './steps'
@@ -132,6 +133,37 @@ test('a rider who stays at home takes nothing along, and who carries too much is
   const after = await onServer(page.request, tripId(page))
   expect(after.bench.some(({ carriedBy: carried }) => 'third' in carried)).toBe(false)
   await expect(column(page, 'Maren').getByText(/more than Maren can carry/)).toBeVisible()
+})
+
+test('who carries what is the same in two windows, and goes out and in with the trip', async ({ page, context }) => {
+  await openOwnDemo(page, 'split')
+  await atRest(page)
+  const other = await context.newPage()
+  await other.goto(page.url())
+  await atRest(other)
+  const first = column(page, 'Maren').locator('button.piece').first()
+  const name = defined((await first.getAttribute('aria-label')) ?? undefined).replace(/,.*$/, '')
+  await first.focus()
+  await page.keyboard.press('2')
+  const given = new RegExp(`${name}.*stays here`)
+  await expect(piece(page, 'Ansel', given)).toBeVisible()
+  await expect(piece(other, 'Ansel', given)).toBeVisible()
+  await saved(page)
+
+  await page.getByRole('button', { name: /^Own/ }).click()
+  const [copy] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('menuitem', { name: 'Export this trip' }).click(),
+  ])
+  const document = JSON.parse(readFileSync(defined(await copy.path()), 'utf8')) as Trip
+  const again = await newTrip(page.request, document)
+  const carried = ({ bench }: Trip) => bench.map((thing) => thing.carriedBy)
+  expect(carried(await onServer(page.request, again))).toEqual(carried(await onServer(page.request, tripId(page))))
+  expect(carried(document).some((who) => Object.keys(who).length > 0)).toBe(true)
+
+  // Taken back in the other window, it may change hands again in both.
+  await other.getByRole('button', { name: 'Split anew' }).click()
+  await expect(page.getByRole('button', { name: 'Split anew' })).toBeDisabled()
 })
 
 test('with nothing to carry it says what comes first, and with one rider who carries it all', async ({ page }) => {
