@@ -62,3 +62,7 @@ export const hungAnyway = (bag: Storage): Storage => (bag.otherMl > 0 ? { ...bag
 /** What things with shapes can fill of it, mL; below 0 where it holds more than it can. */
 export const roomMl = ({ volumeMl, fill, otherMl }: Pick<Storage, 'volumeMl' | 'fill' | 'otherMl'>): number =>
   fill * volumeMl - otherMl
+
+/** What all bags of a bike can take in, mL; null where it has none. */
+export const bagsMl = (storage: readonly Storage[]): number | null =>
+  storage.length === 0 ? null : storage.reduce((sum, bag) => sum + Math.max(0, roomMl(bag)), 0)

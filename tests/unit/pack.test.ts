@@ -1,7 +1,7 @@
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { bulkOf, thingSchema, usualPacking, type Thing } from '#core/bench'
-import { bikeSchema, roomMl, storageSchema, type Storage } from '#core/bike'
+import { bagsMl, bikeSchema, roomMl, storageSchema, type Storage } from '#core/bike'
 import { indexLedger } from '#core/ledger'
 import {
   bagsFor,
@@ -107,6 +107,9 @@ describe('a place', () => {
   it('has the room that shapes leave, less what else is in it', () => {
     expect(roomMl(bag('b', { volumeMl: 3000, fill: 0.85, otherMl: 1400 }))).toBeCloseTo(1150, 9)
     expect(roomMl(bag('b', { volumeMl: 1000, fill: 0.5, otherMl: 800 }))).toBeLessThan(0)
+    const bags = [bag('a', { volumeMl: 500 }), bag('b', { volumeMl: 100, otherMl: 400 }), bag('c', { volumeMl: 250 })]
+    expect(bagsMl(bags)).toBe(750)
+    expect(bagsMl([])).toBeNull()
   })
   it('asks for what keeps things whole', () => {
     const dry = bag('dry', { upright: true })

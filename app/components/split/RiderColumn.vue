@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Thing } from '#core/bench'
 import type { Rider } from '#core/crew'
+import { bagsMl } from '#core/bike'
 import type { RiderLoad } from '#core/split'
 import { amountInWords } from '#wording'
 import Sortable from 'sortablejs'
@@ -30,6 +31,12 @@ const pieces = computed(() =>
 )
 const keyOf = ({ id }: Thing) => `${props.rider.id}/${id}`
 const percent = (massG: number) => `${props.mostG > 0 ? Math.min(100, (100 * massG) / props.mostG) : 0}%`
+/** Room in the bags of whoever rides a bike alone; null where none hang on it, or two fill them. */
+const bagRoom = computed(() => {
+  const isAlone = store.openTrip.crew.filter(({ bikeId }) => bikeId === props.rider.bikeId).length === 1
+  return isAlone && bike.value ? bagsMl(bike.value.storage) : null
+})
+const inMl = (millilitres: number) => amountInWords(millilitres, 'volume', system.value)
 const pieceCount = computed(() => pieces.value.reduce((sum, { count }) => sum + count, 0))
 
 const list = useTemplateRef('list')
@@ -78,11 +85,14 @@ onBeforeUnmount(() => sortable?.destroy())
         <span class="absolute -inset-y-1 w-0.5 bg-ink" :style="{ left: percent(load.fairG) }" />
       </div>
       <p class="mt-1 text-xs text-soft">{{ grams(load.fairG) }} would be a <TermHint term="fair share" /></p>
+      <p v-if="bagRoom !== null" class="text-xs" :class="load.volumeMl > bagRoom ? 'text-madder' : 'text-soft'">
+        {{ inMl(load.volumeMl) }}, and room for {{ inMl(bagRoom) }} in the bags
+      </p>
       <p v-if="load.overG > 0" class="text-xs font-semibold text-madder" role="status">
         {{ grams(load.overG) }} more than {{ rider.name }} can carry
       </p>
       <p v-if="load.overMl > 0" class="text-xs font-semibold text-madder" role="status">
-        {{ amountInWords(load.overMl, 'volume', system) }} more than {{ rider.name }} can carry
+        {{ inMl(load.overMl) }} more than {{ rider.name }} can carry
       </p>
     </header>
     <ul
