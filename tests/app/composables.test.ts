@@ -218,11 +218,14 @@ describe('stages', () => {
       bench: 'nothing on it',
       weigh: '',
       split: '',
+      pack: '',
     })
     store.edit('road', { road: trip.road, stops: [] })
     expect(needs.value.road).toBe('no stops yet')
     store.edit('rest', { stops: trip.stops, bench: trip.bench })
-    expect(needs.value).toEqual({ road: '', bikes: '', crew: '', bench: '', weigh: '', split: '' })
+    expect(needs.value).toEqual({ road: '', bikes: '', crew: '', bench: '', weigh: '', split: '', pack: '' })
+    store.edit('no bag', { bikes: trip.bikes.map((bike, i) => (i === 0 ? { ...bike, storage: [] } : bike)) })
+    expect(needs.value.pack).toBe('no bag yet')
     store.edit('no bike', { bikes: [], crew: [] })
     expect(needs.value.bikes).toBe('no bike yet')
     expect(needs.value.crew).toBe('nobody yet')
