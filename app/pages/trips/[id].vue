@@ -3,7 +3,7 @@ import { defined } from '#core/validation'
 import { ChevronRight } from '@lucide/vue'
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { NuxtLink, NuxtPage } from '#components'
-import { definePageMeta, navigateTo, onBeforeRouteLeave, useHead, useRoute } from '#imports'
+import { definePageMeta, onBeforeRouteLeave, useHead, useRoute } from '#imports'
 import { computed, onBeforeUnmount, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
 import BaseDialog from '../../components/common/BaseDialog.vue'
@@ -26,6 +26,7 @@ import { linesOf } from '../../http/api'
 import { saveAs } from '../../http/save-as'
 import { useKeptScroll } from '../../composables/useKeptScroll'
 import { useKeys } from '../../composables/useKeys'
+import { useStageKeys } from '../../composables/useStageKeys'
 import { stages } from '../../composables/useStages'
 import { useStopEdits } from '../../composables/useStopEdits'
 import { useLow } from '../../composables/useLow'
@@ -109,7 +110,7 @@ onUnmounted(() => {
 
 useKeys(
   {
-    ...Object.fromEntries(stages.map((stage) => [stage.key, () => void navigateTo(`/trips/${tripId}/${stage.id}`)])),
+    ...useStageKeys(tripId),
     '/': () => (showsFind.value = true),
     '?': () => (showsKeys.value = true),
     i: () => supposition.begin(),
