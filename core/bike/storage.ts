@@ -63,6 +63,16 @@ export const hungAnyway = (bag: Storage): Storage => (bag.otherMl > 0 ? { ...bag
 export const roomMl = ({ volumeMl, fill, otherMl }: Pick<Storage, 'volumeMl' | 'fill' | 'otherMl'>): number =>
   fill * volumeMl - otherMl
 
+/** How full a bag is, as shares of what can be filled: with other things, and with so much of the kit. */
+export function filledOf(
+  bag: Pick<Storage, 'volumeMl' | 'fill' | 'otherMl'>,
+  usedMl: number,
+): { other: number; kit: number } {
+  const canHoldMl = bag.fill * bag.volumeMl
+  const other = Math.min(1, bag.otherMl / canHoldMl)
+  return { other, kit: Math.min(1 - other, usedMl / canHoldMl) }
+}
+
 /** What all bags of a bike can take in, mL; null where it has none. */
 export const bagsMl = (storage: readonly Storage[]): number | null =>
   storage.length === 0 ? null : storage.reduce((sum, bag) => sum + Math.max(0, roomMl(bag)), 0)

@@ -82,7 +82,8 @@ export class PackState {
     const { pieces, places, works, packing } = problem
     this.inPlaces = places.map(() => [])
     this.placeOf = new Float64Array(pieces.length).fill(-1)
-    this.room = Float64Array.from(places, roomMl)
+    // Where other things are over the brim already there is no room, and nothing is still not too much.
+    this.room = Float64Array.from(places, (place) => Math.max(0, roomMl(place)))
     this.fitsBy = pieces.map((piece) =>
       places.map((place, c) => misfitOf(piece, place, numberAt(this.room, c)) === undefined),
     )

@@ -20,7 +20,7 @@ const key = 20260612
  * The packing of a bike that costs least: everything is put somewhere, improved piece by piece and pair by pair until no change
  * spares anything, annealed, and improved again.
  *
- * @param before a packing to begin with, by place; what is found never costs more where it still fits
+ * @param before a packing to begin with: for each place its pieces; what is found never costs more where it still fits
  */
 export function bestPacking(problem: PackProblem, before?: readonly (readonly number[])[]): PackState {
   const state = new PackState(problem)
@@ -79,7 +79,7 @@ function putAsBefore(state: PackState, before: readonly (readonly number[])[]): 
   before.slice(0, state.problem.places.length).forEach((within, place) => {
     const fits = within.filter((piece) => piece < state.problem.pieces.length && state.goesIn(piece, place))
     fits.forEach((piece, rank) => state.put(piece, place, rank))
-    while (!state.hasRoom(place)) state.take(nth(state.inPlaces, place).at(-1) ?? 0)
+    for (const piece of fits.toReversed()) if (!state.hasRoom(place)) state.take(piece)
   })
 }
 

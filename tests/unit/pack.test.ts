@@ -1,7 +1,7 @@
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { bulkOf, thingSchema, usualPacking, type Thing } from '#core/bench'
-import { bagsMl, bikeSchema, roomMl, storageSchema, type Storage } from '#core/bike'
+import { bagsMl, bikeSchema, filledOf, roomMl, storageSchema, type Storage } from '#core/bike'
 import { indexLedger } from '#core/ledger'
 import {
   bagsFor,
@@ -110,6 +110,7 @@ describe('a place', () => {
     const bags = [bag('a', { volumeMl: 500 }), bag('b', { volumeMl: 100, otherMl: 400 }), bag('c', { volumeMl: 250 })]
     expect(bagsMl(bags)).toBe(750)
     expect(bagsMl([])).toBeNull()
+    expect(filledOf(bag('b', { volumeMl: 1000, fill: 0.8, otherMl: 200 }), 400)).toEqual({ other: 0.25, kit: 0.5 })
   })
   it('asks for what keeps things whole', () => {
     const dry = bag('dry', { upright: true })
@@ -251,6 +252,26 @@ describe('the best packing', () => {
     expect(bestPacking(problem({})).costH).toBe(0)
     expect(bestPacking(problem({ pieces: [piece(0)] })).outCount).toBe(1)
     expect(bestPacking(problem({ pieces: [piece(0)], places: [bag('full', { otherMl: 5000 })] })).outCount).toBe(1)
+  })
+})
+
+describe('a bag that other things fill beyond its brim', () => {
+  const over = bag('over', { otherMl: 5000 })
+  const pieces = [piece(0), piece(1), piece(2)]
+  const places = [bag('a', { reachMin: 5 }), over, bag('b', { reachMin: 1 })]
+  const works = [{ times: 1, wants: [[0], [1], [2]] }]
+
+  it('takes nothing, and keeps nothing else from its place', () => {
+    const state = bestPacking(problem({ pieces, places, works }))
+    expect(state.inPlaces[1]).toEqual([])
+    expect(state.inPlaces[2]?.toSorted()).toEqual([0, 1, 2])
+    expect(movesOf(state, 0, 'b').map(({ hours }) => hours === null)).toEqual([false, true])
+    expect(filledOf(over, 0)).toEqual({ other: 1, kit: 0 })
+  })
+  it('gives back what lay in it before it was so full', () => {
+    const state = bestPacking(problem({ pieces, places, works }), [[0], [1, 2], []])
+    expect(state.inPlaces[1]).toEqual([])
+    expect(state.outCount).toBe(0)
   })
 })
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Bike, Storage } from '#core/bike'
+import { filledOf, roomMl, type Bike, type Storage } from '#core/bike'
 import { cautionsFor, type PackedPlace } from '#core/pack'
 import { amountInWords, cautionWords } from '#wording'
-import Sortable from 'sortablejs'
-import { computed, onBeforeUnmount, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
+import { useDraggedPieces } from '../../composables/useDraggedPieces'
 import { usePackEdits } from '../../composables/usePackEdits'
 import { useTripStore } from '../../stores/trip'
 import { useView } from '../../stores/view'
@@ -26,36 +26,16 @@ const { grams, system } = useView()
 const isChanging = ref(false)
 const layers = computed(() => props.place?.layers ?? [])
 const millilitres = (value: number) => amountInWords(Math.max(0, value), 'volume', system.value)
-const share = (value: number) => `${Math.min(100, Math.max(0, (100 * value) / (props.bag.fill * props.bag.volumeMl)))}%`
+const filled = computed(() => filledOf(props.bag, props.place?.usedMl ?? 0))
+const percent = (share: number) => `${100 * share}%`
 const cautions = computed(() => cautionsFor(props.bike, props.bag))
 const keyOf = (thing: number) => `${props.bike.id}/${props.bag.id}/${thing}`
 
 const list = useTemplateRef('list')
-let sortable: Sortable | undefined
-onMounted(() => {
-  if (!list.value) return
-  sortable = Sortable.create(list.value, {
-    group: `bags of ${props.bike.id}`,
-    sort: false,
-    animation: 120,
-    handle: '[data-grip]',
-    // One way of dragging for every pointer; a finger that scrolls is no drag.
-    forceFallback: true,
-    fallbackOnBody: true,
-    fallbackTolerance: 4,
-    delay: 120,
-    delayOnTouchOnly: true,
-    ghostClass: 'opacity-30',
-    onEnd({ item, from, to, oldIndex }) {
-      const [thingId, storageId] = [item.dataset.thing, to.dataset.bag]
-      // What lies where is drawn by the packing alone: the row goes back to where it was taken from.
-      if (from !== to) from.insertBefore(item, from.children[oldIndex ?? 0] ?? null)
-      const thing = store.openTrip.bench.find(({ id }) => id === thingId)
-      if (thing && storageId) edits.put(thing, props.bike, props.bag.id, storageId)
-    },
-  })
+useDraggedPieces(list, `bags of ${props.bike.id}`, (thingId, to) => {
+  const thing = store.openTrip.bench.find(({ id }) => id === thingId)
+  if (thing) edits.put(thing, props.bike, props.bag.id, to)
 })
-onBeforeUnmount(() => sortable?.destroy())
 </script>
 
 <template>
@@ -79,12 +59,11 @@ onBeforeUnmount(() => sortable?.destroy())
       </div>
       <p class="text-xs text-soft">{{ bag.place }}</p>
       <div class="relative mt-1.5 flex h-2.5 overflow-hidden rounded-xs border border-line" aria-hidden="true">
-        <span class="bg-brass-wash" :style="{ width: share(bag.otherMl) }" />
-        <span class="bg-brass" :style="{ width: share(place?.usedMl ?? 0) }" />
+        <span class="bg-brass-wash" :style="{ width: percent(filled.other) }" />
+        <span class="bg-brass" :style="{ width: percent(filled.kit) }" />
       </div>
       <p class="mt-1 flex justify-between gap-2 text-xs text-soft">
-        <span class="figures"
-          >{{ millilitres(place?.usedMl ?? 0) }} of {{ millilitres(bag.fill * bag.volumeMl - bag.otherMl) }}</span
+        <span class="figures">{{ millilitres(place?.usedMl ?? 0) }} of {{ millilitres(roomMl(bag)) }}</span
         ><span v-if="place && place.massG > 0" class="figures">{{ grams(place.massG) }}</span>
       </p>
       <p v-for="caution in cautions" :key="caution" class="mt-1 text-xs text-soft">{{ cautionWords[caution] }}</p>
@@ -93,7 +72,7 @@ onBeforeUnmount(() => sortable?.destroy())
       <BagFields :bag="bag" @change="edits.changeBag(bike, $event)" />
       <button type="button" class="button mt-3" @click="edits.removeBag(bike, bag)">Take it off the bike</button>
     </div>
-    <ul ref="list" class="mt-1.5 min-h-9 border-t border-line pb-1" :data-bag="bag.id" :aria-label="`In ${bag.name}`">
+    <ul ref="list" class="mt-1.5 min-h-9 border-t border-line pb-1" :data-list="bag.id" :aria-label="`In ${bag.name}`">
       <LayerRow
         v-for="layer in layers"
         :key="keyOf(layer.thing)"

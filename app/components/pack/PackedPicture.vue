@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Bike } from '#core/bike'
+import { filledOf, type Bike } from '#core/bike'
 import type { PackPlan } from '#core/pack'
 import { computed } from 'vue'
 import { bagsOf } from '../../drawing/bags'
@@ -16,9 +16,7 @@ const bags = computed(() =>
     const bag = props.bike.storage.find(({ id }) => id === drawn.storageId)
     const place = props.plan?.places.find(({ storageId }) => storageId === drawn.storageId)
     if (!bag) return []
-    const share = (used: number) => Math.min(1, used / Math.max(1, bag.fill * bag.volumeMl))
-    const other = share(bag.otherMl)
-    return [{ ...drawn, name: bag.name, other, kit: Math.min(1 - other, share(place?.usedMl ?? 0)) }]
+    return [{ ...drawn, name: bag.name, ...filledOf(bag, place?.usedMl ?? 0) }]
   }),
 )
 /** All that is drawn, bags beyond the bike among it. */

@@ -4,8 +4,8 @@ import type { Rider } from '#core/crew'
 import { bagsMl } from '#core/bike'
 import type { RiderLoad } from '#core/split'
 import { amountInWords } from '#wording'
-import Sortable from 'sortablejs'
-import { computed, onBeforeUnmount, onMounted, useTemplateRef } from 'vue'
+import { computed, useTemplateRef } from 'vue'
+import { useDraggedPieces } from '../../composables/useDraggedPieces'
 import { bikeSideView } from '../../drawing/bike-side-view'
 import { useTripStore } from '../../stores/trip'
 import { useView } from '../../stores/view'
@@ -40,30 +40,7 @@ const inMl = (millilitres: number) => amountInWords(millilitres, 'volume', syste
 const pieceCount = computed(() => pieces.value.reduce((sum, { count }) => sum + count, 0))
 
 const list = useTemplateRef('list')
-let sortable: Sortable | undefined
-onMounted(() => {
-  if (!list.value) return
-  sortable = Sortable.create(list.value, {
-    group: 'pieces',
-    sort: false,
-    animation: 120,
-    handle: '[data-grip]',
-    // One way of dragging for every pointer; a finger that scrolls is no drag.
-    forceFallback: true,
-    fallbackOnBody: true,
-    fallbackTolerance: 4,
-    delay: 120,
-    delayOnTouchOnly: true,
-    ghostClass: 'opacity-30',
-    onEnd({ item, from, to, oldIndex }) {
-      const [thingId, toRider] = [item.dataset.thing, to.dataset.rider]
-      // What lies where is drawn by the split alone: the row goes back to where it was taken from.
-      if (from !== to) from.insertBefore(item, from.children[oldIndex ?? 0] ?? null)
-      if (thingId && toRider && toRider !== props.rider.id) emit('give', thingId, props.rider.id, toRider)
-    },
-  })
-})
-onBeforeUnmount(() => sortable?.destroy())
+useDraggedPieces(list, 'pieces', (thingId, to) => emit('give', thingId, props.rider.id, to))
 </script>
 
 <template>
@@ -98,7 +75,7 @@ onBeforeUnmount(() => sortable?.destroy())
     <ul
       ref="list"
       class="mt-2 min-h-12 flex-1 border-t border-line pb-2"
-      :data-rider="rider.id"
+      :data-list="rider.id"
       :aria-label="rider.name"
     >
       <PieceRow

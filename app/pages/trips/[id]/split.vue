@@ -52,7 +52,7 @@ function walk(event: KeyboardEvent) {
   walkRows(event, 'button.piece')
   const by = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
   if (by === 0) return
-  const lists = [...(event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('ul[data-rider]')]
+  const lists = [...(event.currentTarget as HTMLElement).querySelectorAll<HTMLElement>('ul[data-list]')]
   const at = lists.findIndex((list) => list.contains(document.activeElement))
   const next = lists[at + by]?.querySelector<HTMLElement>('button.piece')
   if (at < 0 || !next) return
