@@ -43,12 +43,12 @@ export function costOfPacking(problem: PackProblem, packing: readonly (readonly 
         })
     const alone = within.filter((piece) => hostOf(piece) === undefined)
     const used = alone.reduce((sum, piece) => sum + nth(pieces, piece).volumeMl, 0)
-    if (used > fill * volumeMl - otherMl + 1e-6) return undefined
+    const room = Math.max(0, fill * volumeMl - otherMl)
+    if (used > room + 1e-6) return undefined
     if (within.length > 0) grams += massG
     for (const piece of within) {
       const { longestMm: long, boreMm: bore, stays, volumeMl: bulk } = nth(pieces, piece)
-      if (long > longestMm || (stays !== null && stays !== c) || bulk > fill * volumeMl - otherMl + 1e-6)
-        return undefined
+      if (long > longestMm || (stays !== null && stays !== c) || bulk > room + 1e-6) return undefined
       if (boreMm !== null && (bore === null || bore > boreMm)) return undefined
       grams += values.high * (heights[place] ?? NaN) * nth(pieces, piece).massG
     }

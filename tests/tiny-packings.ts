@@ -23,6 +23,8 @@ export function tinyPacking(seed: number, pieceCount: number, placeCount: number
       reachMin: 4 * next() ** 2,
       opening: (['narrow', 'wide', 'rolls out'] as const)[whole(3)],
       massG: next() < 0.5 ? 0 : whole(100),
+      // Now and then over the brim already.
+      otherMl: next() < 0.7 ? 0 : whole(400),
     }),
   )
   const pieces = Array.from({ length: pieceCount }, (): PackPiece => {

@@ -4,29 +4,35 @@ import type { PackState } from './pack-state'
 
 /** The heat at which it begins and ends, as shares of what the packing costs. */
 const heats = { first: 0.3, last: 0.002 } as const
-/** While pieces are moved about, one that is out costs so many times what the packing does: room is found for it later. */
-const outCosts = 3
+
+/**
+ * While pieces are moved about, one that is out costs so many times what the packing does, at first and at last: room is made
+ * by taking some out for a while.
+ */
+export interface OutCosts {
+  readonly first: number
+  readonly last: number
+}
 
 /**
  * Moves pieces about, ever more carefully, and leaves the best packing that was met on the way.
  *
  * Simulated annealing: S. Kirkpatrick, C. D. Gelatt and M. P. Vecchi, Science 220 (1983), p. 671.
  */
-export function anneal(state: PackState, numbers: Stream, steps: number): void {
+export function anneal(state: PackState, numbers: Stream, steps: number, outCosts: OutCosts): void {
   const { pieces, places } = state.problem
   const whole = (below: number) => Math.floor(numbers.next() * below)
   const { diggingH, carryH } = state.costs
   const scale = Math.max(1e-9, diggingH + carryH)
   const costNow = () => {
     const costs = state.costs
-    return {
-      softH: costs.diggingH + costs.carryH + state.outCount * outCosts * scale,
-      hardH: costs.diggingH + costs.carryH + costs.outH,
-    }
+    const withinH = costs.diggingH + costs.carryH
+    return { withinH, out: state.outCount, hardH: withinH + costs.outH }
   }
   let now = costNow()
   let [least, best] = [now.hardH, state.kept()]
   for (let step = 0; step < steps; step++) {
+    const outH = scale * outCosts.first * (outCosts.last / outCosts.first) ** (step / steps)
     const heat = scale * heats.first * (heats.last / heats.first) ** (step / steps)
     const piece = whole(pieces.length)
     const other = whole(pieces.length)
@@ -42,7 +48,8 @@ export function anneal(state: PackState, numbers: Stream, steps: number): void {
     if (isSwap && from >= 0) state.put(other, from, whole(nth(state.inPlaces, from).length + 1))
     if ((to < 0 || state.hasRoom(to)) && (from < 0 || state.hasRoom(from))) {
       const after = costNow()
-      if (after.softH <= now.softH || numbers.next() < Math.exp((now.softH - after.softH) / heat)) {
+      const moreH = after.withinH - now.withinH + (after.out - now.out) * outH
+      if (moreH <= 0 || numbers.next() < Math.exp(-moreH / heat)) {
         now = after
         if (now.hardH < least) [least, best] = [now.hardH, state.kept()]
         continue

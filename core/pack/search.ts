@@ -1,7 +1,7 @@
 import { roomMl } from '../bike'
 import { Stream } from '../simulate'
 import { nth, numberAt } from '../validation'
-import { anneal } from './anneal'
+import { anneal, type OutCosts } from './anneal'
 import { fill } from './fill'
 import { PackState } from './pack-state'
 import type { PackProblem } from './problem'
@@ -12,7 +12,12 @@ const noticedH = 1e-9
 const stepsEach = 400
 const runs = 12
 /** After so many that have found nothing better it is left as it is. */
-const vainRuns = 3
+const vainRuns = 4
+/** Two ways to look, in turns: with pieces lightly taken out, where all fits but tightly, and hardly ever. */
+const outCosts: readonly OutCosts[] = [
+  { first: 0.1, last: 3 },
+  { first: 1, last: 6 },
+]
 /** The same numbers always. */
 const key = 20260612
 
@@ -54,7 +59,7 @@ export function bestPacking(problem: PackProblem, before?: readonly (readonly nu
       state.restore(problem.places.map(() => []))
       putNearest(state)
     }
-    anneal(state, numbers, steps)
+    anneal(state, numbers, steps, nth(outCosts, (run >> 1) % outCosts.length))
     keep()
     inVain = least < before - noticedH ? 0 : inVain + 1
   }
