@@ -19,9 +19,9 @@ it(
       expect(found.costH, `bike ${seed}`).toBeCloseTo(costOfPacking(problem, found.inPlaces) ?? NaN, 9)
       const every = everyPacking(problem)
       // Nothing that is found is better than the best of all.
-    const rounding = 1e-9
-    expect(found.costH, `bike ${seed}`).toBeGreaterThanOrEqual(every.costH - rounding)
-    const gap = Math.max(0, (found.costH - every.costH) / every.costH)
+      const rounding = 1e-9
+      expect(found.costH, `bike ${seed}`).toBeGreaterThanOrEqual(every.costH - rounding)
+      const gap = Math.max(0, (found.costH - every.costH) / every.costH)
       tried += every.tried
       sum += gap
       if (gap < 1e-6) best++
