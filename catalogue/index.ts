@@ -4,6 +4,7 @@ import { successBySkill, usualSharing } from '#core/crew'
 import { usualErrands } from '#core/jobs'
 import type { Reference } from '#core/reference'
 import { bikes } from './bikes'
+import { checks } from './checks'
 import { containers } from './containers'
 import { families } from './families'
 import { fixes } from './fixes'
@@ -13,6 +14,7 @@ import { items } from './items'
 import { jobs } from './jobs'
 import { services } from './services'
 import { techniques } from './techniques'
+import { trials } from './trials'
 
 /** The reference data that trips are analysed against. */
 export const catalogue: Reference = {
@@ -29,6 +31,8 @@ export const catalogue: Reference = {
   packing: usualPacking,
   jobs,
   errands: usualErrands,
+  checks,
+  trials,
   items,
   containers,
   bikes,

@@ -9,6 +9,8 @@ const written: z.input<typeof jobSchema>[] = [
     renews: 'pads',
     minutes: 40,
     price: 2500,
+    mechanic: 'Brakes: if the lever feels soft or comes to the bar afterwards, to a mechanic before the ride.',
+    daysBefore: 5,
     caution: 'Brakes: bed new pads in on a quiet road, and have a mechanic look at them if in doubt.',
   },
   {
@@ -17,6 +19,7 @@ const written: z.input<typeof jobSchema>[] = [
     renews: 'chain',
     minutes: 30,
     price: 3500,
+    daysBefore: 5,
     caution: 'On worn sprockets a new chain skips: try it before the ride.',
   },
   {
@@ -25,6 +28,7 @@ const written: z.input<typeof jobSchema>[] = [
     renews: 'cables',
     minutes: 60,
     price: 1500,
+    daysBefore: 7,
     applies: { all: ['derailleur', 'cable-shift'] },
   },
   {
@@ -57,6 +61,7 @@ const written: z.input<typeof jobSchema>[] = [
     renews: 'bolts',
     minutes: 30,
     price: 100,
+    mechanic: 'Carbon bars, posts and steerers: without a torque key leave those bolts to a mechanic.',
     caution: 'Tighten to the maker’s values; steering and carbon want a torque key. No thread locker on plastic.',
   },
   {
@@ -65,6 +70,7 @@ const written: z.input<typeof jobSchema>[] = [
     renews: 'acquaintance',
     minutes: 120,
     price: 0,
+    daysBefore: 7,
     caution: 'On a hired bike ask its owner first. Tighten to the maker’s values.',
   },
 ]

@@ -18,6 +18,7 @@ import { shed } from './shed'
 import { simulate } from './simulate'
 import { solve } from './solve'
 import { pack } from './pack'
+import { ready } from './ready'
 import { split } from './split'
 import { stances } from './stances'
 import { stress } from './stress'
@@ -46,6 +47,7 @@ const commands: Record<string, { run: Command; usage: string }> = {
   practice: { run: practice, usage: 'practice TRIP [--text]' },
   split: { run: split, usage: 'split TRIP [--text]' },
   pack: { run: pack, usage: 'pack TRIP [--text]' },
+  ready: { run: ready, usage: 'ready TRIP [--on 2026-05-30] [--evening 120] [--ics FILE] [--text]' },
   jobs: { run: jobs, usage: 'jobs TRIP [--text]' },
   stances: { run: stances, usage: 'stances TRIP [--text]' },
   stress: { run: stress, usage: 'stress TRIP [--kit FILE] [--text]' },

@@ -1,10 +1,8 @@
 import { catalogue } from '#catalogue'
 import { conditionOn, readShedCsv, type OwnedThing, type ReadShed } from '#core/shed'
-import { Fault } from '#core/validation'
 import { conditionInWords, gramsInWords } from '#wording'
-import { z } from 'zod'
 import { rounded, table } from './text'
-import { UsageError, fileText, parsedArgs } from './usage'
+import { UsageError, dayOption, fileText, parsedArgs } from './usage'
 
 /** Reads a shed from a table; a thing without an id is named by its place in it. */
 export function shedOf(path: string): ReadShed {
@@ -20,8 +18,7 @@ export function shed(args: string[]): unknown {
     text: { type: 'boolean' },
   } as const)
   if (values.csv === undefined) throw new UsageError('--csv is needed')
-  const on = values.on ?? new Date().toISOString().slice(0, 10)
-  if (!z.iso.date().safeParse(on).success) throw new Fault('--on', `“${on}”`, 'a day such as 2026-05-30')
+  const on = dayOption(values.on)
   const { things, passedOver } = shedOf(values.csv)
   const condition = (thing: OwnedThing) => rounded(conditionOn(thing, on, catalogue.families), 4)
   if (!values.text) {

@@ -2,6 +2,7 @@ import { nth, Fault } from '#core/validation'
 import { largestGpxBytes } from '#core/road'
 import { readFileSync, statSync } from 'node:fs'
 import { parseArgs, type ParseArgsConfig } from 'node:util'
+import { z } from 'zod'
 
 /** The command line itself was wrong; the usage is shown with it. */
 export class UsageError extends Error {}
@@ -50,6 +51,13 @@ export function fileText(positionals: string[]): string {
     const why = error instanceof Error && 'code' in error && error.code === 'ENOENT' ? 'no such file' : String(error)
     throw new Fault(path, why, 'a file that can be read')
   }
+}
+
+/** A day given as "--on"; today where none is. */
+export function dayOption(text: string | undefined): string {
+  const day = text ?? new Date().toISOString().slice(0, 10)
+  if (!z.iso.date().safeParse(day).success) throw new Fault('--on', `“${day}”`, 'a day such as 2026-05-30')
+  return day
 }
 
 /** A number given as an option, within limits. */

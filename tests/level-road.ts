@@ -46,6 +46,8 @@ export const referenceWith = (hazard: object = {}, fix: object = {}): Reference 
   containers: [],
   jobs: [],
   errands: usualErrands,
+  checks: [],
+  trials: [],
   items: [],
   bikes: [],
 })
@@ -60,7 +62,7 @@ export const shopAt = (stocks: Record<string, number> = {}, hours = '') => ({
   services: [serviceSchema.parse({ kind: 'shop', knownFrom: 'asked', stocks, hours })],
 })
 export const base = tripSchema.parse({
-  format: 'rag-tin.trip/4',
+  format: 'rag-tin.trip/5',
   name: 'by hand',
   road: { points: line },
   stops: [shopAt()],

@@ -15,6 +15,7 @@ const parts: Record<PartName, string> = {
   bikes: 'bikes',
   crew: 'crew',
   bench: 'bench',
+  home: 'list of what is to be done',
   dials: 'assumptions',
 }
 
@@ -70,6 +71,15 @@ const fields: Readonly<Record<string, string>> = {
   storageId: 'in',
   handling: 'what is minded in packing',
   shed: 'whose shed it is of',
+  on: 'on which day',
+  state: 'what became of it',
+  by: 'who does it',
+  checks: 'what is looked over',
+  posting: 'when it is posted',
+  buying: 'when it is bought',
+  trial: 'when it is tried',
+  shop: 'at which shop',
+  deliveryDays: 'days until it is delivered',
 }
 
 /** Units that names of the document end with. */

@@ -7,6 +7,7 @@ import type { Thing } from '#core/bench'
 import type { Candidate, CandidateReport, OneForSeveral } from '#core/candidates'
 import type { MoveCost, PackPlan } from '#core/pack'
 import type { PracticeWorth } from '#core/practice'
+import type { ReadyTask, TaskWorth } from '#core/ready'
 import { withPlanning } from '#core/reference'
 import type { RoadPoint } from '#core/road'
 import { type Trip, type TripCard, partNames } from '#core/trip'
@@ -39,7 +40,7 @@ import type {
 } from '../workers/analyser'
 import type { Choice, KitAtPrice, KitChooserService, Outcome } from '../workers/kit-chooser'
 import type { SplitterService } from '../workers/splitter'
-import type { TripWithoutLine, WayfinderService } from '../workers/wayfinder'
+import type { ReadyList, TripWithoutLine, WayfinderService } from '../workers/wayfinder'
 
 /** A kit, and the ledger it was chosen for, with the price of a gram that it was chosen under. */
 export interface Chosen extends Omit<Choice, 'gramsPerHour'> {
@@ -274,6 +275,8 @@ export const useKitStore = defineStore('kit', () => {
   const trying = adviser(waysWorker)
   const stressing = adviser(waysWorker)
   const turning = adviser(waysWorker)
+  const listing = adviser(waysWorker)
+  const weighingTasks = adviser(waysWorker)
   const splitting = adviser(splitWorker)
 
   function kitWorker(): Working<KitChooserService> {
@@ -549,6 +552,30 @@ export const useKitStore = defineStore('kit', () => {
     )
   }
 
+  /** All that is to be done before the ride, and what hangs on it together; without a kit the list alone. */
+  async function readyList(trip: Trip): Promise<ReadyList | undefined> {
+    const counts = chosenNow()?.kit?.counts ?? null
+    let found: ReadyList | undefined
+    await askAbout(listing, trip, async (service, asked, lineId, packed) => {
+      found = await service.readyListOf(asked, lineId, packed, counts)
+      return found !== undefined
+    })
+    return found
+  }
+
+  /** What it costs to leave tasks undone with the kit as it is, told as it is found. @returns once there is no more */
+  async function findTaskWorths(
+    trip: Trip,
+    tasks: readonly ReadyTask[],
+    onWorth: (worth: TaskWorth) => void,
+  ): Promise<void> {
+    const kit = chosenNow()?.kit
+    if (!kit) return
+    await askAbout(weighingTasks, trip, (service, asked, lineId, packed) =>
+      service.findTaskWorths(asked, lineId, packed, kit.counts, tasks, proxy(onWorth)),
+    )
+  }
+
   /** Who carries what of the kit as it is; told on the way that it goes on. @returns nothing while there is no kit */
   async function splitAmong(trip: Trip, onRound: () => void): Promise<SplitPlan | undefined> {
     const now = chosenNow()
@@ -638,6 +665,8 @@ export const useKitStore = defineStore('kit', () => {
     trading.stop()
     wayfinding.stop()
     schooling.stop()
+    listing.stop()
+    weighingTasks.stop()
     planning.stop()
     trying.stop()
     stressing.stop()

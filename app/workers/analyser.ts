@@ -457,16 +457,30 @@ const prices = [
   'stances',
 ] as const satisfies readonly (keyof Dials)[]
 
-/** Whether the same things lie on two benches, whether or not they are pinned alike, carried by the same riders and packed alike. */
+/**
+ * Whether the same things lie on two benches, whether or not they are pinned alike, carried by the same riders, packed alike, and
+ * got and tried on the same days.
+ */
 const packing = { pin: null, carriedBy: {}, packedIn: [], handling: null, volumeMl: null, longestMm: null }
 function isSameButPins(a: Trip['bench'], b: Trip['bench']): boolean {
-  const plain = (bench: Trip['bench']) => JSON.stringify(bench.map((thing) => ({ ...thing, ...packing })))
+  const plain = (bench: Trip['bench']) =>
+    JSON.stringify(
+      bench.map(({ buying, trial, ...thing }) => ({ ...thing, ...packing, got: buying.state, tried: trial.state })),
+    )
   return a === b || (a.length === b.length && plain(a) === plain(b))
 }
 
-/** Whether bikes are the same, whatever bags hang on them. */
+/** Whether bikes are the same, whatever bags hang on them, and whoever looks them over when. */
 function areBikesSame(a: Trip['bikes'], b: Trip['bikes']): boolean {
-  const plain = (bikes: Trip['bikes']) => JSON.stringify(bikes.map((bike) => ({ ...bike, storage: [] })))
+  const plain = (bikes: Trip['bikes']) =>
+    JSON.stringify(
+      bikes.map((bike) => ({
+        ...bike,
+        storage: [],
+        jobs: bike.jobs.map(({ by: _, ...job }) => job),
+        checks: bike.checks.flatMap(({ check, state }) => (state === 'left' ? [check] : [])).sort(),
+      })),
+    )
   return a === b || plain(a) === plain(b)
 }
 
@@ -475,7 +489,7 @@ function areHandsSame(a: Trip['crew'], b: Trip['crew']): boolean {
   const plain = (crew: Trip['crew']) =>
     JSON.stringify(
       crew.map(({ id, bikeId, hands, skills, practice, handMostN }) => {
-        const levels = practice.map(({ technique, level, on }) => [technique, level, on])
+        const levels = practice.map(({ technique, level, on, state }) => [technique, level, on, state])
         return [id, bikeId, hands, skills, levels, handMostN]
       }),
     )

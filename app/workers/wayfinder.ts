@@ -5,6 +5,7 @@ import type { Ledger } from '#core/ledger'
 import { surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import { standings, type Standing } from '#core/stances'
 import { stress, type StressFinding } from '#core/stress'
+import { readyPromise, taskList, taskWorths, type ReadyPromise, type ReadyTask, type TaskWorth } from '#core/ready'
 import { checkReferences, faultLines, type Trip } from '#core/trip'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import type { Verdict } from '#core/verdicts'
@@ -13,6 +14,12 @@ import { unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from '
 
 /** A trip whose line travels apart from it. */
 export type TripWithoutLine = Omit<Trip, 'road'> & { readonly road: RoadWithoutLine }
+
+/** What is to be done before a ride, and what hangs on all of it together: nothing where there is no kit. */
+export interface ReadyList {
+  readonly tasks: readonly ReadyTask[]
+  readonly promise: ReadyPromise | null
+}
 
 /** Weighs other plans for a trip: ways that weigh nothing, stances, candidates and stress; it keeps the line of the road that it was given last. */
 export function createWayfinder() {
@@ -116,6 +123,36 @@ export function createWayfinder() {
     return true
   }
 
+  /** All that is to be done before a ride, and what the kit promises by what becomes of it; undefined where the line was not at hand. */
+  function readyListOf(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    counts: readonly number[] | null,
+  ): ReadyList | undefined {
+    const road = roadOf(trip, lineId, packed)
+    if (!road) return undefined
+    const carried = Object.fromEntries(trip.bench.map(({ id }, i) => [id, counts?.[i] ?? 0]))
+    const tasks = taskList(road.trip, catalogue, { survey: road.survey, carried })
+    const promise = counts && readyPromise(road.trip, road.survey, catalogue, counts, tasks)
+    return { tasks, promise }
+  }
+
+  /** Tells what it costs to leave each of some tasks undone, as it is found. @returns whether the line was at hand, as above */
+  function findTaskWorths(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    counts: readonly number[],
+    tasks: readonly ReadyTask[],
+    onWorth: (worth: TaskWorth) => void,
+  ): boolean {
+    const road = roadOf(trip, lineId, packed)
+    if (!road) return false
+    for (const worth of taskWorths(road.trip, road.survey, catalogue, counts, tasks)) onWorth(worth)
+    return true
+  }
+
   /** The trip with its line, measured; undefined where the line is not at hand. */
   function roadOf(
     trip: TripWithoutLine,
@@ -130,6 +167,6 @@ export function createWayfinder() {
     return { trip: { ...trip, road: { ...trip.road, points: line.points } }, survey: line.survey }
   }
 
-  return { findWays, findStandings, ledgersOf, findReports, findStress, findFlips }
+  return { findWays, findStandings, ledgersOf, findReports, findStress, findFlips, readyListOf, findTaskWorths }
 }
 export type WayfinderService = ReturnType<typeof createWayfinder>

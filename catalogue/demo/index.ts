@@ -1,3 +1,4 @@
+import { homeSchema } from '#core/home'
 import { bikeSchema, defaultFasteners, hungAnyway, type Bike, type BikeKind, type Storage } from '#core/bike'
 import { riderSchema, type Rider } from '#core/crew'
 import { surveyRoad, type Road } from '#core/road'
@@ -136,6 +137,7 @@ export function demoTrip(): Trip {
     bikes,
     crew,
     bench: demoBench,
+    home: homeSchema.parse({}),
     dials: dialsSchema.parse({ gramsPerHour: 970, reckoning: reckoningNow }),
   }
 }

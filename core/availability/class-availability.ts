@@ -1,5 +1,6 @@
 import type { WallMinutes } from '../ride'
 import type { Gap } from '../road'
+import { isPostedTo } from '../supply'
 import type { Trip } from '../trip'
 import { nth, numberAt } from '../validation'
 import { heaviestPush } from './classes'
@@ -78,7 +79,7 @@ function placeOf(stop: string, name: string, roadKm: number, found: Found, class
       arrives: visit?.stay.arrives ?? null,
       opens: shut && visit.waitH !== null ? visit.stay.leaves + visit.waitH * 60 : null,
       waitH: shut ? visit.waitH : 0,
-      parcel: service.parcel[classId] !== undefined,
+      parcel: isPostedTo(service, classId),
     },
   ]
 }

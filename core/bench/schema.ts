@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { moneySchema } from '../money'
+import { taskFields, taskSchema } from '../task'
 import { idSchema, nameSchema, text } from '../validation'
 import { handlingSchema } from './handling'
 import { headSchema } from './head'
@@ -43,6 +44,10 @@ export const thingSchema = z.object({
   shed: idSchema.nullable().default(null),
   /** Pieces of it that are there already, and need not be bought for this trip; null where nobody has said (`piecesThere`). */
   owned: z.number().int().min(0).max(mostOfAThing).nullable().default(null),
+  /** When what is lacking is bought before the ride, and at which shop of one's own; null for by order. */
+  buying: z.object({ ...taskFields, shop: idSchema.nullable().default(null) }).prefault({}),
+  /** When it is tried before the ride, as a tube held under water, and what became of it. */
+  trial: taskSchema.prefault({}),
   /** The rider of the crew whose it is; null where it is everybody's. */
   broughtBy: idSchema.nullable().default(null),
   /** Pieces that riders carry whatever a split says, by their ids. */
@@ -58,9 +63,21 @@ export const thingSchema = z.object({
 })
 export type Thing = z.infer<typeof thingSchema>
 
-/** How many pieces of a thing need not be bought: where nobody has said, all of what is of a shed, and none of anything else. */
-export const piecesThere = ({ owned, shed, count }: Pick<Thing, 'owned' | 'shed' | 'count'>): number =>
-  owned ?? (shed === null ? 0 : count)
+/**
+ * How many pieces of a thing need not be bought: all of them once they were bought for this ride; where nobody has said, all of
+ * what is of a shed, and none of anything else.
+ */
+export const piecesThere = ({
+  owned,
+  shed,
+  count,
+  buying,
+}: Pick<Thing, 'owned' | 'shed' | 'count' | 'buying'>): number =>
+  buying.state === 'done' ? count : (owned ?? (shed === null ? 0 : count))
+
+/** How many pieces of a thing a kit can take at most: where buying before the ride was left undone, those that are there. */
+export const mostPieces = (thing: Pick<Thing, 'owned' | 'shed' | 'count' | 'buying' | 'boughtAt'>): number =>
+  thing.buying.state === 'left' && thing.boughtAt === null ? Math.min(thing.count, piecesThere(thing)) : thing.count
 
 /** Whether a thing is something that shops along the way may have: spares and supplies, no tool. */
 export const isSupply = ({ units, provides, heads }: Pick<Thing, 'units' | 'provides' | 'heads'>): boolean =>

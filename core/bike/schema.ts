@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { taskFields } from '../task'
 import { idSchema, nameSchema, text } from '../validation'
 import { fastenerSchema } from './fastener'
 import { frameSchema } from './frame'
@@ -26,11 +27,10 @@ export type BikeKind = (typeof bikeKinds)[number]
 export const assumedKind: BikeKind = 'gravel'
 
 /** Work on a bike that is to be done at home. */
-export const plannedJobSchema = z.object({
-  job: text(40).min(1),
-  /** The day it is done on, by the calendar on the wall; null while that is open. */
-  on: z.iso.date().nullable().default(null),
-})
+export const plannedJobSchema = z.object({ job: text(40).min(1), ...taskFields })
+
+/** A check of a bike of which somebody has said when it is done, by whom, or what became of it. */
+export const plannedCheckSchema = z.object({ check: text(40).min(1), ...taskFields })
 
 /** A bike's passport: what fails on it, what fits it, what turns it. */
 export const bikeSchema = z.object({
@@ -104,6 +104,14 @@ export const bikeSchema = z.object({
 
   /** What will have been done to it by departure. */
   jobs: z.array(plannedJobSchema).max(30).default([]),
+  /** What is looked over before departure, as far as something is said of it; all else is still open. */
+  checks: z
+    .array(plannedCheckSchema)
+    .max(60)
+    .refine((list) => new Set(list.map(({ check }) => check)).size === list.length, {
+      message: 'checks of which none is named twice',
+    })
+    .default([]),
 
   /** How much slower than a walker one is pushing this bike loaded; planning value 1.15. */
   pushFactor: z.number().min(1).max(4).default(1.15),

@@ -1,4 +1,4 @@
-import { isInTime } from '../ride'
+import { isInTime, openTask } from '../task'
 import { levelAtDeparture } from './hands'
 import type { Rider, Skill } from './schema'
 
@@ -21,7 +21,7 @@ export function practised(rider: Rider, techniqueId: string, on: string | null =
   const level = nextLevel(rider, techniqueId)
   if (level === null) return rider
   const others = rider.practice.filter(({ technique }) => technique !== techniqueId)
-  return { ...rider, practice: [...others, { technique: techniqueId, level, on }] }
+  return { ...rider, practice: [...others, { ...openTask, technique: techniqueId, level, on }] }
 }
 
 /** The rider who practises something no more. */

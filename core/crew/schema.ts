@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { taskFields } from '../task'
 import { idSchema, nameSchema, text } from '../validation'
 
 /** 0 never · 1 watched · 2 done at home · 3 done on the road. */
@@ -34,8 +35,7 @@ export const practiceSchema = z.object({
   technique: text(60),
   /** The level it comes to. */
   level: skillSchema,
-  /** The day it is done on, by the calendar on the wall; null while that is open. */
-  on: z.iso.date().nullable().default(null),
+  ...taskFields,
 })
 
 /** The most a bike and its rider are asked to carry. */

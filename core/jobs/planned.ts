@@ -1,6 +1,6 @@
 import { traitsOf, wholeBike, type Bike } from '../bike'
 import { appliesTo } from '../hazard'
-import { isInTime } from '../ride'
+import { isInTime, openTask } from '../task'
 import { leftOf, renewed } from './renew'
 import type { Job } from './schema'
 
@@ -19,8 +19,10 @@ function isFor(bike: Bike, { applies, renews }: Job): boolean {
 export const withJob = (bike: Bike, job: string, on: string | null = null): Bike => {
   const isPlanned = bike.jobs.some((planned) => planned.job === job)
   const jobs = isPlanned
-    ? bike.jobs.map((planned) => (planned.job === job ? { job, on } : planned))
-    : [...bike.jobs, { job, on }]
+    ? bike.jobs.map((planned) =>
+        planned.job === job ? { ...planned, on, state: planned.state === 'left' ? 'open' : planned.state } : planned,
+      )
+    : [...bike.jobs, { ...openTask, job, on }]
   return { ...bike, jobs }
 }
 

@@ -27,6 +27,10 @@ const ranges = {
   tapeG: { least: 0, most: 100 },
   bagG: { least: 0, most: 100 },
   price: { least: 0, most: mostMoney },
+  days: { least: 0, most: 60 },
+  keptDays: { least: 1, most: 120 },
+  unchecked: { least: 1, most: 20 },
+  untried: { least: 0.01, most: 1 },
   sealedY: { least: leastHalfLifeY, most: mostHalfLifeY },
   openedY: { least: leastHalfLifeY, most: mostHalfLifeY },
 } as const
@@ -35,7 +39,7 @@ export type PlanningKind = keyof typeof ranges
 const difficulties = ['easy', 'medium', 'hard'] as const
 const tools = ['pump', 'compressor', 'folding', 'lever', 'simple'] as const
 const shape =
-  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple)|turning\.(awkward)|sharing\.(fetch|uneven)|packing\.(dig|unwrap|hurry|high|tapeG|bagG))$/
+  /^(?:hazards\.[a-z0-9-]{1,40}\.(per1000km|stops|limpShare|lifeKm)|fixes\.[a-z0-9-]{1,40}\.(holds|minutes|lastsKm)|(?:jobs\.[a-z0-9-]{1,40}|errands\.(?:practice|parcel|ask))\.(minutes|price)|errands\.(?:order|shop|papers)\.(minutes)|errands\.(?:parcel|order)\.(days)|errands\.parcel\.(keptDays)|checks\.[a-z0-9-]{1,40}\.(minutes|unchecked)|trials\.[a-z0-9-]{1,40}\.(minutes|untried)|families\.[a-z0-9-]{1,40}\.(sealedY|openedY)|items\.[a-z0-9-]{1,40}\.(price)|(hands)\.(?:easy|medium|hard)\.[0-3]|(works)\.(?:pump|compressor|folding|lever|simple)|turning\.(awkward)|sharing\.(fetch|uneven)|packing\.(dig|unwrap|hurry|high|tapeG|bagG))$/
 
 function kindOf(key: string): PlanningKind | undefined {
   const found = shape.exec(key)?.slice(1).find(Boolean)
@@ -122,10 +126,29 @@ export const jobValues = ({ id, minutes, price }: Reference['jobs'][number]): Pl
   valueOf(`jobs.${id}.price`, 'price', price),
 ]
 
+/** Those of a check of a bike, and of the trial of a thing. */
+export const checkValues = ({ id, minutes, unchecked }: Reference['checks'][number]): PlanningValue[] => [
+  valueOf(`checks.${id}.minutes`, 'minutes', minutes),
+  valueOf(`checks.${id}.unchecked`, 'unchecked', unchecked),
+]
+export const trialValues = ({ id, minutes, untried }: Reference['trials'][number]): PlanningValue[] => [
+  valueOf(`trials.${id}.minutes`, 'minutes', minutes),
+  valueOf(`trials.${id}.untried`, 'untried', untried),
+]
+
+/** How long it takes until what is sent or ordered is there, and how long a parcel is kept. */
+export const sendingValues = ({
+  errands,
+}: Pick<Reference, 'errands'>): Record<'parcel' | 'kept' | 'order', PlanningValue> => ({
+  parcel: valueOf('errands.parcel.days', 'days', errands.parcel.days),
+  kept: valueOf('errands.parcel.keptDays', 'keptDays', errands.parcel.keptDays),
+  order: valueOf('errands.order.days', 'days', errands.order.days),
+})
+
 /** Those of what else is done before a ride. */
 export const errandValues = (
   { errands }: Pick<Reference, 'errands'>,
-  id: keyof Reference['errands'],
+  id: 'practice' | 'parcel' | 'ask',
 ): PlanningValue[] => [
   valueOf(`errands.${id}.minutes`, 'minutes', errands[id].minutes),
   valueOf(`errands.${id}.price`, 'price', errands[id].price),
@@ -195,7 +218,7 @@ export const packingValues = ({ packing }: Pick<Reference, 'packing'>): Planning
 export function withPlanning(reference: Reference, planning: Planning): Reference {
   if (Object.keys(planning).length === 0) return reference
   const at = (key: string, usual: number) => planning[key] ?? usual
-  const { hands, works } = reference
+  const { hands, works, errands } = reference
   const row = (difficulty: (typeof difficulties)[number]) => {
     const [never, watched, home, road] = hands[difficulty]
     const said = (level: number, usual: number) => at(`hands.${difficulty}.${level}`, usual)
@@ -209,7 +232,7 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
       openedY: at(`families.${family.id}.openedY`, family.halfLife.openedY),
     },
   })
-  const errand = (id: keyof Reference['errands']) => ({
+  const errand = (id: 'practice' | 'parcel' | 'ask') => ({
     minutes: at(`errands.${id}.minutes`, reference.errands[id].minutes),
     price: at(`errands.${id}.price`, reference.errands[id].price),
   })
@@ -241,6 +264,16 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
       minutes: at(`jobs.${job.id}.minutes`, job.minutes),
       price: at(`jobs.${job.id}.price`, job.price),
     })),
+    checks: reference.checks.map((check) => ({
+      ...check,
+      minutes: at(`checks.${check.id}.minutes`, check.minutes),
+      unchecked: at(`checks.${check.id}.unchecked`, check.unchecked),
+    })),
+    trials: reference.trials.map((trial) => ({
+      ...trial,
+      minutes: at(`trials.${trial.id}.minutes`, trial.minutes),
+      untried: at(`trials.${trial.id}.untried`, trial.untried),
+    })),
     // Lists that nobody has changed stay the same ones: what was read by them once is known.
     families: speaksOf('families.') ? reference.families.map(familyWith) : reference.families,
     items: speaksOf('items.')
@@ -248,8 +281,18 @@ export function withPlanning(reference: Reference, planning: Planning): Referenc
       : reference.items,
     errands: {
       practice: errand('practice'),
-      parcel: errand('parcel'),
+      parcel: {
+        ...errand('parcel'),
+        days: at('errands.parcel.days', errands.parcel.days),
+        keptDays: at('errands.parcel.keptDays', errands.parcel.keptDays),
+      },
       ask: errand('ask'),
+      order: {
+        minutes: at('errands.order.minutes', errands.order.minutes),
+        days: at('errands.order.days', errands.order.days),
+      },
+      shop: { minutes: at('errands.shop.minutes', errands.shop.minutes) },
+      papers: { minutes: at('errands.papers.minutes', errands.papers.minutes) },
     },
     hazards: reference.hazards.map((hazard) => {
       const { id, stops, limpShare } = hazard

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { catalogueItemSchema, packingSchema } from '../bench'
 import { bikeSchema, storageSchema } from '../bike'
+import { checkSchema, trialSchema } from '../checks'
 import { sharingSchema, techniqueSchema } from '../crew'
 import { fixSchema, turningSchema } from '../fix'
 import { hazardSchema } from '../hazard'
@@ -37,6 +38,9 @@ export const referenceSchema = z.object({
   /** What can be done to a bike at home, and what else is done before a ride. */
   jobs: z.array(jobSchema),
   errands: errandsSchema,
+  /** What is looked over on a bike before a ride, and how spares and tools are tried. */
+  checks: z.array(checkSchema),
+  trials: z.array(trialSchema),
   items: z.array(catalogueItemSchema),
   /** What things are carried in, as a bike gets it. */
   containers: z.array(storageSchema),

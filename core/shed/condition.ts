@@ -1,14 +1,14 @@
 import type { SupplyFamily } from '../supply'
 import { readClass } from '../supply'
+import { daysBetween } from '../task'
 import type { OwnedThing } from './schema'
 
-const dayMs = 24 * 3600_000
 /** Days of the Gregorian calendar to a year. */
 const daysAYear = 365.2425
 
 /** Years from one day to another; none where the other is not later. @param from 2026-05-30 */
 export const yearsBetween = (from: string, to: string): number =>
-  Math.max(0, (Date.parse(to) - Date.parse(from)) / dayMs / daysAYear)
+  Math.max(0, daysBetween(from, to) / daysAYear)
 
 const later = (a: string | null, b: string | null): string | null => (a !== null && (b === null || a > b) ? a : b)
 

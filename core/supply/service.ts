@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { taskSchema } from '../task'
 import { cutTo, idSchema, nameSchema, text } from '../validation'
 import { readClass, type SupplyFamily } from './family'
 
@@ -36,8 +37,14 @@ export const serviceSchema = z.object({
   stocks: z.record(text(60), z.number().min(0).max(1)).default({}),
   /** What one has posted there for oneself: class → amount. */
   parcel: z.record(text(60), z.number().gt(0).max(10_000)).default({}),
+  /** When that is brought to the post, and what became of it. */
+  posting: taskSchema.prefault({}),
 })
 export type Service = z.infer<typeof serviceSchema>
+
+/** Whether a parcel of one's own with a class in it comes to a service: not where posting it was left undone. */
+export const isPostedTo = ({ parcel, posting }: Pick<Service, 'parcel' | 'posting'>, classId: string): boolean =>
+  parcel[classId] !== undefined && posting.state !== 'left'
 
 export const exitKinds = ['train', 'bus', 'ferry', 'lift'] as const
 
@@ -81,7 +88,7 @@ export function stockChance(
   kinds: readonly ServiceKind[],
   families: readonly SupplyFamily[],
 ): number {
-  if (service.parcel[classId] !== undefined) return parcelArrives
+  if (isPostedTo(service, classId)) return parcelArrives
   const known = service.stocks[classId]
   if (known !== undefined) return known
   const kind = kinds.find((candidate) => candidate.id === service.kind)

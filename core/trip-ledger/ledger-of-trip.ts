@@ -1,7 +1,8 @@
 import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre } from '../air'
 import { CostsOfFailing } from '../availability'
-import { conditionOf, piecesThere, type Thing } from '../bench'
+import { mostPieces, piecesThere, type Thing } from '../bench'
 import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
+import { uncheckedFactor } from '../checks'
 import { practisedInTime, strongestHandN } from '../crew'
 import { easyGearsLost } from '../chain'
 import { failsAgain, slowerByHarderGear, slowerWith, type Fix } from '../fix'
@@ -16,6 +17,7 @@ import { nth } from '../validation'
 import { BenchSupply, type Draw } from './bench-supply'
 import { exposureTo, type Exposure } from './exposure'
 import { Hands } from './hands'
+import { conditionAtDeparture } from './prepared'
 import { purchaseOf, type Purchase } from './purchase'
 import { TurningNeeds } from './turning-needs'
 
@@ -152,7 +154,8 @@ class Writer {
     const limpShare = limpShareOf(hazard, bike)
     const meeting = { stops: hazard.stops, limpShare, pushFactor: bike.pushFactor }
     const exposure = exposureTo(this.costs, hazard, settledBy, meeting)
-    const rate = share * bikeFactor(hazard, traits, group.tyre.treadLeft)
+    const unchecked = uncheckedFactor(bike, hazard.id, this.reference.checks)
+    const rate = share * unchecked * bikeFactor(hazard, traits, group.tyre.treadLeft)
     const lives = exposure.weightedKm.map((km) => (hazard.kind === 'wearing' ? (rate * km) / hazard.lifeKm : 0))
     const perLeg = exposure.weightedKm.map((km) =>
       hazard.kind === 'sudden' ? (hazard.per1000km * rate * km) / 1000 : 0,
@@ -324,14 +327,14 @@ class Writer {
         id: thing.id,
         // Grams count for as much of the road as they are carried.
         massG: thing.massG * (this.purchases.get(thing.id)?.carried ?? 1),
-        max: thing.count,
+        max: mostPieces(thing),
         provides: [
           ...thing.provides,
           ...thing.provides.filter((id) => pumping.includes(id)).map((id) => withPump(id, thing)),
           ...this.turning.functionsOf(thing.id),
         ],
         units: this.supply.unitsOf(thing),
-        condition: this.purchases.get(thing.id)?.chance ?? conditionOf(thing, this.reference.works),
+        condition: this.purchases.get(thing.id)?.chance ?? conditionAtDeparture(thing, this.reference),
         price: this.priceOf(thing),
         owned: this.purchases.has(thing.id) ? 0 : piecesThere(thing),
       })),
@@ -360,7 +363,9 @@ export function onTermsOf(ledger: WithoutTerms, { bench, dials }: Pick<Trip, 'be
     budgetMoney: dials.budgetMoney,
     currency: dials.currency,
     gramsPerHour: dials.gramsPerHour,
-    pins: Object.fromEntries(bench.flatMap(({ id, count, pin }) => (pin && pin.min <= count ? [[id, pin]] : []))),
+    pins: Object.fromEntries(
+      bench.flatMap((thing) => (thing.pin && thing.pin.min <= mostPieces(thing) ? [[thing.id, thing.pin]] : [])),
+    ),
   }
 }
 

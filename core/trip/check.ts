@@ -40,6 +40,8 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
   once(trip.bikes, 'bikes')
   once(trip.crew, 'crew')
   once(trip.bench, 'bench')
+  once(trip.home.shops, 'home.shops')
+  once(trip.home.tasks, 'home.tasks')
   once(trip.road.stretches, 'road.stretches')
   once(trip.ride.nights, 'ride.nights')
   once(

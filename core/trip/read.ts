@@ -5,6 +5,7 @@ import { checkReferences } from './check'
 import { tripFrom1 } from './migration-1'
 import { tripFrom2 } from './migration-2'
 import { tripFrom3 } from './migration-3'
+import { tripFrom4 } from './migration-4'
 import { packedWhereThereIs } from './packed-where-there-is'
 import { tripFormat, tripSchema, type Trip } from './schema'
 
@@ -15,6 +16,7 @@ const migrations: ReadonlyMap<number, (document: Document, reference: Reference)
   [1, tripFrom1],
   [2, tripFrom2],
   [3, tripFrom3],
+  [4, tripFrom4],
 ])
 const newest = Number(tripFormat.split('/')[1])
 

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { thingSchema } from '../bench'
 import { bikeSchema } from '../bike'
 import { riderSchema } from '../crew'
+import { homeSchema } from '../home'
 import { rideSchema } from '../ride'
 import { emptyRoad, roadSchema } from '../road'
 import { stopSchema } from '../supply'
@@ -9,7 +10,7 @@ import { text } from '../validation'
 import { forecastSchema } from '../weather'
 import { dialsSchema } from './dials'
 
-export const tripFormat = 'rag-tin.trip/4'
+export const tripFormat = 'rag-tin.trip/5'
 
 /** The longest name of a trip, in characters. */
 export const longestTripName = 120
@@ -24,6 +25,7 @@ export const partSchemas = {
   bikes: z.array(bikeSchema).max(20),
   crew: z.array(riderSchema).max(20),
   bench: z.array(thingSchema).max(500),
+  home: homeSchema,
   dials: dialsSchema,
 } as const
 export type PartName = keyof typeof partSchemas
@@ -40,6 +42,7 @@ export const tripSchema = z.object({
   bikes: partSchemas.bikes.default([]),
   crew: partSchemas.crew.default([]),
   bench: partSchemas.bench.default([]),
+  home: partSchemas.home.prefault({}),
   dials: partSchemas.dials.prefault({}),
 })
 export type Trip = z.infer<typeof tripSchema>

@@ -2,7 +2,8 @@ import { withStayAt } from '../availability'
 import { practised, unpractised } from '../crew'
 import { withJob, withoutJob } from '../jobs'
 import { setTraits } from '../road'
-import type { Service, Stop } from '../supply'
+import { isPostedTo, type Service, type Stop } from '../supply'
+import { openTask, type Task } from '../task'
 import type { Trip } from '../trip'
 
 /** Something that one can do about a risk, and that weighs nothing. */
@@ -46,14 +47,17 @@ export function isPlanned(trip: Doable, deed: Deed): boolean {
   const stop = 'stopId' in deed ? trip.stops.find(({ id }) => id === deed.stopId) : undefined
   switch (deed.kind) {
     case 'job':
-      return trip.bikes.some(({ id, jobs }) => id === deed.bikeId && jobs.some(({ job }) => job === deed.jobId))
+      return trip.bikes.some(
+        ({ id, jobs }) => id === deed.bikeId && jobs.some((each) => each.job === deed.jobId && !isLeft(each)),
+      )
     case 'practice':
       return trip.crew.some(
-        ({ id, practice }) => id === deed.riderId && practice.some(({ technique }) => technique === deed.techniqueId),
+        ({ id, practice }) =>
+          id === deed.riderId && practice.some((each) => each.technique === deed.techniqueId && !isLeft(each)),
       )
     case 'parcel':
       return Boolean(
-        stop?.services.some(({ kind, parcel }) => kind === deed.service && parcel[deed.classId] !== undefined),
+        stop?.services.some((service) => service.kind === deed.service && isPostedTo(service, deed.classId)),
       )
     case 'buy':
       return trip.bench.some(({ id, boughtAt }) => id === deed.thingId && boughtAt === deed.stopId)
@@ -70,6 +74,9 @@ export function isPlanned(trip: Doable, deed: Deed): boolean {
   }
 }
 
+/** What was left undone is planned no more. */
+const isLeft = ({ state }: Pick<Task, 'state'>) => state === 'left'
+
 /** Whether riders of a plan are out of reach of one another at times. */
 export const isApart = ({ crew, ride, road }: Pick<Trip, 'crew' | 'ride' | 'road'>): boolean =>
   crew.length > 1 && (ride.apart > 0 || road.stretches.some(({ apart }) => apart !== null && apart > 0))
@@ -84,7 +91,11 @@ export function carriedOut(trip: Doable, deed: Deed, { lengthKm, newId }: Beside
         crew: trip.crew.map((rider) => (rider.id === deed.riderId ? practised(rider, deed.techniqueId) : rider)),
       }
     case 'parcel':
-      return withService(trip, deed, (service) => ({ ...service, parcel: { ...service.parcel, [deed.classId]: 1 } }))
+      return withService(trip, deed, (service) => ({
+        ...service,
+        parcel: { ...service.parcel, [deed.classId]: service.parcel[deed.classId] ?? 1 },
+        posting: isLeft(service.posting) ? openTask : service.posting,
+      }))
     case 'buy':
       return boughtAt(trip, deed.thingId, deed.stopId)
     case 'wait':

@@ -5,7 +5,7 @@ import { practiceWorths } from '../practice'
 import type { Reference } from '../reference'
 import { sharedOpeningCache, type OpeningCache } from '../ride'
 import type { Survey } from '../road'
-import { afterAsking, confidence, mends, readClass, stockChance, type Service, type Stop } from '../supply'
+import { afterAsking, confidence, isPostedTo, mends, readClass, stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
 import { atTheWrench } from '../trip-ledger'
 import { nth } from '../validation'
@@ -149,13 +149,17 @@ function* allWays(
 }
 
 const plannedJobs = ({ bikes }: Trip): Deed[] =>
-  bikes.flatMap((bike) => bike.jobs.map(({ job }): Deed => ({ kind: 'job', bikeId: bike.id, jobId: job })))
+  bikes.flatMap((bike) =>
+    bike.jobs
+      .filter(({ state }) => state !== 'left')
+      .map(({ job }): Deed => ({ kind: 'job', bikeId: bike.id, jobId: job })),
+  )
 
 function openJobs({ bikes, ride }: Trip, { jobs, hazards }: Reference, atStake: AtStake): Deed[] {
   const departing = (bike: Bike) => atDeparture(bike, ride.start, jobs)
   return bikes.flatMap((bike) =>
     jobsFor(bike, jobs)
-      .filter(({ id }) => !bike.jobs.some(({ job }) => job === id))
+      .filter(({ id }) => !bike.jobs.some(({ job, state }) => job === id && state !== 'left'))
       .filter(({ id }) => atStake.onBike(departing(bike), departing(withJob(bike, id)), hazards) >= leastToldH)
       .map(({ id }): Deed => ({ kind: 'job', bikeId: bike.id, jobId: id })),
   )
@@ -166,12 +170,9 @@ const servicesOf = ({ stops }: Pick<Trip, 'stops'>): { stop: Stop; service: Serv
 
 const parcelsSent = (trip: Trip): Deed[] =>
   servicesOf(trip).flatMap(({ stop, service }) =>
-    Object.keys(service.parcel).map((classId): Deed => ({
-      kind: 'parcel',
-      stopId: stop.id,
-      service: service.kind,
-      classId,
-    })),
+    Object.keys(service.parcel)
+      .filter((classId) => isPostedTo(service, classId))
+      .map((classId): Deed => ({ kind: 'parcel', stopId: stop.id, service: service.kind, classId })),
   )
 
 /** What may be posted ahead: to every place that keeps a parcel, the parts on which most hangs. */
@@ -186,7 +187,7 @@ function parcels(trip: Trip, { services, families }: Reference, atStake: AtStake
     .sort((a, b) => b.hours - a.hours)
     .flatMap(({ classId }) =>
       places
-        .filter(({ service }) => service.parcel[classId] === undefined)
+        .filter(({ service }) => !isPostedTo(service, classId))
         .map(({ stop, service }): Deed => ({ kind: 'parcel', stopId: stop.id, service: service.kind, classId })),
     )
     .slice(0, mostParcels)

@@ -1,3 +1,4 @@
+import { taskStates } from '#core/task'
 import {
   boolean,
   char,
@@ -21,6 +22,13 @@ const tripId = () =>
     .notNull()
     .references(() => trips.id, { onDelete: 'cascade' })
 const position = () => int('position').notNull()
+const taskState = (name: string) => mysqlEnum(name, taskStates).notNull().default('open')
+/** When something before a ride is done (such as 2026-05-30; null while that is open), what became of it, and who does it. */
+const task = () => ({
+  on: char('on_day', { length: 10 }),
+  state: taskState('state'),
+  by: varchar('done_by', { length: 60 }),
+})
 
 export const users = mysqlTable('users', {
   id: char('id', { length: 36 }).primaryKey(),
@@ -266,6 +274,10 @@ export const services = mysqlTable(
     kind: varchar('kind', { length: 40 }).notNull(),
     knownFrom: varchar('known_from', { length: 20 }).notNull().default('map'),
     hours: varchar('hours', { length: 200 }).notNull(),
+    /** When what is sent there is posted, what became of it, and who does it. */
+    postedOn: char('posted_on', { length: 10 }),
+    postingState: taskState('posting_state'),
+    postedBy: varchar('posted_by', { length: 60 }),
   },
   (table) => [
     primaryKey({ columns: [table.tripId, table.stopId, table.position] }),
@@ -371,8 +383,7 @@ export const riderPractice = mysqlTable(
     position: position(),
     technique: partId('technique'),
     level: int('level').notNull(),
-    /** The day, such as 2026-05-30; null while that is open. */
-    on: char('on_day', { length: 10 }),
+    ...task(),
   },
   (table) => [
     primaryKey({ columns: [table.tripId, table.riderId, table.position] }),
@@ -400,7 +411,7 @@ export const things = mysqlTable(
     broughtBy: varchar('brought_by', { length: 60 }),
     boughtAt: varchar('bought_at', { length: 60 }),
     note: text('note').notNull(),
-    /** Its heads, its measures and who carries it as JSON; null where it was laid down before they were told apart from functions. */
+    /** Its heads, its measures, who carries it and how it is got and tried as JSON; null where it was laid down before they were told apart from functions. */
     build: longtext('build'),
   },
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
@@ -436,6 +447,46 @@ export const thingUnits = mysqlTable(
       'cascade',
     ),
   ],
+)
+
+/** What is said of the time before a ride at home. */
+export const homes = mysqlTable('homes', {
+  tripId: char('trip_id', { length: 36 })
+    .primaryKey()
+    .references(() => trips.id, { onDelete: 'cascade' }),
+  country: char('country', { length: 2 }),
+  papersOn: char('papers_on', { length: 10 }),
+  papersState: taskState('papers_state'),
+  papersBy: varchar('papers_by', { length: 60 }),
+})
+
+/** Shops of one's own. */
+export const homeShops = mysqlTable(
+  'home_shops',
+  {
+    tripId: tripId(),
+    id: partId('id'),
+    position: position(),
+    name: varchar('name', { length: 120 }).notNull(),
+    hours: varchar('hours', { length: 200 }).notNull(),
+    deliveryDays: int('delivery_days'),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.id] })],
+)
+
+/** What is to be done before a ride beside what its plan asks for. */
+export const ownTasks = mysqlTable(
+  'own_tasks',
+  {
+    tripId: tripId(),
+    id: partId('id'),
+    position: position(),
+    name: varchar('name', { length: 120 }).notNull(),
+    minutes: double('minutes').notNull(),
+    note: text('note').notNull(),
+    ...task(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.id] })],
 )
 
 export const dials = mysqlTable('dials', {

@@ -1,6 +1,7 @@
 import { and, asc, eq, inArray, notInArray } from 'drizzle-orm'
 import type { AnyMySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core'
 import { catalogue } from '#catalogue'
+import { homeSchema } from '#core/home'
 import { thingSchema } from '#core/bench'
 import { bikeSchema } from '#core/bike'
 import { riderSchema } from '#core/crew'
@@ -129,6 +130,22 @@ export const readPart: Readers = {
     )
   },
 
+  async home(db, tripId) {
+    const [row] = await db.select().from(t.homes).where(eq(t.homes.tripId, tripId))
+    const shops = await db
+      .select()
+      .from(t.homeShops)
+      .where(eq(t.homeShops.tripId, tripId))
+      .orderBy(asc(t.homeShops.position))
+    const tasks = await db
+      .select()
+      .from(t.ownTasks)
+      .where(eq(t.ownTasks.tripId, tripId))
+      .orderBy(asc(t.ownTasks.position))
+    const papers = row && { on: row.papersOn, state: row.papersState, by: row.papersBy }
+    return homeSchema.parse({ country: row?.country, shops, tasks, papers })
+  },
+
   async dials(db, tripId) {
     const [row] = await db.select().from(t.dials).where(eq(t.dials.tripId, tripId))
     if (!row) return dialsSchema.parse({})
@@ -201,7 +218,12 @@ export const writePart: Writers = {
     await insertAll(
       db,
       t.services,
-      services.map(({ stocks: _, parcel: __, ...row }) => row),
+      services.map(({ stocks: _, parcel: __, posting, ...row }) => ({
+        ...row,
+        postedOn: posting.on,
+        postingState: posting.state,
+        postedBy: posting.by,
+      })),
     )
     await insertAll(
       db,
@@ -260,7 +282,9 @@ export const writePart: Writers = {
       db,
       t.things,
       bench.map(({ pin, from, provides: _, units: __, ...thing }, position) => {
-        const { heads, comesApart, measures, volumeMl, longestMm, handling, carriedBy, packedIn, ...columns } = thing
+        const { heads, comesApart, measures, volumeMl, longestMm, handling, carriedBy, packedIn, ...rest } = thing
+        const { buying, trial, ...columns } = rest
+        const build = { heads, comesApart, measures, volumeMl, longestMm, handling, carriedBy, packedIn, buying, trial }
         return {
           ...columns,
           tripId,
@@ -268,7 +292,7 @@ export const writePart: Writers = {
           pinMin: pin?.min ?? null,
           pinMax: pin?.max ?? null,
           takenFrom: from,
-          build: JSON.stringify({ heads, comesApart, measures, volumeMl, longestMm, handling, carriedBy, packedIn }),
+          build: JSON.stringify(build),
         }
       }),
     )
@@ -290,6 +314,26 @@ export const writePart: Writers = {
           amount,
         })),
       ),
+    )
+  },
+
+  async home(db, tripId, { country, papers, shops, tasks }) {
+    const row = { country, papersOn: papers.on, papersState: papers.state, papersBy: papers.by }
+    await db
+      .insert(t.homes)
+      .values({ tripId, ...row })
+      .onDuplicateKeyUpdate({ set: row })
+    await db.delete(t.homeShops).where(eq(t.homeShops.tripId, tripId))
+    await insertAll(
+      db,
+      t.homeShops,
+      shops.map((shop, position) => ({ tripId, position, ...shop })),
+    )
+    await db.delete(t.ownTasks).where(eq(t.ownTasks.tripId, tripId))
+    await insertAll(
+      db,
+      t.ownTasks,
+      tasks.map((task, position) => ({ tripId, position, ...task })),
     )
   },
 
@@ -339,6 +383,7 @@ async function withServices(
       ruledOut: stop.ruledOut.split(' ').filter((kind) => kind !== ''),
       services: servicesOf(stop.id).map((service) => ({
         ...service,
+        posting: { on: service.postedOn, state: service.postingState, by: service.postedBy },
         stocks: Object.fromEntries(stocksOf(serviceOf(service)).map((row) => [row.supplyClass, row.chance])),
         parcel: Object.fromEntries(parcelsOf(serviceOf(service)).map((row) => [row.supplyClass, row.amount])),
       })),

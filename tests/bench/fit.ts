@@ -1,3 +1,4 @@
+import { openTask } from '#core/task'
 import { defined, nth } from '#core/validation'
 import type { Fastener } from '#core/bike'
 import { crewFit, fitView, defaultHandN } from '#core/fit'
@@ -34,6 +35,8 @@ export async function benchFit(): Promise<void> {
     boughtAt: null,
     carriedBy: {},
     packedIn: [],
+    buying: { ...openTask, shop: null },
+    trial: openTask,
     volumeMl: null,
     longestMm: null,
     note: '',

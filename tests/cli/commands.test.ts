@@ -331,13 +331,13 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
       'a negative mass',
       () => [
         'kit',
-        file('neg.json', '{"format":"rag-tin.trip/4","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
+        file('neg.json', '{"format":"rag-tin.trip/5","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
       ],
       /^bench\[0\]\.massG: -3; expected more than 0\n$/,
     ],
     [
       'a trip without a road',
-      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/4","name":"x"}')],
+      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/5","name":"x"}')],
       /road\.points: no road/,
     ],
     ['a broken GPX', () => ['gpx', file('broken.gpx', '<gpx><trk>')], /not XML/],

@@ -65,11 +65,13 @@ const reference: Reference = {
   containers: [],
   jobs: [],
   errands: usualErrands,
+  checks: [],
+  trials: [],
   items: [],
   bikes: [],
 }
 const trip = tripSchema.parse({
-  format: 'rag-tin.trip/4',
+  format: 'rag-tin.trip/5',
   name: 'ten points',
   road: { points },
   stops: [

@@ -13,7 +13,7 @@ import {
   unpractised,
   type Skill,
 } from '#core/crew'
-import { isInTime } from '#core/ride'
+import { isInTime, openTask } from '#core/task'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 
@@ -108,11 +108,11 @@ describe('practice', () => {
   })
   it('counts by departure, in that technique alone', () => {
     const once = practised(rider(1), 'chain', '2026-05-30')
-    expect(once.practice).toEqual([{ technique: 'chain', level: 2, on: '2026-05-30' }])
+    expect(once.practice).toEqual([{ ...openTask, technique: 'chain', level: 2, on: '2026-05-30' }])
     expect([levelAtDeparture(once, 'chain'), levelAtDeparture(once, 'spokes')]).toEqual([2, 1])
     expect(bestHands([rider(1), { ...once, id: 'o' }], 'chain')).toEqual({ level: 2, riderId: 'o' })
     const twice = practised(once, 'chain')
-    expect(twice.practice).toEqual([{ technique: 'chain', level: 3, on: null }])
+    expect(twice.practice).toEqual([{ ...openTask, technique: 'chain', level: 3 }])
     expect(practised(twice, 'chain')).toBe(twice)
   })
   it('never makes hands worse, and what was planned below what they know by now counts as nothing', () => {
@@ -124,7 +124,7 @@ describe('practice', () => {
     expect(unpractised(practised(before, 'chain'), 'chain')).toEqual(before)
   })
   it('counts only before the day on which the ride begins; without a day, or a ride, it does', () => {
-    const on = (day: string | null) => ({ technique: 'chain', level: 2 as const, on: day })
+    const on = (day: string | null) => ({ ...openTask, technique: 'chain', level: 2 as const, on: day })
     const start = '2026-06-12T08:30'
     expect([null, '2026-06-11', '2026-06-12', '2026-06-13'].map((day) => isInTime(on(day), start))).toEqual([
       true,

@@ -1,3 +1,4 @@
+import { openTask } from '#core/task'
 import { bikeFrom, catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { traitsOf } from '#core/bike'
@@ -51,8 +52,8 @@ describe('a job at home', () => {
     const bike = worn()
     const twice = withJob(withJob(withJob(bike, 'fresh-pads'), 'bolts'), 'fresh-pads', '2026-06-01')
     expect(twice.jobs).toEqual([
-      { job: 'fresh-pads', on: '2026-06-01' },
-      { job: 'bolts', on: null },
+      { ...openTask, job: 'fresh-pads', on: '2026-06-01' },
+      { ...openTask, job: 'bolts' },
     ])
     expect(JSON.stringify(withoutJob(withoutJob(twice, 'bolts'), 'fresh-pads'))).toBe(JSON.stringify(bike))
   })

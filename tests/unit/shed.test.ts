@@ -3,6 +3,7 @@ import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import { catalogue } from '#catalogue'
 import { demoShed, demoTrip } from '#catalogue/demo'
+import { openTask } from '#core/task'
 import { CostsOfFailing } from '#core/availability'
 import { thingFrom } from '#core/bench'
 import { surveyRoad } from '#core/road'
@@ -318,7 +319,7 @@ it('a new trip takes bikes, hands and habits of an earlier one along, and nothin
   const [bike] = before.bikes
   const trip = {
     ...before,
-    bikes: [{ ...defined(bike), jobs: [{ job: 'fresh-pads', on: null }] }],
+    bikes: [{ ...defined(bike), jobs: [{ ...openTask, job: 'fresh-pads' }] }],
     dials: { ...before.dials, gramsPerHour: 500, currency: 'CHF', handMostN: 300 },
   }
   const next = takenAlong(trip, { 'works.pump': 0.9 })

@@ -1,5 +1,6 @@
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
+import { openTask } from '#core/task'
 import { indexLedger } from '#core/ledger'
 import { PromiseEvaluator } from '#core/promise'
 import { surveyRoad } from '#core/road'
@@ -17,7 +18,9 @@ function demo(): Trip {
   return {
     ...trip,
     bench: trip.bench.map((thing, i) => (i === 3 ? { ...thing, pin: { min: 1, max: 1 } } : thing)),
-    bikes: trip.bikes.map((bike, i) => (i === 0 ? { ...bike, jobs: [{ job: 'new-chain', on: '2026-06-01' }] } : bike)),
+    bikes: trip.bikes.map((bike, i) =>
+      i === 0 ? { ...bike, jobs: [{ ...openTask, job: 'new-chain', on: '2026-06-01' }] } : bike,
+    ),
     dials: { ...trip.dials, planning: { 'works.pump': 0.97, 'hazards.puncture.per1000km': 0.7, 'works.lever': 0.98 } },
   }
 }
@@ -82,7 +85,7 @@ describe('a stance', () => {
   it('leaves pins and jobs alone that somebody has said by hand', () => {
     const taken = taking(trip, 'fresh')
     expect(taken.bench[3]?.pin).toEqual({ min: 1, max: 1 })
-    expect(taken.bikes[0]?.jobs[0]).toEqual({ job: 'new-chain', on: '2026-06-01' })
+    expect(taken.bikes[0]?.jobs[0]).toEqual({ ...openTask, job: 'new-chain', on: '2026-06-01' })
   })
   it('fresh pins at home what is nothing but a spare of what wears, and no tool', () => {
     const pinned = taking(demoTrip(), 'fresh').bench.filter(({ pin }) => pin !== null)

@@ -1,5 +1,6 @@
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
+import { openTask } from '#core/task'
 import { withJob } from '#core/jobs'
 import { indexLedger } from '#core/ledger'
 import { PromiseEvaluator } from '#core/promise'
@@ -55,7 +56,7 @@ describe('a rider who stays at home', () => {
       crew: trip.crew.map((rider) => ({
         ...rider,
         carriesMostG: 500,
-        practice: [{ technique: nth(catalogue.techniques, 0).id, level: 2 as const, on: null }],
+        practice: [{ ...openTask, technique: nth(catalogue.techniques, 0).id, level: 2 as const }],
       })),
       bench: trip.bench.map((thing, i) => ({ ...thing, broughtBy: nth(trip.crew, i % trip.crew.length).id })),
     }

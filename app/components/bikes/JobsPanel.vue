@@ -2,7 +2,7 @@
 import { catalogue } from '#catalogue'
 import type { Bike } from '#core/bike'
 import { jobsFor, leftOf, withJob, withoutJob, type Job } from '#core/jobs'
-import { isInTime } from '#core/ride'
+import { isInTime } from '#core/task'
 import { priceOf } from '#core/ways'
 import { priceInWords } from '#wording'
 import { NuxtLink } from '#components'

@@ -2,7 +2,7 @@
 import { catalogue } from '#catalogue'
 import { skillWords, type Rider } from '#core/crew'
 import type { PracticeWorth } from '#core/practice'
-import { isInTime } from '#core/ride'
+import { isInTime } from '#core/task'
 import { hoursInWords } from '#wording'
 import { X } from '@lucide/vue'
 import { computed } from 'vue'

@@ -41,6 +41,10 @@ const amounts: Record<PlanningKind, Amount> = {
   tapeG: 'mass',
   bagG: 'mass',
   price: 'share',
+  days: 'number',
+  keptDays: 'number',
+  unchecked: 'number',
+  untried: 'share',
   sealedY: 'months',
   openedY: 'months',
 }

@@ -1,0 +1,70 @@
+import { defined, nth } from '../validation'
+import type { ReadyTask } from './task-list'
+
+/** A task that could be done on an evening. */
+export interface EveningTask extends Pick<ReadyTask, 'key' | 'who' | 'minutes' | 'deadline'> {
+  /** Hours on the road that hang on it. */
+  readonly undoneH: number
+}
+
+/** What each rider could do on an evening. */
+export interface RiderEvening {
+  readonly who: string
+  readonly keys: readonly string[]
+  readonly minutes: number
+}
+
+/**
+ * What can still be done on an evening: for each rider first what is of no use later, then all else, each time as much as saves
+ * most on the road in the minutes that are left: a 0/1 knapsack of minutes, solved exactly (Bellman 1957, as in any textbook).
+ * What nobody in particular does is the first rider's.
+ *
+ * @param minutes how long the evening is
+ * @param today such as 2026-05-30
+ */
+export function evening(
+  tasks: readonly EveningTask[],
+  riders: readonly string[],
+  minutes: number,
+  today: string,
+): RiderEvening[] {
+  return riders.map((who, r) => {
+    const own = tasks.filter((task) => (task.who ?? riders[0]) === who && (r === 0 || task.who !== null))
+    const isLastChance = ({ deadline }: EveningTask) => deadline !== null && deadline <= today
+    const now = bestWithin(own.filter(isLastChance), minutes)
+    const spent = minutesOf(now)
+    const then = bestWithin(
+      own.filter((task) => !isLastChance(task)),
+      minutes - spent,
+    )
+    const chosen = [...now, ...then]
+    return { who, keys: chosen.map(({ key }) => key), minutes: minutesOf(chosen) }
+  })
+}
+
+const minutesOf = (tasks: readonly EveningTask[]) => tasks.reduce((sum, task) => sum + task.minutes, 0)
+
+/** What nothing hangs on by hours still wants doing: a ticket, the papers. It counts for this much where there is time. */
+const leastWorthH = 1e-6
+
+/** The tasks that together are worth most and take no longer; each minute begun counts whole. */
+export function bestWithin(tasks: readonly EveningTask[], minutes: number): EveningTask[] {
+  const most = Math.max(0, Math.floor(minutes))
+  const sizes = tasks.map((task) => Math.ceil(task.minutes))
+  const worths = tasks.map(({ undoneH }) => Math.max(leastWorthH, undoneH))
+  /** By how many tasks may be taken and how many minutes there are: the most that they are worth. */
+  const best = [new Float64Array(most + 1)]
+  tasks.forEach((_, i) => {
+    const before = nth(best, i)
+    const [size, worth] = [nth(sizes, i), nth(worths, i)]
+    best.push(before.map((without, m) => (m < size ? without : Math.max(without, worth + defined(before[m - size])))))
+  })
+  const taken: EveningTask[] = []
+  let left = most
+  for (let i = tasks.length; i > 0; i--) {
+    if (defined(nth(best, i)[left]) === defined(nth(best, i - 1)[left])) continue
+    taken.unshift(nth(tasks, i - 1))
+    left -= nth(sizes, i - 1)
+  }
+  return taken
+}

@@ -1,0 +1,3 @@
+export * from './schema'
+export * from './in-time'
+export * from './calendar-days'
