@@ -124,6 +124,7 @@ const written: z.input<typeof trialSchema>[] = [
     families: ['usb-charge', 'charge'],
     minutes: 5,
     daysBefore: 2,
+    soonestDays: 5,
     untried: 0.9,
     caution: 'Lithium: one that swells, smells or gets hot stays at home.',
   },

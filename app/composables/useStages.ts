@@ -13,6 +13,7 @@ export const stages = [
   { id: 'weigh', name: 'Weigh', key: 'w' },
   { id: 'split', name: 'Split', key: 's' },
   { id: 'pack', name: 'Pack', key: 'p' },
+  { id: 'ready', name: 'Ready', key: 'y' },
 ] as const
 export type StageId = (typeof stages)[number]['id']
 
@@ -31,6 +32,7 @@ export function useStageNeeds() {
       weigh: '',
       split: '',
       pack: packNeed(trip),
+      ready: '',
     }
   })
 }

@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal'
 
-/** A step down into a document: the key of an object, or the entry of a list that bears an id. */
+/** A step down into a document: the key of an object, or the entry of a list that is known by an id (`idOf`). */
 export type Key = string | { readonly id: string }
 export type Path = readonly Key[]
 
@@ -25,24 +25,31 @@ interface OrderChange {
 export type Change = ValueChange | OrderChange
 
 type Json = Record<string, unknown>
-interface Entry {
-  readonly id: string
-}
-
 const isObject = (value: unknown): value is Json => value !== null && typeof value === 'object' && !Array.isArray(value)
 
-/** Whether a list is one of entries that each bear an id of their own. An empty list may become one. */
+type Entry = Json
+/** What entries are known by that have no id of their own: what of the catalogue they are about, of which there is one each. */
+const standIns = ['job', 'check', 'technique'] as const
+/** What an entry of a list is known by; nothing where it is none that is known by anything. */
+function idOf(entry: unknown): string | undefined {
+  if (!isObject(entry)) return undefined
+  const id = ['id', ...standIns].map((key) => entry[key]).find((value) => value !== undefined)
+  return typeof id === 'string' ? id : undefined
+}
+
+/** Whether a list is one of entries that are each known by an id of their own. An empty list may become one. */
 function isKeyed(value: unknown): value is readonly Entry[] {
   if (!Array.isArray(value)) return false
   const ids = new Set<string>()
   for (const entry of value as unknown[]) {
-    if (!isObject(entry) || typeof entry.id !== 'string' || ids.has(entry.id)) return false
-    ids.add(entry.id)
+    const id = idOf(entry)
+    if (id === undefined || ids.has(id)) return false
+    ids.add(id)
   }
   return true
 }
 
-const idsOf = (list: readonly Entry[]) => list.map(({ id }) => id)
+const idsOf = (list: readonly Entry[]) => list.map((entry) => idOf(entry) ?? '')
 export const isOrder = (change: Change): change is OrderChange => 'orderAfter' in change
 
 /** What changed from one document to another. Lists without ids are one value, replaced whole. */
@@ -57,8 +64,8 @@ export function changesBetween(before: unknown, after: unknown, path: Path = [])
 }
 
 function changesOfList(before: readonly Entry[], after: readonly Entry[], path: Path): Change[] {
-  const beforeById = new Map(before.map((entry) => [entry.id, entry]))
-  const afterById = new Map(after.map((entry) => [entry.id, entry]))
+  const beforeById = new Map(before.map((entry) => [idOf(entry) ?? '', entry]))
+  const afterById = new Map(after.map((entry) => [idOf(entry) ?? '', entry]))
   const entries = [...new Set([...beforeById.keys(), ...afterById.keys()])].flatMap((id): Change[] => {
     const at = [...path, { id }]
     const [old, now] = [beforeById.get(id), afterById.get(id)]
@@ -81,7 +88,7 @@ export function inverse(changes: readonly Change[]): Change[] {
 export function valueAt(document: unknown, path: Path): unknown {
   return path.reduce<unknown>((value, key) => {
     if (typeof key === 'string') return isObject(value) ? value[key] : undefined
-    return Array.isArray(value) ? (value as (Entry | null)[]).find((entry) => entry?.id === key.id) : undefined
+    return Array.isArray(value) ? (value as unknown[]).find((entry) => idOf(entry) === key.id) : undefined
   }, document)
 }
 
@@ -110,8 +117,8 @@ function changedAt(value: unknown, path: Path, change: (value: unknown) => unkno
     return next === undefined ? others : { ...value, [key]: next }
   }
   if (!Array.isArray(value)) return value
-  const list = value as (Entry | null)[]
-  const at = list.findIndex((entry) => entry?.id === key.id)
+  const list = value as unknown[]
+  const at = list.findIndex((entry) => idOf(entry) === key.id)
   const next = changedAt(list[at], rest, change)
   if (next === list[at]) return value
   if (next === undefined) return list.filter((_, i) => i !== at)
@@ -121,9 +128,12 @@ function changedAt(value: unknown, path: Path, change: (value: unknown) => unkno
 /** A list in the order of some ids; entries not named there stay behind the one they stood behind. */
 function inOrderOf(list: readonly Entry[], ids: readonly string[]): readonly Entry[] {
   const rank = new Map(ids.map((id, i) => [id, i]))
-  const arranged = list.filter(({ id }) => rank.has(id)).sort((a, b) => (rank.get(a.id) ?? 0) - (rank.get(b.id) ?? 0))
+  const rankOf = (entry: Entry) => rank.get(idOf(entry) ?? '')
+  const arranged = list
+    .filter((entry) => rankOf(entry) !== undefined)
+    .sort((a, b) => (rankOf(a) ?? 0) - (rankOf(b) ?? 0))
   list.forEach((entry, i) => {
-    if (rank.has(entry.id)) return
+    if (rankOf(entry) !== undefined) return
     const before = list[i - 1]
     arranged.splice(before === undefined ? 0 : arranged.indexOf(before) + 1, 0, entry)
   })

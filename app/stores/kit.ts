@@ -714,6 +714,8 @@ export const useKitStore = defineStore('kit', () => {
     findReports,
     findStress,
     findFlips,
+    readyList,
+    findTaskWorths,
     splitAmong,
     costsOfShifts,
     packAll,

@@ -1,11 +1,11 @@
 import type { Thing } from '../bench'
 import type { Rider } from '../crew'
 import type { PartName, Trip } from '../trip'
-import { changedEntries } from './changed-entries'
+import { changedEntries, fieldsThatDiffer } from './changed-entries'
 import type { Access } from './schema'
 
 /** The parts in which something may be one rider's own. */
-type OwnedParts = Pick<Trip, 'bikes' | 'crew' | 'bench'>
+type OwnedParts = Pick<Trip, 'bikes' | 'crew' | 'bench' | 'home'>
 
 /** Something of a change that is not for whoever makes it. */
 export interface RefusedChange {
@@ -26,8 +26,8 @@ export const refusedLine = ({ where, name, why, mend }: RefusedChange) =>
 const supposeIt = 'Suppose it instead, or ask the owner of the plan.'
 
 /**
- * What of a change is not for somebody to make. A rider changes what is said of themselves, the bike that they ride, and
- * things that they bring; a reader nothing.
+ * What of a change is not for somebody to make. A rider changes what is said of themselves, the bike that they ride, things
+ * that they bring, and what they do themselves before the ride; a reader nothing.
  *
  * @param before the plan as it is
  * @param after as it would be
@@ -49,15 +49,16 @@ export function refusedChanges(
     if (part === 'crew') return ofCrew(me, before, after)
     if (part === 'bikes') return ofBikes(me, before, after)
     if (part === 'bench') return ofBench(me, before, after)
+    if (part === 'home') return ofHome(me, before, after)
     return [{ part, where: part, name: '', why: 'only the owner of the plan changes that', mend: supposeIt }]
   })
 }
 
 const refused =
-  (part: 'crew' | 'bikes' | 'bench', why: string, mend = supposeIt) =>
+  (part: 'crew' | 'bikes' | 'bench' | 'home', why: string, mend = supposeIt) =>
   ({ at, name }: { readonly at: number; readonly name: string }): RefusedChange => ({
     part,
-    where: `${part}[${at}]`,
+    where: part === 'home' ? `home.tasks[${at}]` : `${part}[${at}]`,
     name,
     why,
     mend,
@@ -99,5 +100,21 @@ function ofBench(me: Rider, before: OwnedParts, after: OwnedParts): RefusedChang
   return [
     ...others.map(refused('bench', 'only who brings it changes it')),
     ...given.map(refused('bench', 'what you bring you can take away, and not give to others')),
+  ]
+}
+
+/** Of the list of what is to be done, a rider changes what they do themselves; the shops at home and the papers are the owner's. */
+function ofHome(me: Rider, before: OwnedParts, after: OwnedParts): RefusedChange[] {
+  const isMine = (tasks: Trip['home']['tasks'], id: string) => tasks.find((own) => own.id === id)?.by === me.id
+  const others = changedEntries(before.home.tasks, after.home.tasks)
+    .filter(
+      (own) => (own.before && !isMine(before.home.tasks, own.id)) || (own.after && !isMine(after.home.tasks, own.id)),
+    )
+    .map(refused('home', 'only who does it changes it'))
+  const rest = fieldsThatDiffer({ ...before.home, tasks: [] }, { ...after.home, tasks: [] })
+  const why = 'only the owner of the plan changes that'
+  return [
+    ...others,
+    ...rest.map((field) => ({ part: 'home' as const, where: `home.${field}`, name: '', why, mend: supposeIt })),
   ]
 }

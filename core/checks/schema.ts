@@ -9,6 +9,8 @@ const common = {
   minutes: z.number().gt(0),
   /** So many days before the ride it is done at the latest, so that there is time for what it finds. */
   daysBefore: z.number().int().min(1).max(60),
+  /** So many days before the ride it is done at the soonest, as a battery runs down again; none where it does not matter. */
+  soonestDays: z.number().int().min(1).max(60).optional(),
   /** What of it is not for one's own hands; empty where there is nothing. */
   mechanic: z.string().default(''),
   caution: z.string().default(''),

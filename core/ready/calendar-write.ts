@@ -38,5 +38,6 @@ export function writeCalendar(name: string, plan: string, entries: readonly Cale
       stamp: new Date(`${stamp}T00:00:00Z`),
     })
   }
-  return calendar.toString().replace(ofOneCalendar, '')
+  // The last line ends like all others.
+  return `${calendar.toString().trimEnd()}\r\n`.replace(ofOneCalendar, '')
 }

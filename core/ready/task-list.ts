@@ -131,8 +131,8 @@ class ListMaker {
     }
   }
 
-  private daysBefore(days: number): string | null {
-    return this.departure && daysAfter(this.departure, -days)
+  private daysBefore(days: number | null): string | null {
+    return this.departure === null || days === null ? null : daysAfter(this.departure, -days)
   }
 
   private riderOf(bikeId: string): string | null {
@@ -156,11 +156,12 @@ class ListMaker {
     return bikesAtDeparture(this.trip, this.reference)
       .filter(({ id }) => this.riderOf(id) !== null)
       .flatMap((bike) =>
-        checksFor(bike, this.reference.checks).map(({ id: checkId, minutes, daysBefore }) => {
+        checksFor(bike, this.reference.checks).map(({ id: checkId, minutes, daysBefore, soonestDays }) => {
           const planned = bike.checks.find(({ check }) => check === checkId) ?? openTask
           const about = { kind: 'check', bikeId: bike.id, checkId } as const
           const lastDay = this.daysBefore(daysBefore)
-          return this.task(about, planned, { minutes, lastDay, nearest: this.riderOf(bike.id) })
+          const firstDay = this.daysBefore(soonestDays ?? null)
+          return this.task(about, planned, { minutes, lastDay, firstDay, nearest: this.riderOf(bike.id) })
         }),
       )
   }
@@ -258,10 +259,14 @@ class ListMaker {
       const trial = (this.carried[thing.id] ?? 0) > 0 ? trialOf(thing, trials, families) : undefined
       // What is bought on the way cannot be tried at home.
       if (!trial || thing.boughtAt !== null) return []
-      const { minutes, daysBefore } = trial
-      const lastDay = this.daysBefore(daysBefore)
+      const { minutes, daysBefore, soonestDays = null } = trial
       return [
-        this.task({ kind: 'try', thingId: thing.id }, thing.trial, { minutes, lastDay, nearest: thing.broughtBy }),
+        this.task({ kind: 'try', thingId: thing.id }, thing.trial, {
+          minutes,
+          lastDay: this.daysBefore(daysBefore),
+          firstDay: this.daysBefore(soonestDays),
+          nearest: thing.broughtBy,
+        }),
       ]
     })
   }

@@ -219,6 +219,7 @@ describe('stages', () => {
       weigh: '',
       split: '',
       pack: '',
+      ready: '',
     })
     store.edit('road', { road: trip.road, stops: [] })
     expect(needs.value.road).toBe('no stops yet')

@@ -1,5 +1,5 @@
 import { defined } from '#core/validation'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { demoGpx, demoTrip } from '#catalogue/demo'
@@ -98,6 +98,47 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
     expect(text).toMatch(/^carries +pieces +grams +of all/)
     expect(text).toMatch(/Maren +\d+ +\d+ g would be fair/)
     expect(text).not.toContain('a second')
+  })
+  it('ready', async () => {
+    interface Listed {
+      readonly key: string
+      readonly what: string
+      readonly who: string | null
+      readonly lastDay: string
+      readonly standing: string
+      readonly undoneH: number
+      readonly mechanic: string
+    }
+    const calendar = file('ready.ics', '')
+    const answer = (await json('ready', trip, '--on', '2026-06-06', '--ics', calendar)) as {
+      readonly promise: Record<'plannedH' | 'allDoneH' | 'asItStandsH', number>
+      readonly tasks: Listed[]
+      readonly tonight: { readonly who: string; readonly minutes: number; readonly keys: string[] }[]
+    }
+    const { promise, tasks, tonight } = answer
+    expect(promise.asItStandsH).toBeGreaterThan(promise.plannedH)
+    expect(promise.plannedH).toBeGreaterThanOrEqual(promise.allDoneH)
+    const tyres = defined(tasks.find(({ key }) => key === 'check fox tyres'))
+    expect(tyres).toMatchObject({
+      what: 'The Fox, gravel: tyres',
+      who: 'maren',
+      lastDay: '2026-06-05',
+      standing: 'overdue',
+    })
+    expect(tyres.undoneH).toBeGreaterThan(0.01)
+    expect(tasks.find(({ key }) => key === 'check mule brakes')?.mechanic).toContain('mechanic')
+    expect(tonight.map(({ who }) => who)).toEqual(['maren', 'ansel'])
+    for (const { minutes, keys } of tonight) {
+      expect(minutes).toBeLessThanOrEqual(120)
+      expect(keys.length).toBeGreaterThan(2)
+    }
+    const written = readFileSync(calendar, 'utf8')
+    expect(written.match(/BEGIN:VEVENT/g)).toHaveLength(tasks.length)
+    const text = (await run('ready', trip, '--on', '2026-06-06', '--evening', '30', '--text')).stdout
+    expect(text).toMatch(/^\S+ h lost with all of it done, \S+ h as it stands\nby +who +takes +undone +what\n/)
+    expect(text).toMatch(/Fri 5 June +overdue +Maren +15 min +\S+ min +The Fox, gravel: tyres/)
+    expect((await run('ready', trip, '--on', '6 June')).stderr).toContain('--on: “6 June”; expected a day such as')
+    expect((await run('ready', trip, '--evening', '0')).stderr).toContain('--evening')
   })
   it('pack', async () => {
     type Packed = {

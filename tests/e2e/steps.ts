@@ -94,7 +94,7 @@ export async function onServer(request: APIRequestContext, id: string): Promise<
 /** Signs up somebody new with the demo as a trip of their own, so that what is done to it is nobody else’s matter. */
 export async function openOwnDemo(
   page: Page,
-  stage: 'road' | 'bikes' | 'crew' | 'bench' | 'weigh' | 'split' | 'pack',
+  stage: 'road' | 'bikes' | 'crew' | 'bench' | 'weigh' | 'split' | 'pack' | 'ready',
   change: object = {},
 ): Promise<void> {
   await newAccount(page.request, 'Own')

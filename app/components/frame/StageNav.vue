@@ -10,7 +10,7 @@ const here = computed(() => route.path.split('/').at(-1))
 const nav = useTemplateRef<HTMLElement>('nav')
 // On a phone there is not room for all of them.
 watch(
-  [here, nav],
+  [here, nav, needs],
   () => nav.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' }),
   { flush: 'post' },
 )
