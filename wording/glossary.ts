@@ -22,6 +22,8 @@ export const glossary = {
   'hours to help': 'How long you would walk, pushing the bike, to the nearest place where it can be mended or left.',
   kit: 'What comes along of all that lies on the bench.',
   'left to luck': 'What can go wrong and nothing in the kit answers.',
+  'left undone':
+    'Not done before the ride, and known not to be: what it would have spared is lost, and the promise has it.',
   limp: 'Riding on slowly, on what is left.',
   'on foot': 'Hours walked beside the bike, in the mean of all trips. Most trips have none; a few have many.',
   parcel: 'Parts that you send to a post office on the way, to be called for.',

@@ -14,8 +14,10 @@ export const tradeWords = [
     'panniers',
     'shifter',
     'sidewall',
+    'sidewalls',
     'sprockets',
     'steerer',
+    'steerers',
     'tensioned',
   ],
   ...['tensioner', 'tensioners', 'tourer', 'tubeless', 'tyred', 'wheelbase'],
@@ -45,6 +47,6 @@ export const shortWords = [
 
 /** Plain, and yet missing in lists of everyday words. */
 export const plainWords = [
-  ...['browser', 'demo', 'mini', 'mistyped', 'slider', 'unmended', 'unpin', 'waterline'],
+  ...['browser', 'demo', 'mini', 'mistyped', 'slider', 'unmended', 'unpin', 'untried', 'waterline'],
   ...['january', 'february', 'april', 'june', 'july', 'september', 'october', 'november', 'december', 'monday'],
 ] as const

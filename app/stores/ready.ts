@@ -61,6 +61,9 @@ export const useReady = defineStore('ready', () => {
   })
   const isNotBefore = (firstDay: string | null) => firstDay === null || firstDay <= seenOn.value
 
+  /** While a change is on its way to the kit, it is waited for: the list comes with it. */
+  const isKitAtRest = computed(() => !kit.busy && (!kit.weighing || kit.chosenForNow !== null))
+
   const partsOf = () => {
     const { trip } = store
     return trip && [trip.bikes, trip.crew, trip.stops, trip.bench, trip.home, trip.ride, trip.dials, trip.road]
@@ -74,12 +77,14 @@ export const useReady = defineStore('ready', () => {
     }
     tripId = store.id
     seenOn.value = todayHere()
-    watchDebounced([partsOf, () => kit.chosenForNow?.kit], () => void makeList(), { immediate: true, debounce: 250 })
+    watchDebounced([partsOf, isKitAtRest, () => kit.chosenForNow?.kit], () => void makeList(), {
+      immediate: true,
+      debounce: 250,
+    })
   }
 
   async function makeList(): Promise<void> {
-    // While a change is on its way to the kit, it is waited for: the list comes with it.
-    if (!store.trip || kit.busy || (kit.weighing && !kit.chosenForNow)) return
+    if (!store.trip || !isKitAtRest.value) return
     const mine = ++asked
     isListing.value = true
     failure.value = ''

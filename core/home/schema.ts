@@ -36,4 +36,3 @@ export const homeSchema = z.object({
   /** When the papers to carry are printed, and what became of it. */
   papers: z.object(taskFields).prefault({}),
 })
-export type Home = z.infer<typeof homeSchema>

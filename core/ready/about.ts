@@ -16,7 +16,6 @@ export type TaskAbout =
   | { readonly kind: 'papers' }
   /** Something of one's own. */
   | { readonly kind: 'own'; readonly taskId: string }
-export type TaskKind = TaskAbout['kind']
 
 /** A task by its name: no two of a plan have the same. */
 export const taskKey = (about: TaskAbout): string => Object.values(about).join(' ')

@@ -38,7 +38,7 @@ export function readCalendar(text: string, plan: string, keys: readonly string[]
 }
 
 function eventsOf(text: string): ICAL.Component[] {
-  const expected = 'a calendar file (iCalendar, .ics), which begins with BEGIN:VCALENDAR'
+  const expected = 'a calendar file (iCalendar)'
   let parsed: unknown
   try {
     parsed = ICAL.parse(text)

@@ -7,8 +7,7 @@ import type { OwnedThing } from './schema'
 const daysAYear = 365.2425
 
 /** Years from one day to another; none where the other is not later. @param from 2026-05-30 */
-export const yearsBetween = (from: string, to: string): number =>
-  Math.max(0, daysBetween(from, to) / daysAYear)
+export const yearsBetween = (from: string, to: string): number => Math.max(0, daysBetween(from, to) / daysAYear)
 
 const later = (a: string | null, b: string | null): string | null => (a !== null && (b === null || a > b) ? a : b)
 

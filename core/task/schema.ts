@@ -3,7 +3,6 @@ import { idSchema } from '../validation'
 
 /** What became of something that is to be done before a ride: nothing yet, done, or left undone for good. */
 export const taskStates = ['open', 'done', 'left'] as const
-export type TaskState = (typeof taskStates)[number]
 
 /** What is kept of anything that is to be done before a ride. */
 export const taskFields = {

@@ -103,7 +103,9 @@ test('a job is put on a day among the jobs of its bike; one that comes too late 
   await planned.getByLabel('do it on').fill('2026-06-03')
   await expect(planned).not.toContainText('The ride has begun by then')
   await saved(page)
-  expect((await onServer(page.request, tripId(page))).bikes[0]?.jobs).toMatchObject([{ job: 'fresh-pads', on: '2026-06-03' }])
+  expect((await onServer(page.request, tripId(page))).bikes[0]?.jobs).toMatchObject([
+    { job: 'fresh-pads', on: '2026-06-03' },
+  ])
   await planned.getByRole('button', { name: 'Not: fresh brake pads' }).click()
   await expect(planned).toHaveCount(0)
 })

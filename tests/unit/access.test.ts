@@ -9,6 +9,7 @@ import {
   soleAccess,
   type Access,
 } from '#core/access'
+import { ownTaskSchema, type OwnTask } from '#core/home'
 import { partNames, withoutRider, type PartName, type Trip } from '#core/trip'
 import { nth } from '#core/validation'
 import fc from 'fast-check'
@@ -18,7 +19,9 @@ const trip = ((): Trip => {
   const demo = demoTrip()
   const [me, other] = [nth(demo.crew, 0), nth(demo.crew, 1)]
   const bench = demo.bench.map((thing, i) => ({ ...thing, broughtBy: i === 0 ? me.id : i === 1 ? other.id : null }))
-  return { ...demo, bench }
+  const task = (id: string, by: string | null) => ownTaskSchema.parse({ id, name: id, by })
+  const tasks = [task('my ticket', me.id), task('their ticket', other.id), task('the cat', null)]
+  return { ...demo, bench, home: { ...demo.home, tasks } }
 })()
 const [me, other] = [nth(trip.crew, 0), nth(trip.crew, 1)]
 const myThing = nth(trip.bench, 0)
@@ -34,6 +37,12 @@ const inList =
   (given) => ({
     ...given,
     [part]: (given[part] as readonly { id: string }[]).map((each) => (each.id === id ? { ...each, ...change } : each)),
+  })
+const atHome =
+  (id: string, change: Partial<OwnTask>): Change =>
+  (given) => ({
+    ...given,
+    home: { ...given.home, tasks: given.home.tasks.map((own) => (own.id === id ? { ...own, ...change } : own)) },
   })
 const without =
   (part: 'bikes' | 'crew' | 'bench', id: string): Change =>
@@ -52,6 +61,7 @@ const mine: Readonly<Record<string, Change>> = {
   'the pin of it': inList('bench', myThing.id, { pin: { min: 1, max: 1 } }),
   'taking it away': without('bench', myThing.id),
   'one thing more that they bring': withMore('bench', { ...everybodys, id: 'more', broughtBy: me.id }),
+  'what they do at home': atHome('my ticket', { state: 'done' }),
   'a new bike of theirs': (given) => inList('crew', me.id, { bikeId: 'spare' })(withMore('bikes', spare)(given)),
 }
 const others: Readonly<Record<string, Change>> = {
@@ -69,6 +79,11 @@ const others: Readonly<Record<string, Change>> = {
   'a thing that another brings': withMore('bench', { ...everybodys, id: 'more', broughtBy: other.id }),
   'a thing that nobody brings': withMore('bench', { ...everybodys, id: 'more' }),
   'giving theirs to another': inList('bench', myThing.id, { broughtBy: other.id }),
+  'what another does at home': atHome('their ticket', { state: 'done' }),
+  'what anybody does at home': atHome('the cat', { state: 'done' }),
+  'taking that over as well': atHome('the cat', { by: me.id }),
+  'giving what they do at home to another': atHome('my ticket', { by: other.id }),
+  'a shop at home': (given) => ({ ...given, home: { ...given.home, country: 'de' } }),
   'the name of the trip': (given) => ({ ...given, name: 'Mine now' }),
   'the dial': (given) => ({ ...given, dials: { ...given.dials, gramsPerHour: 1 } }),
   'a stop': inList('stops', nth(trip.stops, 0).id, { name: 'Elsewhere' }),
@@ -90,7 +105,8 @@ describe('who may change what', () => {
     const lines = refusedOf(rider, change(trip))
     expect(lines.length).toBeGreaterThan(0)
     // Where, and what to do about it.
-    for (const line of lines) expect(line).toMatch(/^(name|road|ride|forecast|stops|bikes|crew|bench|dials).*(: ).+\./)
+    for (const line of lines)
+      expect(line).toMatch(/^(name|road|ride|forecast|stops|bikes|crew|bench|home|dials).*(: ).+\./)
     expect(refusedOf(reader, change(trip))).toHaveLength(partsOf(trip, change(trip)).length)
     expect(refusedOf(owner, change(trip))).toEqual([])
   })

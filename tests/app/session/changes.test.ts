@@ -113,6 +113,32 @@ describe('a patch', () => {
     expect(applied(grown, order).bench.map((entry) => entry?.id)).toEqual(['b', 'a', 'new'])
   })
 
+  it('of two people who tick different things of one bike, or practise different things, says the same in either order', () => {
+    const task = (check: string, state = 'open') => ({ check, state })
+    const before = {
+      bikes: [{ id: 'b', jobs: [{ job: 'bolts', on: null }], checks: [task('tyres')] }],
+      practice: [{ technique: 'sew', on: null }],
+    }
+    const mine = { ...before, bikes: [{ ...before.bikes[0], checks: [task('tyres', 'done')] }] }
+    const theirs = {
+      bikes: [
+        {
+          ...before.bikes[0],
+          jobs: [{ job: 'bolts', on: '2026-06-01' }],
+          checks: [task('tyres'), task('chain', 'left')],
+        },
+      ],
+      practice: [{ technique: 'sew', on: '2026-06-02' }],
+    }
+    const [here, there] = [changesBetween(before, mine), changesBetween(before, theirs)]
+    const both = applied(applied(before, here), there)
+    expect(both).toEqual(applied(applied(before, there), here))
+    expect(both).toEqual({
+      ...theirs,
+      bikes: [{ ...theirs.bikes[0], checks: [task('tyres', 'done'), task('chain', 'left')] }],
+    })
+    expect(stillFits(applied(before, there), here)).toBe(true)
+  })
   it('takes a list without ids as one value', () => {
     const changes = changesBetween(
       { points: [[1, 2]] },

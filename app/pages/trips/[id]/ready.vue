@@ -2,6 +2,7 @@
 import { catalogue } from '#catalogue'
 import { ownTaskSchema } from '#core/home'
 import { writeCalendar } from '#core/ready'
+import { daysAfter } from '#core/task'
 import { faultLines } from '#core/trip'
 import { calendarDayInWords, calendarEntries, daysOffInWords, hoursInWords } from '#wording'
 import { CalendarArrowDown, Plus } from '@lucide/vue'
@@ -68,6 +69,11 @@ const minutesOf = (tasks: readonly SeenTask[]) =>
   hoursInWords(tasks.reduce((sum, { minutes }) => sum + minutes, 0) / 60)
 const hasBegun = computed(() => ready.departure !== null && ready.seenOn >= ready.departure)
 
+/** A ride that has begun, such as the demo’s, is looked at as it was when there still was time. */
+function seeWeekBefore() {
+  if (ready.departure !== null) ready.seenOn = daysAfter(ready.departure, -7)
+}
+
 async function addOwn() {
   const id = edits.newId()
   edits.putOwn(ownTaskSchema.parse({ id, name: 'Something of my own' }))
@@ -87,14 +93,14 @@ function writeOut() {
   const entries = calendarEntries(ready.tasks, store.openTrip, catalogue)
   const text = writeCalendar(store.openTrip.name, store.id, entries, ready.seenOn)
   saveAs(new Blob([text], { type: 'text/calendar' }), `${store.openTrip.name}.ics`)
-  told.value = `${entries.length} entries written`
+  told.value = `${entries.length} ${entries.length === 1 ? 'entry' : 'entries'} written`
 }
 async function takeIn(file: File) {
   faults.value = []
   told.value = ''
   try {
     const { moved, others } = edits.takeCalendar(await file.text(), ready.tasks)
-    const beside = others > 0 ? `; ${others} entries are of something else` : ''
+    const beside = others > 0 ? `; ${others} ${others === 1 ? 'entry is' : 'entries are'} of something else` : ''
     told.value = `${moved === 0 ? 'Every day is as it was' : `${moved} ${moved === 1 ? 'day is another' : 'days are others'}`}${beside}`
   } catch (error) {
     const lines = faultLines(error)
@@ -143,6 +149,7 @@ async function takeIn(file: File) {
     <FaultLines v-if="faults.length" class="m-4" :lines="faults" />
     <p v-if="hasBegun" class="border-b border-line px-4 py-3 text-sm text-soft">
       The ride has begun by then. What is not ticked was not done: leave it undone, and the promise knows.
+      <button type="button" class="underline" @click="seeWeekBefore">See the list as it was a week before</button>
     </p>
     <TonightPanel v-else @open="goTo" />
     <div class="flex flex-wrap items-center gap-x-5 gap-y-2 px-4 py-3 text-sm print:hidden">
