@@ -18,6 +18,7 @@ import { shed } from './shed'
 import { simulate } from './simulate'
 import { solve } from './solve'
 import { pack } from './pack'
+import { papers } from './papers'
 import { ready } from './ready'
 import { split } from './split'
 import { stances } from './stances'
@@ -48,6 +49,11 @@ const commands: Record<string, { run: Command; usage: string }> = {
   split: { run: split, usage: 'split TRIP [--text]' },
   pack: { run: pack, usage: 'pack TRIP [--text]' },
   ready: { run: ready, usage: 'ready TRIP [--on 2026-05-30] [--evening 120] [--ics FILE] [--text]' },
+  papers: {
+    run: papers,
+    usage:
+      'papers TRIP --html FILE [--paper a4|letter] [--sheets kit,tin,road,exits,mend] [--address URL] [--imperial]',
+  },
   jobs: { run: jobs, usage: 'jobs TRIP [--text]' },
   stances: { run: stances, usage: 'stances TRIP [--text]' },
   stress: { run: stress, usage: 'stress TRIP [--kit FILE] [--text]' },

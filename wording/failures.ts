@@ -1,4 +1,4 @@
-import { atTheWrench, withoutEase, type EventNote } from '#core/trip-ledger'
+import { atTheWrench, fixOf, withoutEase, type EventNote } from '#core/trip-ledger'
 import type { Bike } from '#core/bike'
 import type { Reference } from '#core/reference'
 
@@ -14,9 +14,6 @@ export function failureInWords(note: EventNote, reference: Reference, bikes: rea
     ?.name.toLowerCase()
   return `${wheel}${name}${fastener ? `: ${fastener}` : ''}`
 }
-
-/** The fix of the catalogue behind a fix of a ledger, which says with what it is done as well. */
-export const fixOf = (ledgerFix: string) => ledgerFix.split('@')[0] ?? ledgerFix
 
 /** "glue a patch, pump"; "tighten the headset's nut, with a borrowed wrench"; "tighten the crank, awkwardly". */
 export function fixInWords(ledgerFix: string, reference: Reference): string {

@@ -8,6 +8,7 @@ import DevicesCard from '../components/account/DevicesCard.vue'
 import NameCard from '../components/account/NameCard.vue'
 import PasswordCard from '../components/account/PasswordCard.vue'
 import ExportCard from '../components/account/ExportCard.vue'
+import IdentityCard from '../components/account/IdentityCard.vue'
 import FaultLines from '../components/common/FaultLines.vue'
 import AppHeader from '../components/frame/AppHeader.vue'
 import { api, linesOf, statusOf } from '../http/api'
@@ -69,6 +70,7 @@ const since = computed(() =>
           <div class="space-y-5">
             <DevicesCard v-if="!account.isShared" :signed-in="account.signedIn" />
             <ExportCard />
+            <IdentityCard v-if="!account.isShared" />
             <CloseAccountCard v-if="!account.isShared" />
           </div>
         </div>

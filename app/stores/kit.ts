@@ -6,6 +6,7 @@ import type { PlaceReport, Remedy } from '#core/availability'
 import type { Thing } from '#core/bench'
 import type { Candidate, CandidateReport, OneForSeveral } from '#core/candidates'
 import type { MoveCost, PackPlan } from '#core/pack'
+import type { Papers } from '#core/papers'
 import type { PracticeWorth } from '#core/practice'
 import type { ReadyTask, TaskWorth } from '#core/ready'
 import { withPlanning } from '#core/reference'
@@ -601,6 +602,9 @@ export const useKitStore = defineStore('kit', () => {
   const packAll = ({ bikes, bench, dials }: Trip): Promise<PackPlan[] | undefined> =>
     splitting.askBeside((service) => service.pack({ bikes, bench, dials }))
 
+  /** All that goes on paper of what was packed last. */
+  const gatherPapers = (): Promise<Papers | undefined> => splitting.askBeside((service) => service.papers())
+
   /** What other places would cost for a piece of what was packed last. */
   const movesFrom = (bikeId: string, thing: number, from: string | null): Promise<MoveCost[] | undefined> =>
     splitting.askBeside((service) => service.movesFrom(bikeId, thing, from))
@@ -719,6 +723,7 @@ export const useKitStore = defineStore('kit', () => {
     splitAmong,
     costsOfShifts,
     packAll,
+    gatherPapers,
     movesFrom,
     asTheRoadSetsIt,
     readPlace,

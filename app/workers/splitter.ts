@@ -1,4 +1,5 @@
 import { catalogue } from '#catalogue'
+import { CostsOfFailing } from '#core/availability'
 import {
   bestPacking,
   movesOf,
@@ -11,6 +12,7 @@ import {
   type PackState,
   type UsesOfKit,
 } from '#core/pack'
+import { papersOf, type Papers } from '#core/papers'
 import { surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import {
   bestSplit,
@@ -94,7 +96,21 @@ export function createSplitter() {
     return there ? movesOf(there.state, thing, from) : []
   }
 
-  return { split, costsOf, pack, movesFrom }
+  /** All that goes on paper of what was split and packed last; nothing where that was not yet. */
+  function papers(): Papers | undefined {
+    if (!divided || !line || packed.length === 0) return undefined
+    const { trip, laid, plan } = divided
+    const plans = plansOf(
+      packed.map(({ bikeId, state: there }) => ({
+        bike: defined(trip.bikes.find(({ id }) => id === bikeId)),
+        state: there,
+      })),
+      catalogue.containers,
+    )
+    return papersOf(trip, catalogue, new CostsOfFailing(trip, line.survey, catalogue), laid, plan.counts, plans)
+  }
+
+  return { split, costsOf, pack, movesFrom, papers }
 }
 
 /** The same pieces where they were, bag by bag: a larger bag then never makes it worse. */

@@ -60,6 +60,9 @@ export const atTheWrench = '@wrench'
 /** A mark of a fix for which something turns, and not with ease. */
 export const withoutEase = '@awkward'
 
+/** The fix of the catalogue behind a fix of a ledger, which says with what it is done as well. */
+export const fixOf = (ledgerFix: string): string => ledgerFix.split('@')[0] ?? ledgerFix
+
 /** What a pump draws in with a stroke where nobody has measured, mL. Planning value. */
 const usualStrokeMl = 45
 

@@ -4,6 +4,7 @@ import { catalogue } from '#catalogue'
 import { writeShedCsv } from '#core/shed'
 import type { Database } from '../db/connection'
 import { planningOf } from '../db/planning'
+import { readIdentity } from '../db/identity'
 import { readShed } from '../db/shed'
 import { listBin, listShared, listTrips, readAnyDocument } from '../db/trips'
 import type { Person } from './people'
@@ -16,11 +17,13 @@ export const accountExportFormat = 'rag-tin.account/1'
  * again, those of the bin in a folder of their own. Trips are read one after another, as the file is taken.
  *
  * @param nameFor the name of a trip as one of a file
+ * @param withIdentity whether what a doctor should know goes out as well: only where somebody asked for it
  */
 export async function exportAccount(
   db: Database,
   { id, name, email, createdAt, planning }: Person,
   nameFor: (name: string) => string,
+  withIdentity: boolean,
 ): Promise<Readable> {
   const kept = [
     ...(await listTrips(db, id)).map((trip) => ({ ...trip, folder: 'trips' })),
@@ -41,6 +44,10 @@ export async function exportAccount(
     trips: trips.map(({ file, name, updatedAt, deletedAt }) => ({ file, name, updatedAt, thrownAwayAt: deletedAt })),
   }
   zip.addBuffer(Buffer.from(`${JSON.stringify(account, null, 2)}\n`), 'account.json')
+  if (withIdentity) {
+    const identity = await readIdentity(db, id)
+    zip.addBuffer(Buffer.from(`${JSON.stringify(identity, null, 2)}\n`), 'identity.json')
+  }
   const shed = (await readShed(db, id)).flatMap(({ thing }) => thing ?? [])
   zip.addBuffer(Buffer.from(writeShedCsv(shed, catalogue.items)), 'shed.csv')
   for (const { id: tripId, file, updatedAt } of trips) {

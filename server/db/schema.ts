@@ -38,6 +38,8 @@ export const users = mysqlTable('users', {
   passwordHash: varchar('password_hash', { length: 255 }).notNull(),
   /** Planning values that this person knows better, for trips to come, as JSON; null where there are none. */
   planning: text('planning'),
+  /** What this person has on a card in case they cannot speak, as JSON; null where they have written nothing. */
+  identity: text('identity'),
   createdAt: datetime('created_at').notNull(),
 })
 

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { Download } from '@lucide/vue'
+import { ref } from 'vue'
+
+const withIdentity = ref(false)
 </script>
 
 <template>
@@ -9,7 +12,11 @@ import { Download } from '@lucide/vue'
       One file with everything that is kept of you: your account and each of your trips, those in the bin too, as
       documents that can be imported again.
     </p>
-    <a href="/api/account/export" download class="button"
+    <label class="flex items-center gap-2 text-sm">
+      <input v-model="withIdentity" type="checkbox" class="size-4 accent-petrol" />
+      with the card that says who I am
+    </label>
+    <a :href="`/api/account/export${withIdentity ? '?identity=yes' : ''}`" download class="button"
       ><Download :size="15" aria-hidden="true" />Export everything</a
     >
   </section>

@@ -6,7 +6,11 @@ import { stages, useStageNeeds } from '../../composables/useStages'
 
 const route = useRoute()
 const needs = useStageNeeds()
-const here = computed(() => route.path.split('/').at(-1))
+/** The papers belong to being ready. */
+const here = computed(() => {
+  const page = route.path.split('/').at(-1)
+  return page === 'papers' ? 'ready' : page
+})
 const nav = useTemplateRef<HTMLElement>('nav')
 // On a phone there is not room for all of them.
 watch(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import { catalogue } from '#catalogue'
 import { checkValues, errandValues, jobValues, sendingValues, trialValues, type PlanningKind } from '#core/reference'
 import { trialOf } from '#core/checks'
@@ -101,6 +102,9 @@ const choose = (event: Event) => (event.target as HTMLSelectElement).value || nu
     <p v-if="isTooLate" class="text-madder">
       It would come too late to be of use. Choose an earlier day, or leave it undone so that the promise knows.
     </p>
+    <NuxtLink v-if="about.kind === 'papers'" :to="`/trips/${store.id}/papers`" class="button inline-flex!"
+      >Look at them</NuxtLink
+    >
     <OwnTaskFields v-if="own" :own="own" />
     <div class="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
       <DayField

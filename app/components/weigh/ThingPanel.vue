@@ -2,13 +2,13 @@
 import { shopOf } from '#core/bench'
 import { formatMoney } from '#core/money'
 import { nth, defined } from '#core/validation'
+import { fixOf } from '#core/trip-ledger'
 import type { FailureAnswer } from '#core/verdicts'
 import {
   capabilitiesInWords,
   chanceInWords,
   failureInWords,
   fixInWords,
-  fixOf,
   headInWords,
   hoursInWords,
   timesInWords,

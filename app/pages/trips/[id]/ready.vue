@@ -1,11 +1,12 @@
 <script setup lang="ts">
+import { NuxtLink } from '#components'
 import { catalogue } from '#catalogue'
 import { ownTaskSchema } from '#core/home'
 import { writeCalendar } from '#core/ready'
 import { daysAfter } from '#core/task'
 import { faultLines } from '#core/trip'
 import { calendarDayInWords, calendarEntries, daysOffInWords, hoursInWords } from '#wording'
-import { CalendarArrowDown, Plus } from '@lucide/vue'
+import { CalendarArrowDown, Plus, Printer } from '@lucide/vue'
 import { computed, nextTick, ref } from 'vue'
 import DayField from '../../../components/common/DayField.vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
@@ -121,6 +122,9 @@ async function takeIn(file: File) {
           <template v-else>{{ told }}</template>
         </p>
         <div class="ml-auto flex flex-wrap gap-2 print:hidden">
+          <NuxtLink :to="`/trips/${store.id}/papers`" class="button min-h-7!"
+            ><Printer :size="15" aria-hidden="true" />Papers</NuxtLink
+          >
           <button type="button" class="button min-h-7!" @click="addOwn">
             <Plus :size="15" aria-hidden="true" />One of my own
           </button>

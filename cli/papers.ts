@@ -1,0 +1,60 @@
+import { writeFileSync } from 'node:fs'
+import { catalogue } from '#catalogue'
+import { CostsOfFailing } from '#core/availability'
+import { indexLedger } from '#core/ledger'
+import { bestPacking, packOfTrip, plansOf, usesOfKit } from '#core/pack'
+import { papersOf } from '#core/papers'
+import { bestKit } from '#core/search'
+import { bestSplit, planOf, splitOfTrip } from '#core/split'
+import { ledgerOfTrip } from '#core/trip-ledger'
+import { defined, Fault } from '#core/validation'
+import { paperDocument, paperFormatSchema, sheetIds, type SheetId } from '#paper'
+import { tripOfArgs } from './trip'
+import { parsedArgs, UsageError } from './usage'
+
+/** The papers to carry, as one page of HTML made for paper; without an identity card, which is in no trip. */
+export function papers(args: string[]): unknown {
+  const { positionals, values } = parsedArgs(args, {
+    html: { type: 'string' },
+    paper: { type: 'string' },
+    sheets: { type: 'string' },
+    address: { type: 'string' },
+    imperial: { type: 'boolean' },
+  } as const)
+  if (values.html === undefined) throw new UsageError('--html is needed')
+  const format = paperFormatSchema.safeParse(values.paper ?? 'a4')
+  if (!format.success) throw new Fault('--paper', `“${values.paper}”`, 'a4 or letter')
+  const sheets = sheetsOf(values.sheets)
+  const { trip, survey } = tripOfArgs(positionals)
+  const costs = new CostsOfFailing(trip, survey, catalogue)
+  const laid = ledgerOfTrip(trip, survey, catalogue, costs)
+  const { counts } = bestKit(indexLedger(laid.ledger))
+  const split = planOf(bestSplit(splitOfTrip(trip, survey, catalogue, laid, counts)))
+  const packed = packOfTrip(trip, catalogue, usesOfKit(trip, laid, split.counts), split).map(({ bikeId, problem }) => ({
+    bike: defined(trip.bikes.find(({ id }) => id === bikeId)),
+    state: bestPacking(problem),
+  }))
+  const gathered = papersOf(trip, catalogue, costs, laid, split.counts, plansOf(packed, catalogue.containers))
+  const page = paperDocument(
+    gathered,
+    { ...catalogue, bikes: trip.bikes },
+    {
+      format: format.data,
+      sheets,
+      system: values.imperial ? 'imperial' : 'metric',
+      address: values.address ?? null,
+      identity: null,
+    },
+  )
+  writeFileSync(values.html, page)
+  return { html: values.html, sheets, bytes: Buffer.byteLength(page) }
+}
+
+/** The sheets asked for, such as "kit,tin"; all that are in a trip where none are. */
+function sheetsOf(given: string | undefined): SheetId[] {
+  const known: readonly SheetId[] = sheetIds.filter((id) => id !== 'identity')
+  const asked = given?.split(',').map((id) => id.trim())
+  const other = asked?.find((id) => !known.some((sheet) => sheet === id))
+  if (other !== undefined) throw new Fault('--sheets', `“${other}”`, `some of ${known.join(', ')}`)
+  return known.filter((id) => !asked || asked.includes(id))
+}

@@ -1,0 +1,5 @@
+export * from './kit-sheet'
+export * from './tin-card'
+export * from './stop-lines'
+export * from './failure-cards'
+export * from './papers'

@@ -1,0 +1,2 @@
+export * from './options'
+export * from './document'
