@@ -33,9 +33,9 @@ const linesOf = (name: string, lines: readonly KitLine[], massG: number, { syste
   html` <table>
     <thead>
       <tr>
-        <th style="width:6mm"></th>
+        <td style="width:6mm"></td>
         <th>${name}</th>
-        <th class="num" style="width:14mm"></th>
+        <td class="num" style="width:14mm"></td>
         <th class="num" style="width:20mm">${gramsInWords(massG, system)}</th>
       </tr>
     </thead>

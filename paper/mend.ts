@@ -37,7 +37,7 @@ function cardOf({ hazard, bikeId, times, fixes }: FailureCard, names: MendNames)
     ...fixes.map(({ fix }) => names.fixes.find(({ id }) => id === fix)?.caution),
   ])
   return html` <div class="card">
-    <h3>${capital(failed?.name ?? hazard)}</h3>
+    <h2>${capital(failed?.name ?? hazard)}</h2>
     <div class="small soft">${bike?.name ?? bikeId}, ${timesInWords(times)}</div>
     ${
       fixes.length === 0

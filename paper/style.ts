@@ -13,7 +13,6 @@ html { font: 9.5pt/1.32 system-ui, sans-serif; color: #000; background: #fff; }
 body { margin: 0 auto; max-width: ${widthMm - 2 * marginMm}mm; overflow-wrap: anywhere; }
 h1 { font-size: 17pt; line-height: 1.15; margin: 0; }
 h2 { font-size: 12pt; margin: 5mm 0 1.5mm; break-after: avoid; }
-h3 { font-size: 10pt; margin: 3mm 0 1mm; break-after: avoid; }
 p { margin: 0 0 1.5mm; orphans: 2; widows: 2; }
 .sheet { break-before: page; }
 .sheet:first-of-type { break-before: auto; }
@@ -29,7 +28,7 @@ td { border-bottom: 0.15mm solid #999; padding: 0.9mm 1.5mm 0.9mm 0; vertical-al
 .box { display: inline-block; width: 3.4mm; height: 3.4mm; border: 0.3mm solid #000; vertical-align: -0.4mm; }
 .cards { columns: 2; column-gap: 5mm; }
 .card { break-inside: avoid; border: 0.35mm solid #000; border-radius: 1.5mm; padding: 2.5mm 3mm; margin: 0 0 4mm; }
-.card h3 { margin-top: 0; }
+.card h2 { margin: 0 0 1mm; font-size: 10pt; }
 .small { font-size: 8pt; line-height: 1.25; }
 .caution { border-left: 0.8mm solid #000; padding-left: 2mm; margin-top: 1.2mm; }
 .lines { list-style: none; margin: 0; padding: 0; }

@@ -46,7 +46,7 @@ function cardOf(tin: TinCard, { system }: Reading): Html {
   const spoke = ({ place, mm, isMeasured }: TinCard['spokes'][number]) =>
     `${place} ${mm} mm${isMeasured ? '' : ' (calculated)'}`
   return html` <div class="card small">
-    <h3>${tin.bike}</h3>
+    <h2>${tin.bike}</h2>
     <dl>
       ${tin.tyres.map(
         (each) =>

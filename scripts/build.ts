@@ -12,6 +12,7 @@ const sources = [
   'server',
   'shared',
   'wording',
+  'paper',
   'nuxt.config.ts',
   'package.json',
   'package-lock.json',

@@ -7,7 +7,7 @@ import { format, resolveConfig } from 'prettier'
 /** The picture that is written: npm run imports. */
 export const importsFile = 'docs/imports.md'
 
-const folders = ['app', 'core', 'catalogue', 'wording', 'cli', 'server', 'scripts']
+const folders = ['app', 'core', 'catalogue', 'wording', 'paper', 'cli', 'server', 'scripts']
 
 /** Who imports whom, each by the name of its folder. */
 type Imports = ReadonlyMap<string, ReadonlySet<string>>
@@ -69,7 +69,8 @@ export async function drawImports(): Promise<string> {
   const sources = await cruiseSources()
   const room = (file: string) => /^core\/([^/]+)\//.exec(file)?.[1]
   const house = (file: string) =>
-    /^(app\/(?!.*\.d\.ts)[^/]+)/.exec(file)?.[1] ?? /^(core|catalogue|wording|cli|scripts|server)\//.exec(file)?.[1]
+    /^(app\/(?!.*\.d\.ts)[^/]+)/.exec(file)?.[1] ??
+    /^(core|catalogue|wording|paper|cli|scripts|server)\//.exec(file)?.[1]
   const words = `# Who imports whom
 
 Drawn from the imports by \`npm run imports\`; a test holds it to them, and \`npm run boundaries\` refuses an import that goes

@@ -4,10 +4,16 @@ import { NodeTypes, parse as parseTemplate, type TemplateChildNode } from '@vue/
 import { parse as parseComponent } from '@vue/compiler-sfc'
 import ts from 'typescript'
 
-/** Where what stands on a screen is written: beside the screens themselves whatever is told of what was given wrongly. */
-const folders = ['app', 'wording', 'catalogue', 'core', 'server/api', 'shared']
+/** Where what stands on a screen, or on paper, is written: beside the screens themselves whatever is told of what was given wrongly. */
+const folders = ['app', 'wording', 'paper', 'catalogue', 'core', 'server/api', 'shared']
 /** Made-up places and people, words that others write on their waypoints, and signs of countries. */
-const leftOut = ['catalogue/demo', 'catalogue/place-words.ts', 'core/ride/holiday-countries.ts']
+const leftOut = [
+  'catalogue/demo',
+  'catalogue/place-words.ts',
+  'core/ride/holiday-countries.ts',
+  'paper/style.ts',
+  'paper/qr.ts',
+]
 
 /** Attributes, and parts of components, that are read by people. */
 const readAttributes = /^(alt|aria-label|aria-description|heading|label|placeholder|question|said|title|what|why)$/
@@ -70,11 +76,31 @@ const isRead = (text: string) => /[a-z]/i.test(text) && !/^[a-z]+(-[a-z0-9]+)+$/
 const forPrograms =
   /^[/#."]|^\((max|min)-|\[[a-z-]+[=\]]|:not\(|\bbg-|sans-serif|url\(|utf-8|filename=|outbox|^NFD$|^Unauthorized$/i
 
+/** What stands between the tags of a page that is written as a template. */
+function textsOfPage(template: ts.TemplateLiteral): string[] {
+  const parts = ts.isTemplateExpression(template)
+    ? [template.head.text, ...template.templateSpans.map(({ literal }) => literal.text)]
+    : [template.text]
+  return parts
+    .join('\n')
+    .replace(/<[^>]*>/g, '\n')
+    .split('\n')
+    .filter((text) => /[a-z]/i.test(text))
+}
+
 function textsIn(source: string, isText: (text: string) => boolean): string[] {
   const file = ts.createSourceFile('source.ts', source, ts.ScriptTarget.Latest, true)
   const texts: string[] = []
   const visit = (node: ts.Node): void => {
     if (isUnread(node)) return
+    if (ts.isTaggedTemplateExpression(node) && node.tag.getText(file) === 'html') {
+      texts.push(...textsOfPage(node.template))
+      if (ts.isTemplateExpression(node.template))
+        node.template.templateSpans.forEach(({ expression }) => {
+          visit(expression)
+        })
+      return
+    }
     if (ts.isTemplateExpression(node)) {
       // What is put in may be a part of a word as well as a word.
       const parts = [node.head.text, ...node.templateSpans.map(({ literal }) => literal.text)]

@@ -66,7 +66,7 @@ export function failureCards(
     const key = `${note.hazard} ${note.bike}`
     const known = entry(cards, key, () => ({
       card: { hazard: note.hazard, bikeId: note.bike, times: 0, atStakeH: 0 },
-      tried: new Map(),
+      tried: new Map<string, Tried>(),
     }))
     known.card = {
       ...known.card,

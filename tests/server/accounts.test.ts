@@ -56,6 +56,42 @@ describe('an address', () => {
   })
 })
 
+describe('a card that says who one is', () => {
+  const card = {
+    name: '',
+    born: '',
+    address: '',
+    blood: 'A',
+    allergies: 'wasps',
+    medication: '',
+    conditions: '',
+    contact: '',
+  }
+  it('is kept for oneself alone, asks for nothing, and goes with the account', async () => {
+    const [dag, eli] = [await setting.person('odo'), await setting.person('pim')]
+    const put = (person: Person, body: object) => person.ask('PUT', '/api/account/identity', body)
+    expect((await dag.ask('GET', '/api/account/identity')).body).toEqual({ ...card, blood: '', allergies: '' })
+    expect((await put(dag, { blood: 'A', allergies: 'wasps' })).body).toEqual(card)
+    expect((await dag.ask('GET', '/api/account/identity')).body).toEqual(card)
+    expect((await eli.ask('GET', '/api/account/identity')).body).toEqual({ ...card, blood: '', allergies: '' })
+    expect((await new Person(setting).ask('GET', '/api/account/identity')).status).toBe(401)
+    expect((await put(new Person(setting), card)).status).toBe(401)
+    // Emptied, nothing of it is left.
+    expect((await put(dag, {})).status).toBe(200)
+    expect((await dag.ask('GET', '/api/account/identity')).body.blood).toBe('')
+  })
+  it('takes no megabyte in a field, says which, and keeps what was there', async () => {
+    const fee = await setting.person('quill')
+    const put = (body: object) => fee.ask('PUT', '/api/account/identity', body)
+    await put(card)
+    expect((await put({ ...card, medication: 'x'.repeat(1_000_000) })).status).toBe(413)
+    const long = await put({ ...card, medication: 'x'.repeat(601) })
+    expect([long.status, long.body.data.lines[0]]).toEqual([422, expect.stringMatching(/^medication: .*600/)])
+    expect((await put({ ...card, blood: 7 })).status).toBe(422)
+    expect((await fee.ask('GET', '/api/account/identity')).body).toEqual(card)
+  })
+})
+
 describe('a password', () => {
   it('is changed by who knows it, and whoever is signed in elsewhere is no longer', async () => {
     const dag = await setting.person('dag')

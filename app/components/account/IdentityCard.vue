@@ -10,6 +10,7 @@ import FaultLines from '../common/FaultLines.vue'
 const { busy, lines, attempt } = useRequest()
 const saved = ref<Identity>()
 const draft = reactive<Identity>({ ...noIdentity })
+const isKept = ref(false)
 const isChanged = computed(() => saved.value !== undefined && !equal(saved.value, { ...draft }))
 
 const fields = [
@@ -28,8 +29,8 @@ void attempt(async () => {
   saved.value = identitySchema.parse(await api('/api/account/identity'))
   Object.assign(draft, saved.value)
 })
-function submit() {
-  void attempt(async () => {
+async function submit() {
+  isKept.value = await attempt(async () => {
     saved.value = identitySchema.parse(await api('/api/account/identity', { method: 'PUT', body: { ...draft } }))
   })
 }
@@ -42,25 +43,31 @@ function submit() {
       A card to carry, in case you cannot speak. Nothing of it is required. It is kept here, in no trip; nobody you
       share a trip with sees it, and it is printed or exported only where you tick that.
     </p>
-    <label v-for="{ key, label, rows } in fields" :key="key" class="block text-sm text-soft"
-      >{{ label }}
-      <input
-        v-if="rows === 1"
-        v-model="draft[key]"
-        class="field mt-1 text-ink"
-        autocomplete="off"
-        :maxlength="longest(rows)"
-      />
-      <textarea
-        v-else
-        v-model="draft[key]"
-        class="field mt-1 text-ink"
-        autocomplete="off"
-        :rows="rows"
-        :maxlength="longest(rows)"
-      />
-    </label>
+    <fieldset v-if="saved" class="space-y-3" :disabled="busy">
+      <label v-for="{ key, label, rows } in fields" :key="key" class="block text-sm text-soft"
+        >{{ label }}
+        <input
+          v-if="rows === 1"
+          v-model="draft[key]"
+          class="field mt-1 text-ink"
+          autocomplete="off"
+          :maxlength="longest(rows)"
+        />
+        <textarea
+          v-else
+          v-model="draft[key]"
+          class="field mt-1 text-ink"
+          autocomplete="off"
+          :rows="rows"
+          :maxlength="longest(rows)"
+        />
+      </label>
+    </fieldset>
+    <p v-else-if="!lines.length" role="status" class="text-sm text-soft">Looking …</p>
     <FaultLines :lines="lines" />
-    <button type="submit" class="button" :disabled="busy || !isChanged">Keep this card</button>
+    <div class="flex items-center gap-3">
+      <button type="submit" class="button" :disabled="busy || !isChanged">Keep this card</button>
+      <p role="status" class="text-sm text-soft">{{ isKept && !isChanged ? 'kept' : '' }}</p>
+    </div>
   </form>
 </template>
