@@ -11,7 +11,7 @@ interface Picture {
   readonly arrange: (page: Page) => Promise<void>
 }
 
-async function demo(page: Page, key: 'r' | 'k' | 'c' | 'b' | 'w' | 'p'): Promise<void> {
+async function demo(page: Page, key: 'r' | 'k' | 'c' | 'b' | 'w' | 'p' | 'y'): Promise<void> {
   await page.getByRole('button', { name: 'Step in as the demo rider' }).click()
   await page.getByRole('link', { name: /Across the Quern, June/ }).click()
   await page.getByText('stranded').filter({ visible: true }).waitFor()
@@ -38,16 +38,6 @@ const pictures: Picture[] = [
       await demo(page, 'r')
       await page.getByRole('button', { name: /^tube, 622/ }).click()
       await page.getByText('Do this').first().waitFor()
-    },
-  },
-  {
-    name: 'road-stop',
-    arrange: async (page) => {
-      await demo(page, 'r')
-      const mark = page.getByRole('button', { name: 'post pick-up at Ferrow', exact: true })
-      await toTop(page.getByRole('row').filter({ has: page.getByLabel('Place of Low Stannet') }))
-      await mark.click()
-      await page.getByText('as it is: a kit of').waitFor()
     },
   },
   {
@@ -89,15 +79,6 @@ const pictures: Picture[] = [
   {
     name: 'bench',
     arrange: (page) => demo(page, 'b'),
-  },
-  {
-    name: 'bench-tools',
-    arrange: async (page) => {
-      await demo(page, 'b')
-      await page.getByRole('button', { name: 'Tools side by side' }).click()
-      await page.getByRole('button', { name: /^A folding tool, a ratchet/ }).click()
-      await page.getByRole('heading', { name: 'Bolt by bolt' }).waitFor({ timeout: 60_000 })
-    },
   },
   {
     name: 'shed',
@@ -162,7 +143,32 @@ const pictures: Picture[] = [
   },
   { name: 'road-small', small: true, arrange: (page) => demo(page, 'r') },
   { name: 'weigh-small', small: true, arrange: (page) => demo(page, 'w') },
-  // The last of all: it changes the demo's trip.
+  {
+    name: 'ready',
+    arrange: async (page) => {
+      await demo(page, 'y')
+      await page.getByLabel('as seen on').fill('2026-06-04')
+      await page.getByLabel('as seen on').blur()
+      await page
+        .getByRole('status')
+        .filter({ hasText: /Looking|Weighing/ })
+        .waitFor({ state: 'detached', timeout: 60_000 })
+      await toTop(page.getByRole('heading', { name: /^Overdue/ }))
+      await page.locator('[data-task="check mule spokes"] [data-row]').click()
+    },
+  },
+  {
+    name: 'papers',
+    arrange: async (page) => {
+      await demo(page, 'y')
+      await page.getByRole('link', { name: 'Papers' }).click()
+      await page.frameLocator('[data-papers]').getByRole('heading', { name: 'The kit' }).waitFor({ timeout: 60_000 })
+      await page.getByLabel('The kit, bag by bag').uncheck()
+      await page.getByLabel('Cards for the tin').uncheck()
+      await page.getByLabel('Stops, shops and gaps').uncheck()
+      await page.getByLabel('Ways out').uncheck()
+    },
+  },
   {
     name: 'pack',
     arrange: async (page) => {
@@ -173,6 +179,7 @@ const pictures: Picture[] = [
       await toTop(page.getByRole('region', { name: 'The Fox, gravel' }))
     },
   },
+  // The last of all: it changes the demo's trip.
   {
     name: 'split',
     arrange: async (page) => {
