@@ -10,9 +10,11 @@ export const successBySkill: SuccessBySkill = {
   hard: [0.05, 0.25, 0.8, 0.95],
 }
 
-/** How often a rider has done something by departure: what is to be practised till then counts. */
+/** How often a rider has done something by departure: what is to be practised till then counts, unless it was left undone. */
 export function levelAtDeparture(rider: Rider, techniqueId: string): Skill {
-  const practised = rider.practice.filter(({ technique }) => technique === techniqueId).map(({ level }) => level)
+  const practised = rider.practice
+    .filter(({ technique, state }) => technique === techniqueId && state !== 'left')
+    .map(({ level }) => level)
   return practised.reduce((most, level) => (level > most ? level : most), levelNow(rider, techniqueId))
 }
 

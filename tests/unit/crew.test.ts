@@ -123,6 +123,15 @@ describe('practice', () => {
     const before = practised(rider(1), 'spokes')
     expect(unpractised(practised(before, 'chain'), 'chain')).toEqual(before)
   })
+  it('that was left undone counts for nothing, and is begun anew from where one stands', () => {
+    const once = practised(rider(1), 'chain')
+    const left = { ...once, practice: once.practice.map((each) => ({ ...each, state: 'left' as const })) }
+    expect(levelAtDeparture(left, 'chain')).toBe(1)
+    expect(practisedInTime([left], null)[0]?.practice).toEqual([])
+    expect(practised(left, 'chain').practice).toEqual(once.practice)
+    // What was done counts whatever day stands beside it.
+    expect(isInTime({ on: '2030-01-01', state: 'done' }, '2026-06-12T08:30')).toBe(true)
+  })
   it('counts only before the day on which the ride begins; without a day, or a ride, it does', () => {
     const on = (day: string | null) => ({ ...openTask, technique: 'chain', level: 2 as const, on: day })
     const start = '2026-06-12T08:30'

@@ -57,6 +57,15 @@ describe('a job at home', () => {
     ])
     expect(JSON.stringify(withoutJob(withoutJob(twice, 'bolts'), 'fresh-pads'))).toBe(JSON.stringify(bike))
   })
+  it('that was left undone is not done, and is planned anew', () => {
+    const planned = withJob(worn(), 'fresh-pads')
+    const left = { ...planned, jobs: planned.jobs.map((job) => ({ ...job, state: 'left' as const })) }
+    expect(atDeparture(left, null, jobs).padLeft).toBe(0.3)
+    expect(withJob(left, 'fresh-pads')).toEqual(planned)
+    const done = { ...planned, jobs: planned.jobs.map((job) => ({ ...job, state: 'done' as const })) }
+    expect(atDeparture(done, null, jobs).padLeft).toBe(1)
+    expect(withJob(done, 'fresh-pads', '2026-06-01').jobs[0]).toMatchObject({ state: 'done', on: '2026-06-01' })
+  })
   it('counts as done when it is planned for a day before the ride, or for none yet', () => {
     const left = (on: string | null, begins: string | null = start) =>
       atDeparture(withJob(worn(), 'fresh-pads', on), begins, jobs).padLeft

@@ -58,10 +58,34 @@ describe('a rider who stays at home', () => {
         carriesMostG: 500,
         practice: [{ ...openTask, technique: nth(catalogue.techniques, 0).id, level: 2 as const }],
       })),
-      bench: trip.bench.map((thing, i) => ({ ...thing, broughtBy: nth(trip.crew, i % trip.crew.length).id })),
+      bench: trip.bench.map((thing, i) => ({
+        ...thing,
+        broughtBy: nth(trip.crew, i % trip.crew.length).id,
+        buying: { ...thing.buying, by: gone.id },
+        trial: { ...thing.trial, by: gone.id },
+      })),
+      bikes: trip.bikes.map((bike) => ({
+        ...bike,
+        jobs: [{ ...openTask, job: 'bolts', by: gone.id }],
+        checks: [{ ...openTask, check: 'tyres', by: gone.id, state: 'done' as const }],
+      })),
+      stops: trip.stops.map((stop) => ({
+        ...stop,
+        services: stop.services.map((service) => ({ ...service, posting: { ...openTask, by: gone.id } })),
+      })),
+      home: {
+        ...trip.home,
+        tasks: [{ ...openTask, id: 'cat', name: 'The cat', minutes: 5, note: '', by: gone.id }],
+        papers: { ...openTask, by: gone.id },
+      },
     }
     const left: Trip = { ...full, ...withoutRider(full, gone.id) }
-    expect(JSON.stringify({ ...left, bikes: [] })).not.toContain(`"${gone.id}"`)
+    expect(JSON.stringify(left)).not.toContain(`"${gone.id}"`)
+    // What was done stays done.
+    expect(left.bikes.map(({ checks }) => checks[0]?.state)).toEqual(left.bikes.map(() => 'done'))
+    // Of a trip that does not speak of them every other part stays the very same.
+    const { crew: _, ...same } = withoutRider(trip, 'nobody')
+    for (const [part, value] of Object.entries(same)) expect(value, part).toBe(trip[part as keyof typeof same])
     expect(() => checkReferences(left, survey.lengthKm, catalogue)).not.toThrow()
     expect(bestKit(indexLedger(ledgerOf(left))).promiseH).toBeGreaterThan(0)
   })

@@ -10,6 +10,11 @@ const store = useTripStore()
 const { shopInWords } = useView()
 defineProps<{ thing: Thing; isNew: boolean }>()
 defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
+/** Whoever counts anew knows better than what was ticked off as bought. */
+function count(draft: Thing, pieces: number) {
+  draft.owned = pieces
+  if (draft.buying.state === 'done') draft.buying.state = 'open'
+}
 </script>
 
 <template>
@@ -38,7 +43,7 @@ defineEmits<{ close: []; keep: [thing: Thing]; part: [draft: Thing] }>()
           min="0"
           max="99"
           class="field figures mt-1 text-right text-ink"
-          @change="draft.owned = Number(($event.target as HTMLInputElement).value)"
+          @change="count(draft, Number(($event.target as HTMLInputElement).value))"
         />
       </label>
     </template>

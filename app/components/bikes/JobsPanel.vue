@@ -10,6 +10,7 @@ import { X } from '@lucide/vue'
 import { computed } from 'vue'
 import { useBikes } from '../../composables/useBikes'
 import { useTripStore } from '../../stores/trip'
+import DayField from '../common/DayField.vue'
 
 /** What is done to a bike at home: planned for a day, or to be planned. */
 const props = defineProps<{ bike: Bike }>()
@@ -17,14 +18,18 @@ const store = useTripStore()
 const { change } = useBikes()
 
 const jobOf = (id: string) => catalogue.jobs.find((job) => job.id === id)
+/** What was left undone can be planned anew. */
+const isPlanned = ({ state }: Bike['jobs'][number]) => state !== 'left'
 const planned = computed(() =>
-  props.bike.jobs.flatMap((each) => {
+  props.bike.jobs.filter(isPlanned).flatMap((each) => {
     const job = jobOf(each.job)
     return job ? [{ job, on: each.on, isLate: !isInTime(each, store.openTrip.ride.start) }] : []
   }),
 )
 const open = computed(() =>
-  jobsFor(props.bike, catalogue.jobs).filter(({ id }) => !props.bike.jobs.some(({ job }) => job === id)),
+  jobsFor(props.bike, catalogue.jobs).filter(
+    ({ id }) => !props.bike.jobs.some((each) => each.job === id && isPlanned(each)),
+  ),
 )
 const left = ({ renews }: Job) =>
   renews === 'bolts' || renews === 'acquaintance'
@@ -36,7 +41,6 @@ const price = ({ id: jobId }: Job) =>
     store.openTrip.dials.currency,
   )
 
-const dayOf = (event: Event) => (event.target as HTMLInputElement).value || null
 const plan = ({ id, name }: Job, on: string | null = null) =>
   change(props.bike, { jobs: withJob(props.bike, id, on).jobs }, `${name} for ${props.bike.name}`)
 const leave = ({ id, name }: Job) =>
@@ -62,16 +66,7 @@ const leave = ({ id, name }: Job) =>
           ><strong class="block first-letter:uppercase">{{ job.name }}</strong
           ><span class="text-soft">{{ price(job) }}</span></span
         >
-        <label class="flex items-center gap-2 text-soft"
-          >do it on
-          <input
-            type="date"
-            class="field w-40!"
-            :value="on ?? ''"
-            :aria-invalid="isLate"
-            @change="plan(job, dayOf($event))"
-          />
-        </label>
+        <DayField label="do it on" :model-value="on" :invalid="isLate" @update:model-value="plan(job, $event)" />
         <button type="button" class="button button-bare" :aria-label="`Not: ${job.name}`" @click="leave(job)">
           <X :size="15" aria-hidden="true" />
         </button>

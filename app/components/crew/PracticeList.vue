@@ -9,6 +9,7 @@ import { computed } from 'vue'
 import { useRiders } from '../../composables/useRiders'
 import { usePractice } from '../../stores/practice'
 import { useTripStore } from '../../stores/trip'
+import DayField from '../common/DayField.vue'
 
 /** Evenings of practice: those that are planned, and those that would spare most on this road. */
 const store = useTripStore()
@@ -19,12 +20,16 @@ const { crew, practise, practiseOn, leaveUnpractised } = useRiders()
 const most = 5
 /** What brings nearly the same whoever practises it is one choice, with somebody to be named. */
 const nearlyH = 0.25 / 60
+/** What was left undone can be planned anew. */
+const isPlanned = ({ state }: Rider['practice'][number]) => state !== 'left'
 const best = computed(() => {
   const choices: { worth: PracticeWorth; riders: Rider[] }[] = []
   for (const worth of practice.worthwhile) {
     // What has just been planned is not offered once more while it is being reckoned.
     const rider = crew.value.find(
-      (each) => each.id === worth.riderId && !each.practice.some(({ technique }) => technique === worth.techniqueId),
+      (each) =>
+        each.id === worth.riderId &&
+        !each.practice.some((other) => other.technique === worth.techniqueId && isPlanned(other)),
     )
     const same = choices.find(
       (choice) =>
@@ -43,7 +48,7 @@ const isAlone = computed(() => crew.value.length === 1)
 /** What is planned stands here at once; what it brings, as soon as it is reckoned. */
 const planned = computed(() =>
   crew.value.flatMap((rider) =>
-    rider.practice.map((each) => ({
+    rider.practice.filter(isPlanned).map((each) => ({
       rider,
       ...each,
       savedH: savedBy(rider, each.technique),
@@ -53,7 +58,6 @@ const planned = computed(() =>
 )
 const savedBy = (rider: Rider, techniqueId: string) =>
   practice.planned.find((worth) => worth.riderId === rider.id && worth.techniqueId === techniqueId)?.savedH
-const dayOf = (event: Event) => (event.target as HTMLInputElement).value || null
 </script>
 
 <template>
@@ -76,16 +80,12 @@ const dayOf = (event: Event) => (event.target as HTMLInputElement).value || null
             · spares <span class="figures">{{ hoursInWords(Math.max(0, savedH)) }}</span></template
           ></span
         >
-        <label class="flex items-center gap-2 text-soft"
-          >practise on
-          <input
-            type="date"
-            class="field w-40!"
-            :value="on ?? ''"
-            :aria-invalid="isLate"
-            @change="practiseOn(rider, technique, dayOf($event))"
-          />
-        </label>
+        <DayField
+          label="practise on"
+          :model-value="on"
+          :invalid="isLate"
+          @update:model-value="practiseOn(rider, technique, $event)"
+        />
         <button
           type="button"
           class="button button-bare"
