@@ -23,6 +23,10 @@ export const ownTaskSchema = z.object({
 })
 export type OwnTask = z.infer<typeof ownTaskSchema>
 
+/** So many of each there are at most. */
+export const mostShops = 30
+export const mostOwnTasks = 200
+
 /** What is to be said of the time before a ride, at home. */
 export const homeSchema = z.object({
   /** The country of its holidays, two letters of ISO 3166-1; null for that of the ride. */
@@ -31,8 +35,8 @@ export const homeSchema = z.object({
     .regex(/^[a-z]{2}$/, 'two small letters such as "is"')
     .nullable()
     .default(null),
-  shops: z.array(shopSchema).max(30).default([]),
-  tasks: z.array(ownTaskSchema).max(200).default([]),
+  shops: z.array(shopSchema).max(mostShops).default([]),
+  tasks: z.array(ownTaskSchema).max(mostOwnTasks).default([]),
   /** When the papers to carry are printed, and what became of it. */
   papers: z.object(taskFields).prefault({}),
 })

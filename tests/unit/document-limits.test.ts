@@ -66,6 +66,12 @@ function aDocument() {
         note: '',
       },
     ],
+    home: {
+      country: 'is',
+      shops: [{ id: 's', name: 'a shop', hours: '', deliveryDays: 3 }],
+      tasks: [{ id: 'o', name: 'a ticket', minutes: 5, note: '' }],
+      papers: { on: '2026-06-01' },
+    },
     dials: {},
   }
 }
@@ -114,6 +120,8 @@ const numbers: [path: string, least: number, most: number, step?: number][] = [
   ['forecast.days[0].highC', 0, 60],
   ['forecast.days[0].rainMm', 0, 500],
   ['forecast.days[0].windKmH', 0, 300],
+  ['home.tasks[0].minutes', 0, 1000],
+  ['home.shops[0].deliveryDays', 0, 60, 1],
   ['stops[0].roadKm', 0, Infinity],
   ['stops[0].offRoadM', 0, 100_000],
   ['stops[0].exitWaitH', 0, 168],
@@ -267,6 +275,10 @@ const texts: [path: string, least: number, most: number][] = [
   ['bench[0].name', 1, 120],
   ['bench[0].from', 0, 60],
   ['bench[0].note', 0, 1000],
+  ['home.shops[0].name', 1, 120],
+  ['home.shops[0].hours', 0, 200],
+  ['home.tasks[0].name', 1, 120],
+  ['home.tasks[0].note', 0, 1000],
 ]
 
 describe('a trip document', () => {
@@ -321,6 +333,12 @@ describe('a trip document', () => {
     ['ride.start', '2200-01-01T00:00', 'ride.start'],
     ['ride.start', '2026-06-31T08:00', 'ride.start'],
     ['ride.dayStartsH', 24, 'ride.dayStartsH'],
+    ['home.country', 'IS', 'home.country'],
+    ['home.papers.on', '2026-02-30', 'home.papers.on'],
+    ['home.tasks[0].state', 'perhaps', 'home.tasks[0].state'],
+    ['bikes[0].checks', [{ check: 'tyres', on: '1 June' }], 'bikes[0].checks[0].on'],
+    ['bikes[0].checks', [{ check: 'tyres' }, { check: 'tyres' }], 'bikes[0].checks'],
+    ['bench[0].trial', { state: 'half' }, 'bench[0].trial.state'],
     ['ride.country', 'IS', 'ride.country'],
     ['ride.country', 'isl', 'ride.country'],
     ['bikes[0].hanger', 'K3', 'bikes[0].hanger'],

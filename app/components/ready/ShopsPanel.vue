@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { shopSchema, type Shop } from '#core/home'
+import { mostShops, shopSchema, type Shop } from '#core/home'
 import { holidayCountries } from '#core/ride'
 import { cutTo } from '#core/validation'
 import { Plus, Trash2 } from '@lucide/vue'
@@ -33,7 +33,9 @@ const setCountry = (event: Event) =>
   <section aria-labelledby="shops-title" class="px-4 py-4 print:hidden">
     <div class="flex flex-wrap items-center gap-3">
       <h2 id="shops-title" class="text-base">Shops at home</h2>
-      <button type="button" class="button min-h-7!" @click="add"><Plus :size="15" aria-hidden="true" />A shop</button>
+      <button type="button" class="button min-h-7!" :disabled="home.shops.length >= mostShops" @click="add">
+        <Plus :size="15" aria-hidden="true" />A shop
+      </button>
     </div>
     <p class="mt-1 max-w-prose text-xs text-soft">
       Where things are bought before you leave. What nobody has given a shop counts as ordered. Post and orders take

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import { catalogue } from '#catalogue'
-import { ownTaskSchema } from '#core/home'
+import { mostOwnTasks, ownTaskSchema } from '#core/home'
 import { writeCalendar } from '#core/ready'
 import { daysAfter } from '#core/task'
 import { faultLines } from '#core/trip'
@@ -125,7 +125,12 @@ async function takeIn(file: File) {
           <NuxtLink :to="`/trips/${store.id}/papers`" class="button min-h-7!"
             ><Printer :size="15" aria-hidden="true" />Papers</NuxtLink
           >
-          <button type="button" class="button min-h-7!" @click="addOwn">
+          <button
+            type="button"
+            class="button min-h-7!"
+            :disabled="store.openTrip.home.tasks.length >= mostOwnTasks"
+            @click="addOwn"
+          >
             <Plus :size="15" aria-hidden="true" />One of my own
           </button>
           <button type="button" class="button min-h-7!" @click="writeOut">
