@@ -232,6 +232,34 @@ describe('the list of a ride', () => {
     const lacking = demo.bench.filter(({ id, owned, shed }) => (carried[id] ?? 0) > (owned ?? (shed === null ? 0 : 99)))
     expect(bought.map(([id]) => id)).toEqual(lacking.map(({ id }) => id))
   })
+  it('keeps what was left on it when the kit does without, and tries nothing that is bought on the way', () => {
+    const about = { kind: 'buy', thingId: 'pads-b2' } as const
+    const without = { ...carried, 'pads-b2': 0 }
+    const keysWithout = (trip: Trip) => taskList(trip, catalogue, { survey, carried: without }).map(({ key }) => key)
+    expect(keysWithout(demo)).not.toContain('buy pads-b2')
+    expect(keysWithout({ ...demo, ...settled(demo, about, { state: 'left' }) })).toContain('buy pads-b2')
+    const onTheWay = demo.bench.map((thing) =>
+      thing.id === 'tube-622-light' ? { ...thing, boughtAt: 'brannock' } : thing,
+    )
+    expect(listOf(demo).map(({ key }) => key)).toContain('try tube-622-light')
+    expect(listOf({ ...demo, bench: onTheWay }).map(({ key }) => key)).not.toContain('try tube-622-light')
+  })
+  it('charges and pumps up no sooner than it lasts, and heeds the holidays at home', () => {
+    expect(taskFor(demo, { kind: 'check', bikeId: 'fox', checkId: 'evening-before' })).toMatchObject({
+      firstDay: '2026-06-11',
+      lastDay: '2026-06-11',
+    })
+    expect(taskFor(demo, { kind: 'check', bikeId: 'fox', checkId: 'tyres' }).firstDay).toBeNull()
+    // Five working days before Thursday 7 May 2026: the first of May is a holiday in Germany, and in the other country none.
+    const inMay = (country: string | null): Trip => ({
+      ...demo,
+      ride: { ...demo.ride, start: '2026-05-08T08:30', country: 'us' },
+      home: { ...demo.home, country },
+    })
+    const about = { kind: 'buy', thingId: 'pads-b2' } as const
+    expect(taskFor(inMay(null), about).lastDay).toBe('2026-04-30')
+    expect(taskFor(inMay('de'), about).lastDay).toBe('2026-04-29')
+  })
   it('knows no day while nobody knows when the ride begins', () => {
     const open = { ...full, ride: { ...full.ride, start: null } }
     for (const task of listOf(open))
