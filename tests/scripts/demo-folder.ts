@@ -17,6 +17,7 @@ const borrowed = [
     'server',
     'shared',
     'wording',
+    'paper',
     'scripts',
     'node_modules',
     '.output',
