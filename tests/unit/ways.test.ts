@@ -276,27 +276,27 @@ describe('ways against their prices', () => {
 
 describe('buying down a risk', () => {
   /** The best net may not get worse by more than this share of what is lost bare-handed: the search is not exact. */
-  const noiseOf = () => 0.005 * bestKit(indexLedger(laid().ledger)).emptyH
+  const noise = once(() => 0.005 * bestKit(indexLedger(laid().ledger)).emptyH)
 
   it('at home, by practice, by post and by surer shops never makes the best kit worse', () => {
     const nowH = bestCostOf(laid().ledger)
     const worsens = (change: Partial<Trip>) => bestCostOf(ledgerOf({ ...trip, ...change })) - nowH
     for (const { id: bikeId } of trip.bikes)
       for (const { id: jobId } of catalogue.jobs)
-        expect(worsens(carriedOut(trip, { kind: 'job', bikeId, jobId }, beside))).toBeLessThanOrEqual(noiseOf())
+        expect(worsens(carriedOut(trip, { kind: 'job', bikeId, jobId }, beside))).toBeLessThanOrEqual(noise())
     for (const techniqueId of ['boot-tyre', 'patch-tube', 'change-tube', 'change-pads'])
       expect(
         worsens(carriedOut(trip, { kind: 'practice', riderId: 'ansel', techniqueId }, beside)),
-      ).toBeLessThanOrEqual(noiseOf())
+      ).toBeLessThanOrEqual(noise())
     for (const classId of ['tyre-622', 'tube-622', 'derailleur-12'])
       expect(
         worsens(carriedOut(trip, { kind: 'parcel', stopId: 'ferrow', service: 'post', classId }, beside)),
-      ).toBeLessThanOrEqual(noiseOf())
+      ).toBeLessThanOrEqual(noise())
     for (const { id: stopId, services } of trip.stops) {
       const shop = services.find(({ kind }) => kind === 'bike-shop')
       if (!shop) continue
       const surer = afterAsking(shop, 'tyre-622', { answer: 'has' }, null)
-      expect(worsens(withService(trip, { stopId, service: shop.kind }, () => surer))).toBeLessThanOrEqual(noiseOf())
+      expect(worsens(withService(trip, { stopId, service: shop.kind }, () => surer))).toBeLessThanOrEqual(noise())
     }
   })
 })
