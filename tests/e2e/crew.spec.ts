@@ -24,7 +24,7 @@ test('an evening of practice is planned, counted, put on a day and taken back', 
   await planned.getByLabel('practise on').fill('2026-06-03')
   await saved(page)
   const { crew } = await onServer(page.request, tripId(page))
-  expect(crew.find(({ name }) => name === 'Ansel')?.practice).toEqual([
+  expect(crew.find(({ name }) => name === 'Ansel')?.practice).toMatchObject([
     { technique: 'make-single-speed', level: 2, on: '2026-06-03' },
   ])
   // A day on which the ride has begun is said to be too late.

@@ -30,7 +30,7 @@ watch(
       v-for="(stage, i) in stages"
       :key="stage.id"
       :to="`/trips/${route.params.id}/${stage.id}`"
-      class="group relative flex flex-1 flex-col justify-center px-1.5 py-2 max-md:items-center md:px-4 max-md:min-h-12 md:flex-none md:py-2.5"
+      class="group relative flex flex-1 flex-col justify-center px-0.5 py-2 max-md:items-center max-md:text-[0.82rem] md:px-4 max-md:min-h-12 md:flex-none md:py-2.5"
       :class="here === stage.id ? 'bg-paper font-bold' : 'hover:bg-paper/60'"
       :aria-current="here === stage.id ? 'page' : undefined"
     >
@@ -43,9 +43,13 @@ watch(
         <span class="figures text-xs text-soft max-md:hidden" aria-hidden="true">{{ i + 1 }}</span>
         {{ stage.name }}
       </span>
-      <span v-if="needs[stage.id]" class="whitespace-nowrap text-xs font-semibold text-brass md:pl-5">{{
-        needs[stage.id]
-      }}</span>
+      <template v-if="needs[stage.id]">
+        <!-- On a phone there is no room for the words of eight stages: a mark stands for them, and they are read out. -->
+        <span aria-hidden="true" class="mt-0.5 h-1 w-4 rounded-full bg-brass md:hidden" />
+        <span class="whitespace-nowrap text-xs font-semibold text-brass max-md:sr-only md:pl-5">{{
+          needs[stage.id]
+        }}</span>
+      </template>
     </NuxtLink>
   </nav>
 </template>
