@@ -1,26 +1,15 @@
-import { catalogue } from '#catalogue'
-import { indexLedger } from '#core/ledger'
-import { bestPacking, packOfTrip, plansOf, usesOfKit, type PackedLayer, type PackPlan } from '#core/pack'
-import { bestKit } from '#core/search'
-import { bestSplit, planOf, splitOfTrip } from '#core/split'
-import { ledgerOfTrip } from '#core/trip-ledger'
+import type { PackedLayer, PackPlan } from '#core/pack'
 import type { Trip } from '#core/trip'
 import { defined, nth } from '#core/validation'
 import { cureWords, hoursInWords, noRoomInWords } from '#wording'
+import { packedKit } from './packed-kit'
 import { rounded, table } from './text'
 import { tripFrom } from './trip'
 
 /** Where each piece of the best kit is packed, on the bike of whoever carries it, and what that costs. */
 export function pack(args: string[]): unknown {
   const { trip, survey, text } = tripFrom(args)
-  const laid = ledgerOfTrip(trip, survey, catalogue)
-  const { counts } = bestKit(indexLedger(laid.ledger))
-  const split = planOf(bestSplit(splitOfTrip(trip, survey, catalogue, laid, counts)))
-  const packed = packOfTrip(trip, catalogue, usesOfKit(trip, laid, split.counts), split).map(({ bikeId, problem }) => ({
-    bike: defined(trip.bikes.find(({ id }) => id === bikeId)),
-    state: bestPacking(problem),
-  }))
-  const plans = plansOf(packed, catalogue.containers)
+  const { packs: plans } = packedKit(trip, survey)
   return text ? plans.map((plan) => inText(plan, trip)).join('\n') : plans.map((plan) => inJson(plan, trip))
 }
 

@@ -1,14 +1,9 @@
 import { writeFileSync } from 'node:fs'
 import { catalogue } from '#catalogue'
-import { CostsOfFailing } from '#core/availability'
-import { indexLedger } from '#core/ledger'
-import { bestPacking, packOfTrip, plansOf, usesOfKit } from '#core/pack'
 import { papersOf } from '#core/papers'
-import { bestKit } from '#core/search'
-import { bestSplit, planOf, splitOfTrip } from '#core/split'
-import { ledgerOfTrip } from '#core/trip-ledger'
-import { defined, Fault } from '#core/validation'
+import { Fault } from '#core/validation'
 import { paperDocument, paperFormatSchema, sheetIds, type SheetId } from '#paper'
+import { packedKit } from './packed-kit'
 import { tripOfArgs } from './trip'
 import { parsedArgs, UsageError } from './usage'
 
@@ -26,15 +21,8 @@ export function papers(args: string[]): unknown {
   if (!format.success) throw new Fault('--paper', `“${values.paper}”`, 'a4 or letter')
   const sheets = sheetsOf(values.sheets)
   const { trip, survey } = tripOfArgs(positionals)
-  const costs = new CostsOfFailing(trip, survey, catalogue)
-  const laid = ledgerOfTrip(trip, survey, catalogue, costs)
-  const { counts } = bestKit(indexLedger(laid.ledger))
-  const split = planOf(bestSplit(splitOfTrip(trip, survey, catalogue, laid, counts)))
-  const packed = packOfTrip(trip, catalogue, usesOfKit(trip, laid, split.counts), split).map(({ bikeId, problem }) => ({
-    bike: defined(trip.bikes.find(({ id }) => id === bikeId)),
-    state: bestPacking(problem),
-  }))
-  const gathered = papersOf(trip, catalogue, costs, laid, split.counts, plansOf(packed, catalogue.containers))
+  const { costs, laid, split, packs } = packedKit(trip, survey)
+  const gathered = papersOf(trip, catalogue, costs, laid, split.counts, packs)
   const page = paperDocument(
     gathered,
     { ...catalogue, bikes: trip.bikes },

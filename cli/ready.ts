@@ -37,10 +37,9 @@ export function ready(args: string[]): unknown {
     undoneH: undoneH.get(task.key) ?? 0,
     standing: standingOn(task, today),
   }))
-  const open = weighed.filter(({ state, standing }) => state === 'open' && standing !== 'too late')
   const minutes = numberOption(values.evening ?? `${usualEveningMin}`, 'evening', 1, 600)
   const tonight = evening(
-    open,
+    weighed,
     trip.crew.map(({ id }) => id),
     minutes,
     today,

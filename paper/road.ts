@@ -1,6 +1,5 @@
 import type { Papers, StopLine } from '#core/papers'
-import type { ServiceKind } from '#core/supply'
-import type { SupplyFamily } from '#core/supply'
+import type { ServiceKind, SupplyFamily } from '#core/supply'
 import { amountInWords, classInWords, kmInWords, momentInWords, stretchInWords, visitInWords } from '#wording'
 import { html, type Html } from './html'
 import { sheet, type Reading } from './sheet'

@@ -1,5 +1,5 @@
 import type { Papers, TinCard } from '#core/papers'
-import { amountInWords, driveInWords, pressureLimitWords } from '#wording'
+import { amountInWords, driveInWords, pressureLimitWords, rangeInWords } from '#wording'
 import { html, type Html } from './html'
 import { sheet, type Reading } from './sheet'
 
@@ -91,15 +91,8 @@ const boltsOf = ({ bolts }: TinCard, system: Reading['system']): Html => html`
         html`<li>
           <span>${name}${count > 1 ? `, ${count} of them` : ''}</span
           ><span class="soft">${driveInWords(drive)}${wantsTorqueKey ? ', torque key' : ''}</span
-          ><span class="num">${torqueInWords(torqueNm, system)}</span>
+          ><span class="num">${rangeInWords(torqueNm.least, torqueNm.most, 'torque', system)}</span>
         </li>`,
     )}
   </ul>
 `
-
-const torqueInWords = ({ least, most }: TinCard['bolts'][number]['torqueNm'], system: Reading['system']): string =>
-  least === most
-    ? amountInWords(most, 'torque', system)
-    : `${withoutUnit(amountInWords(least, 'torque', system))}–${amountInWords(most, 'torque', system)}`
-
-const withoutUnit = (amount: string) => amount.replace(/\s.*$/, '')

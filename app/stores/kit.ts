@@ -603,7 +603,8 @@ export const useKitStore = defineStore('kit', () => {
     splitting.askBeside((service) => service.pack({ bikes, bench, dials }))
 
   /** All that goes on paper of what was packed last. */
-  const gatherPapers = (): Promise<Papers | undefined> => splitting.askBeside((service) => service.papers())
+  const gatherPapers = ({ road: { points: _, ...road }, ...trip }: Trip): Promise<Papers | undefined> =>
+    splitting.askBeside((service) => service.papers({ ...trip, road }))
 
   /** What other places would cost for a piece of what was packed last. */
   const movesFrom = (bikeId: string, thing: number, from: string | null): Promise<MoveCost[] | undefined> =>

@@ -34,6 +34,8 @@ export const useReady = defineStore('ready', () => {
   let asked = 0
   let weighed = 0
   let tripId = ''
+  /** What the tasks were weighed by last. */
+  let weighedBy = ''
 
   /** What was ticked or put off stands so at once; the list is made anew a moment later. */
   const tasks = computed<readonly SeenTask[]>(() =>
@@ -54,12 +56,9 @@ export const useReady = defineStore('ready', () => {
   /** What can still be done on the evening of the day on which the list is seen. */
   const tonight = computed(() => {
     const crew = store.openTrip.crew.map(({ id }) => id)
-    const open = tasks.value
-      .filter(({ standing, firstDay }) => !['done', 'left', 'too late'].includes(standing) && isNotBefore(firstDay))
-      .map((task) => ({ ...task, undoneH: Math.max(0, task.undoneH ?? 0) }))
-    return evening(open, crew, eveningMin.value, seenOn.value)
+    const weighedTasks = tasks.value.map((task) => ({ ...task, undoneH: task.undoneH ?? 0 }))
+    return evening(weighedTasks, crew, eveningMin.value, seenOn.value)
   })
-  const isNotBefore = (firstDay: string | null) => firstDay === null || firstDay <= seenOn.value
 
   /** While a change is on its way to the kit, it is waited for: the list comes with it. */
   const isKitAtRest = computed(() => !kit.busy && (!kit.weighing || kit.chosenForNow !== null))
@@ -76,6 +75,9 @@ export const useReady = defineStore('ready', () => {
       undoneH.value = new Map()
     }
     tripId = store.id
+    // What was being weighed was given up with its trip, and another trip may look the same.
+    weighedBy = ''
+    isWeighing.value = false
     seenOn.value = todayHere()
     watchDebounced([partsOf, isKitAtRest, () => kit.chosenForNow?.kit], () => void makeList(), {
       immediate: true,
@@ -100,8 +102,6 @@ export const useReady = defineStore('ready', () => {
     if (mine === asked) isListing.value = false
   }
 
-  /** What the tasks were weighed by last. */
-  let weighedBy = ''
   /** What leaving something undone costs hangs on the ledger, the kit and the list; a tick alone changes none of it. */
   async function weigh(): Promise<void> {
     const now = kit.chosenForNow

@@ -81,14 +81,18 @@ export function createSplitter() {
       const before = packed.find((each) => each.bikeId === bikeId)?.state
       return { bikeId, state: bestPacking(problem, before && asBefore(problem, before)) }
     })
-    return plansOf(
+    return plansOn(bikes)
+  }
+
+  /** What is packed, on bikes as they are now. */
+  const plansOn = (bikes: Trip['bikes']): PackPlan[] =>
+    plansOf(
       packed.map(({ bikeId, state: there }) => ({
         bike: defined(bikes.find(({ id }) => id === bikeId)),
         state: there,
       })),
       catalogue.containers,
     )
-  }
 
   /** What each other place on its bike would cost for a piece; nothing where it is not packed there. */
   function movesFrom(bikeId: string, thing: number, from: string | null): MoveCost[] {
@@ -96,18 +100,17 @@ export function createSplitter() {
     return there ? movesOf(there.state, thing, from) : []
   }
 
-  /** All that goes on paper of what was split and packed last; nothing where that was not yet. */
-  function papers(): Papers | undefined {
+  /**
+   * All that goes on paper of what was split and packed last; nothing where that was not yet.
+   *
+   * @param now the plan as it is: bags and people may be called otherwise than when it was split
+   */
+  function papers(now: TripWithoutLine): Papers | undefined {
     if (!divided || !line || packed.length === 0) return undefined
     const { trip, laid, plan } = divided
-    const plans = plansOf(
-      packed.map(({ bikeId, state: there }) => ({
-        bike: defined(trip.bikes.find(({ id }) => id === bikeId)),
-        state: there,
-      })),
-      catalogue.containers,
-    )
-    return papersOf(trip, catalogue, new CostsOfFailing(trip, line.survey, catalogue), laid, plan.counts, plans)
+    const whole = { ...now, road: trip.road }
+    const costs = new CostsOfFailing(whole, line.survey, catalogue)
+    return papersOf(whole, catalogue, costs, laid, plan.counts, plansOn(now.bikes))
   }
 
   return { split, costsOf, pack, movesFrom, papers }

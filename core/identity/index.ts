@@ -1,8 +1,11 @@
 import { z } from 'zod'
 import { text } from '../validation'
 
-const line = text(120).default('')
-const lines = text(600).default('')
+/** The longest line of it, and the longest of what takes several, in characters. */
+export const longestLine = 120
+export const longestLines = 600
+const line = text(longestLine).default('')
+const lines = text(longestLines).default('')
 
 /** What somebody has on a card in case they cannot speak; nothing of it is required. It is kept with their account, and in no trip. */
 export const identitySchema = z.object({

@@ -7,6 +7,7 @@ import { toGet } from '../shed'
 import type { Service, Stop } from '../supply'
 import { daysAfter, openTask, type Task } from '../task'
 import type { Trip } from '../trip'
+import { defined } from '../validation'
 import { taskKey, type TaskAbout } from './about'
 import { lastSuch, openDays, workingDays, workingDaysBefore, type OnDay } from './last-days'
 import { postingDays } from './posting'
@@ -186,23 +187,19 @@ class ListMaker {
     const { order, shop: way } = this.reference.errands
     const untouched = bench.map((thing) => ({ ...thing, buying: { ...thing.buying, state: 'open' as const } }))
     const lacking = toGet(untouched, this.wanted(), stops).filter(({ shop }) => !shop)
-    const shopOf = (thing: Trip['bench'][number]) => home.shops.find(({ id }) => id === thing.buying.shop)
-    return lacking.flatMap(({ thing: { id: thingId, buying: _, ...rest }, pieces }) => {
-      const thing = bench.find(({ id }) => id === thingId)
-      if (!thing) return []
-      const shop = shopOf(thing)
+    return lacking.map(({ thing: { id: thingId, broughtBy }, pieces }) => {
+      const { buying } = defined(bench.find(({ id }) => id === thingId))
+      const shop = home.shops.find(({ id }) => id === buying.shop)
       const isOrdered = !shop || shop.deliveryDays !== null
-      const together = lacking.filter((other) => other.thing.buying.shop === thing.buying.shop).length
+      const together = lacking.filter((other) => other.thing.buying.shop === buying.shop).length
       const lastDay = this.eve && this.lastDayToBuy(this.eve, shop)
-      return [
-        this.task({ kind: 'buy', thingId }, thing.buying, {
-          minutes: isOrdered ? order.minutes : way.minutes / together,
-          lastDay,
-          deadline: lastDay,
-          nearest: rest.broughtBy,
-          pieces,
-        }),
-      ]
+      return this.task({ kind: 'buy', thingId }, buying, {
+        minutes: isOrdered ? order.minutes : way.minutes / together,
+        lastDay,
+        deadline: lastDay,
+        nearest: broughtBy,
+        pieces,
+      })
     })
   }
 

@@ -49,6 +49,21 @@ describe('the worker that packs', () => {
     )
     // What was found cannot be bettered by moving one piece.
     for (const { hours } of moves) expect(hours ?? 0).toBeGreaterThan(-1e-9)
+    // On paper things stand as they are called now, whatever they were called when they were split.
+    expect(createSplitter().papers(asked)).toBeUndefined()
+    const renamed = {
+      ...asked,
+      name: 'Another name',
+      crew: asked.crew.map((rider) => ({ ...rider, name: `${rider.name} the second` })),
+      bikes: asked.bikes.map((bike) => ({
+        ...bike,
+        storage: bike.storage.map((bag) => ({ ...bag, name: `New ${bag.name}` })),
+      })),
+    }
+    const papers = defined(splitter.papers(renamed))
+    expect(papers.name).toBe('Another name')
+    expect(papers.kits.flatMap(({ riders }) => riders)).toEqual(renamed.crew.map(({ name }) => name))
+    for (const { places: filled } of papers.kits) for (const { name } of filled) expect(name).toMatch(/^New /)
     const bare = { ...demo, bikes: demo.bikes.map((bike) => ({ ...bike, storage: [] })) }
     const [out] = defined(splitter.pack(bare))
     expect(out?.out.reduce((sum, { count }) => sum + count, 0)).toBe(defined(packed[0]).reduce((a, b) => a + b, 0))

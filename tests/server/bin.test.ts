@@ -90,6 +90,16 @@ it('all that is kept of somebody is handed out as one file, from which each trip
     'trips/same-name-2.rag-tin.json',
     'trips/same-name.rag-tin.json',
   ])
+  // What a doctor should know goes out only where that is asked for.
+  await yngve.ask('PUT', '/api/account/identity', { blood: 'A' })
+  const exported = async (query: string) => {
+    const given = await fetch(`${setting.app.address}/api/account/export${query}`, {
+      headers: { cookie: yngve.cookies },
+    })
+    return unzip(Buffer.from(await given.arrayBuffer()))
+  }
+  expect([...(await exported('')).values()].join()).not.toContain('"blood"')
+  expect(JSON.parse((await exported('?identity=yes')).get('identity.json') ?? '')).toMatchObject({ blood: 'A' })
   const shed = readShedCsv(files.get('shed.csv') ?? '', catalogue.items, randomUUID)
   expect(shed.things).toEqual([...things].sort((a, b) => (a.id < b.id ? -1 : 1)))
   const account = JSON.parse(files.get('account.json') ?? '')

@@ -1,5 +1,6 @@
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
+import { mostPieces } from '#core/bench'
 import { checkSchema, trialSchema, trialOf, trustAtDeparture, uncheckedFactor } from '#core/checks'
 import { indexLedger } from '#core/ledger'
 import { PromiseEvaluator, demandOf } from '#core/promise'
@@ -20,7 +21,7 @@ import {
   taskWorths,
   workingDays,
   workingDaysBefore,
-  type EveningTask,
+  type WeighedTask,
   type ReadyTask,
   type TaskAbout,
 } from '#core/ready'
@@ -296,6 +297,14 @@ describe('the list of a ride', () => {
     // A shop that is none any more is no shop.
     expect(taskFor(at('gone'), about)).toMatchObject({ lastDay: '2026-06-04' })
   })
+  it('leaves undone no more than what is bought at home: what a shop on the way has is carried from there', () => {
+    const pads = defined(demo.bench.find(({ id }) => id === 'pads-b2'))
+    const left = { ...pads, owned: 0, buying: { ...pads.buying, state: 'left' as const } }
+    expect(mostPieces(left)).toBe(0)
+    expect(mostPieces({ ...left, boughtAt: 'brannock' })).toBe(pads.count)
+    expect(mostPieces({ ...left, owned: 99 })).toBe(pads.count)
+    expect(mostPieces({ ...pads, owned: 0 })).toBe(pads.count)
+  })
   it('gives what somebody does to them, and what a rider did who is gone to the one who is nearest', () => {
     const about = { kind: 'check', bikeId: 'mule', checkId: 'tyres' } as const
     expect(taskFor({ ...demo, ...settled(demo, about, { by: 'maren' }) }, about).who).toBe('maren')
@@ -521,12 +530,16 @@ describe('a trial', () => {
 })
 
 describe('an evening', () => {
-  const task = (key: string, minutes: number, undoneH: number, part: Partial<EveningTask> = {}): EveningTask => ({
+  const task = (key: string, minutes: number, undoneH: number, part: Partial<WeighedTask> = {}): WeighedTask => ({
     key,
     who: 'a',
     minutes,
     undoneH,
     deadline: '2026-06-11',
+    lastDay: '2026-06-11',
+    firstDay: null,
+    on: null,
+    state: 'open',
     ...part,
   })
   it('holds what together is worth most: every choice of a few tasks tried', () => {
@@ -538,7 +551,7 @@ describe('an evening', () => {
       fc.property(given, fc.integer({ min: 0, max: 180 }), (some, minutes) => {
         const tasks = some.map((each, i) => task(`${i}`, each.minutes, each.undoneH))
         const chosen = bestWithin(tasks, minutes)
-        const sum = (list: readonly EveningTask[], field: 'minutes' | 'undoneH') =>
+        const sum = (list: readonly WeighedTask[], field: 'minutes' | 'undoneH') =>
           list.reduce((all, each) => all + each[field], 0)
         expect(sum(chosen, 'minutes')).toBeLessThanOrEqual(minutes)
         let best = 0
@@ -557,6 +570,19 @@ describe('an evening', () => {
     expect(a).toEqual({ who: 'a', keys: ['parcel', 'tyres'], minutes: 50 })
     const [before] = evening([parcel, task('tyres', 20, 1), task('brakes', 40, 1.5)], ['a'], 60, '2026-06-04')
     expect(before?.keys).toEqual(['tyres', 'brakes'])
+  })
+  it('leaves out what is settled, what it is too soon for and what it is too late for; not what was put on a later day', () => {
+    const tasks = [
+      task('done', 5, 9, { state: 'done' }),
+      task('left', 5, 9, { state: 'left' }),
+      task('soon', 5, 9, { firstDay: '2026-06-06' }),
+      task('late', 5, 9, { deadline: '2026-06-04' }),
+      task('put off', 5, 9, { on: '2026-06-12' }),
+    ]
+    const keysOn = (today: string) => evening(tasks, ['a'], 60, today)[0]?.keys
+    expect(keysOn('2026-06-05')).toEqual(['put off'])
+    expect(keysOn('2026-06-04')).toEqual(['late', 'put off'])
+    expect(keysOn('2026-06-06')).toEqual(['soon', 'put off'])
   })
   it('of each rider is their own; what anybody does is the first one’s', () => {
     const tasks = [task('x', 10, 1, { who: 'b' }), task('y', 10, 1, { who: null }), task('z', 10, 0)]

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { identitySchema, noIdentity, type Identity } from '#core/identity'
+import { identitySchema, longestLine, longestLines, noIdentity, type Identity } from '#core/identity'
 import equal from 'fast-deep-equal'
 import { computed, reactive, ref } from 'vue'
 import { useRequest } from '../../composables/useRequest'
@@ -23,7 +23,7 @@ const fields = [
   { key: 'conditions', label: 'What else a doctor should know', rows: 2 },
   { key: 'contact', label: 'Whom to call', rows: 2 },
 ] as const satisfies readonly { key: keyof Identity; label: string; rows: number }[]
-const longest = (rows: number) => (rows === 1 ? 120 : 600)
+const longest = (rows: number) => (rows === 1 ? longestLine : longestLines)
 
 void attempt(async () => {
   saved.value = identitySchema.parse(await api('/api/account/identity'))

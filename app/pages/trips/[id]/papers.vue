@@ -35,7 +35,7 @@ const address = computed(() => `${location.origin}/trips/${store.id}/ready`)
 watchDebounced(
   () => [pack.plans, pack.isBusy, store.trip?.stops, store.trip?.bikes, store.trip?.crew, store.trip?.name] as const,
   async () => {
-    if (!pack.isBusy && pack.plans) papers.value = (await kit.gatherPapers()) ?? papers.value
+    if (!pack.isBusy && pack.plans) papers.value = (await kit.gatherPapers(store.openTrip)) ?? papers.value
   },
   { immediate: true, debounce: 150 },
 )

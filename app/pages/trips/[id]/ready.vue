@@ -2,7 +2,7 @@
 import { NuxtLink } from '#components'
 import { catalogue } from '#catalogue'
 import { mostOwnTasks, ownTaskSchema } from '#core/home'
-import { writeCalendar } from '#core/ready'
+import { byWorthAMinute, writeCalendar } from '#core/ready'
 import { daysAfter } from '#core/task'
 import { faultLines } from '#core/trip'
 import { calendarDayInWords, calendarEntries, daysOffInWords, hoursInWords } from '#wording'
@@ -36,8 +36,8 @@ const faults = ref<string[]>([])
 
 const isShown = ({ who }: SeenTask) => whose.value === '' || who === whose.value || who === null
 const shown = computed(() => ready.tasks.filter(isShown))
-const worth = ({ undoneH, minutes }: SeenTask) => (undoneH ?? 0) / Math.max(1, minutes)
-const byWorth = (tasks: readonly SeenTask[]) => [...tasks].sort((a, b) => worth(b) - worth(a))
+const byWorth = (tasks: readonly SeenTask[]) =>
+  byWorthAMinute(tasks.map((task) => ({ ...task, undoneH: task.undoneH ?? 0 })))
 const open = computed(() => shown.value.filter(({ state }) => state === 'open'))
 const settledTasks = computed(() => [
   { id: 'left', title: 'Left undone', tasks: shown.value.filter(({ state }) => state === 'left') },
