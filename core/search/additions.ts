@@ -22,7 +22,11 @@ export class Additions {
   private readonly pieces: readonly Addition[]
   private readonly ways: readonly SeenWay[]
 
-  constructor(private readonly problem: KitProblem) {
+  /** @param most how many there may be of each item */
+  constructor(
+    private readonly problem: KitProblem,
+    private readonly most: ArrayLike<number> = problem.ledger.items.map(({ max }) => max),
+  ) {
     const { ledger, providers, demand, ways } = problem
     this.pieces = ledger.items.map((_, item) => addition([{ item, by: 1 }]))
     this.ways = ways.map((way) => {
@@ -36,8 +40,8 @@ export class Additions {
   to(counts: Int32Array): Change[][] {
     const found = new Map<string, Change[]>()
     const consider = ({ key, changes }: Addition) => void found.set(key, changes)
-    this.problem.ledger.items.forEach(({ max }, item) => {
-      if (nth(counts, item) < max) consider(nth(this.pieces, item))
+    this.pieces.forEach((piece, item) => {
+      if (nth(counts, item) < nth(this.most, item)) consider(piece)
     })
     for (const seen of this.ways) {
       this.look(seen, counts)
@@ -52,7 +56,7 @@ export class Additions {
     seen.items.forEach((item, i) => (seen.counts[i] = nth(counts, item)))
     const usesMore = seen.way.uses.length > 0 ? [0, 1, 2] : [0]
     seen.lacking = usesMore.flatMap((uses) => {
-      const changes = lackingParts(this.problem, counts, seen.way, uses)
+      const changes = lackingParts(this.problem, counts, seen.way, uses, this.most)
       return changes && changes.length > 0 ? [addition(changes)] : []
     })
   }

@@ -5,7 +5,7 @@ import { gramsPerHourSparing } from './dial'
 import { areFew, bestOfAll } from './every-kit'
 import { KitState } from './kit-state'
 import { kitProblem, onTerms, type KitProblem } from './problem'
-import { grow, improve, makeSure, shrunkAtSight } from './search'
+import { grow, improve, makeSure, payingAtSight, unlimited } from './search'
 import { pays } from './slack'
 import { squeeze } from './squeeze'
 
@@ -112,18 +112,10 @@ export class KitSearch {
   }
 }
 
-/** No limits. */
-const unlimited = { budgetG: Infinity, budgetMoney: Infinity } as const
-
 /** A kit to improve: what pays of all there is; within budgets the better of that, squeezed, and of one grown from what is pinned. */
 function start(problem: KitProblem): KitState {
   const { ledger } = problem
-  const all = new KitState(
-    problem,
-    ledger.items.map(({ max }) => max),
-  )
-  Object.assign(all, unlimited)
-  const shrunk = new KitState(problem, shrunkAtSight(all))
+  const shrunk = new KitState(problem, payingAtSight(problem))
   if (shrunk.fits) return shrunk
   Object.assign(shrunk, unlimited)
   squeeze(shrunk, ledger)

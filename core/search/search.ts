@@ -1,4 +1,4 @@
-import type { KitState } from './kit-state'
+import { KitState } from './kit-state'
 import { addAll } from './moves/add'
 import { addThenDrop } from './moves/add-then-drop'
 import { dropAll, drops } from './moves/drop'
@@ -49,10 +49,18 @@ export function makeSure(state: KitState, problem: KitProblem, isAtRest: boolean
   }
 }
 
-/** How many of each item are left when what does not pay is left off, each as it looks at first sight; the state stays. */
-export function shrunkAtSight(state: KitState): Int32Array {
-  return state.tryOut([], () => {
-    dropAll(state, allItems(state))
-    return state.counts.slice()
+/** How many of each item are left of all there is when what does not pay is left off, each as it looks at first sight. */
+export function payingAtSight(problem: KitProblem): Int32Array {
+  const all = new KitState(
+    problem,
+    problem.ledger.items.map(({ max }) => max),
+  )
+  Object.assign(all, unlimited)
+  return all.tryOut([], () => {
+    dropAll(all, allItems(all))
+    return all.counts.slice()
   })
 }
+
+/** No limits. */
+export const unlimited = { budgetG: Infinity, budgetMoney: Infinity } as const

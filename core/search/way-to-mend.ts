@@ -24,6 +24,7 @@ export function waysToMend({ events }: IndexedLedger): WayToMend[] {
  * is now.
  *
  * @param uses 0 leaves the stock that is there as it is, and asks for one use where there is none
+ * @param most how many there may be of each item
  * @returns the changes; empty where nothing is lacking; undefined where the bench has no more
  */
 export function lackingParts(
@@ -31,11 +32,12 @@ export function lackingParts(
   counts: ArrayLike<number>,
   { needs, uses: drawn }: WayToMend,
   uses: number,
+  most: ArrayLike<number> = problem.ledger.items.map(({ max }) => max),
 ): Change[] | undefined {
   const { items } = problem.ledger
   const added = new Map<number, number>()
   const countOf = (item: number) => nth(counts, item) + (added.get(item) ?? 0)
-  const isLeft = (item: number) => countOf(item) < nth(items, item).max
+  const isLeft = (item: number) => countOf(item) < nth(most, item)
   const take = (item: number, by: number) => void added.set(item, (added.get(item) ?? 0) + by)
 
   const wanted = drawn.map(({ stock, amount }) => {

@@ -16,104 +16,183 @@ export interface Work {
 /** Work that comes less often than this is left out: it would take longer to look at than it ever costs. */
 const leastTimes = 0.002
 
+/** The same work on several bikes. */
+interface AlikeWork {
+  /** For each piece that it wants, the items of which any one will do. */
+  readonly wants: readonly Int32Array[]
+  /** For each bike, a bit for each of its riders, and how often the work is done there. */
+  readonly own: Int32Array
+  readonly times: Float64Array
+}
+
+/** Who carries any of an item: a bit for each rider. */
+export interface Holding {
+  readonly item: number
+  readonly holders: number
+}
+
 /**
  * What is fetched from one another's bags while riders are together: whoever mends a bike takes what they need from the bags
  * on it, and has the rest handed over, one bag after another. Kept in step with who carries what.
  */
 export class Fetching {
-  private readonly ridersOf: readonly number[]
   /** For each item, a bit for each rider who carries any of it. */
   private readonly holders: Int32Array
-  /** For each item, the works that want it, by their numbers. */
-  private readonly worksOf: readonly (readonly number[])[]
-  private readonly bags: Int32Array
-  /** Who holds what is still wanted; used again for the next work. */
-  private readonly wanted: Int32Array
+  private readonly works: readonly AlikeWork[]
+  /** For each item, the works that want it, by their numbers, and the items that are wanted with it. */
+  private readonly worksOf: readonly Int32Array[]
+  private readonly near: readonly ReadonlySet<number>[]
+  /** Bags that are opened for each work, as often as it comes; and for all. */
+  private readonly openedFor: Float64Array
   private opened = 0
+  /** For each item, how many more bags would be opened with other holders of it; until anything wanted with it is moved. */
+  private readonly seen: readonly Map<number, number>[]
+  /** Who holds what is wanted, and what is still wanted; used again for the next work. */
+  private readonly found: Int32Array
+  private readonly left: Int32Array
+  private readonly fetchH: number
+  private readonly riders: number
 
   /** @param carried for each rider, how many of each item */
   constructor(
-    private readonly problem: Pick<SplitProblem, 'riders' | 'items' | 'alone' | 'works' | 'fetchH'>,
+    { riders, items, alone, works, fetchH }: Pick<SplitProblem, 'riders' | 'items' | 'alone' | 'works' | 'fetchH'>,
     carried: readonly Int32Array[],
   ) {
-    const { riders, items, alone, works } = problem
-    this.ridersOf = alone.map((_, bike) =>
+    const ridersOf = alone.map((_, bike) =>
       riders.reduce((mask, rider, r) => (rider.bike === bike ? mask | (1 << r) : mask), 0),
     )
+    this.fetchH = fetchH
+    this.riders = riders.length
     this.holders = Int32Array.from(items, (_, item) =>
       carried.reduce((mask, counts, r) => (nth(counts, item) > 0 ? mask | (1 << r) : mask), 0),
     )
-    const worksOf = items.map((): number[] => [])
-    works.forEach(({ wants }, number) => {
-      for (const item of new Set(wants.flat())) nth(worksOf, item).push(number)
+    const alike = new Map<string, Work[]>()
+    for (const work of works) entry(alike, JSON.stringify(work.wants), () => []).push(work)
+    this.works = [...alike.values()].map((same) => ({
+      wants: nth(same, 0).wants.map((some) => Int32Array.from(some)),
+      own: Int32Array.from(same, ({ bike }) => (bike === null ? 0 : nth(ridersOf, bike))),
+      times: Float64Array.from(same, ({ times }) => times),
+    }))
+    const worksOf = items.map(() => new Set<number>())
+    const near = items.map(() => new Set<number>())
+    this.works.forEach(({ wants }, number) => {
+      const wanted = wants.flatMap((some) => [...some])
+      for (const item of wanted) {
+        nth(worksOf, item).add(number)
+        for (const other of wanted) nth(near, item).add(other)
+      }
     })
-    this.worksOf = worksOf
-    this.wanted = new Int32Array(Math.max(0, ...works.map(({ wants }) => wants.length)))
-    this.bags = Int32Array.from(works, (work) => this.bagsOpened(work))
-    works.forEach(({ times }, number) => (this.opened += times * nth(this.bags, number)))
+    this.worksOf = worksOf.map((numbers) => Int32Array.from(numbers))
+    this.near = near
+    this.seen = items.map(() => new Map())
+    const most = Math.max(0, ...this.works.map(({ wants }) => wants.length))
+    this.found = new Int32Array(most)
+    this.left = new Int32Array(most)
+    this.openedFor = Float64Array.from(this.works, (work) => this.bagsOpened(work))
+    for (const bags of this.openedFor) this.opened += bags
   }
 
   get hours(): number {
-    return this.problem.fetchH * this.opened
+    return this.fetchH * this.opened
   }
 
-  /** From now on a rider carries some of an item, or none. */
-  set(rider: number, item: number, isCarried: boolean): void {
-    const before = nth(this.holders, item)
-    const after = isCarried ? before | (1 << rider) : before & ~(1 << rider)
-    if (after === before) return
-    this.holders[item] = after
+  /** Who carries any of an item. */
+  holdersOf(item: number): number {
+    return this.holders[item] ?? 0
+  }
+
+  /** From now on others carry an item. */
+  hand({ item, holders }: Holding): void {
+    if (holders === this.holders[item]) return
+    this.holders[item] = holders
     for (const number of nth(this.worksOf, item)) {
-      const work = nth(this.problem.works, number)
-      const bags = this.bagsOpened(work)
-      this.opened += work.times * (bags - nth(this.bags, number))
-      this.bags[number] = bags
+      const bags = this.bagsOpened(nth(this.works, number))
+      this.opened += bags - numberAt(this.openedFor, number)
+      this.openedFor[number] = bags
     }
+    for (const other of nth(this.near, item)) nth(this.seen, other).clear()
   }
 
-  /** So many bags of others are opened: of those that have most of what is still wanted, one after another. */
-  private bagsOpened({ bike, wants }: Work): number {
-    const own = bike === null ? 0 : nth(this.ridersOf, bike)
-    let [wanted, inOneBag] = [0, -1]
+  /** The hours if others were to carry some items, each named once. */
+  hoursWith(holdings: readonly Holding[]): number {
+    let opened = this.opened
+    // Pieces that are never wanted together may be looked at one by one.
+    const isNear = holdings.some((some, i) =>
+      holdings.slice(i + 1).some(({ item }) => nth(this.near, some.item).has(item)),
+    )
+    if (isNear) opened += this.moreWith(holdings)
+    else for (const holding of holdings) opened += this.moreWithOne(holding)
+    return this.fetchH * opened
+  }
+
+  private moreWithOne(holding: Holding): number {
+    if (holding.holders === this.holders[holding.item]) return 0
+    return entry(nth(this.seen, holding.item), holding.holders, () => this.moreWith([holding]))
+  }
+
+  private moreWith(holdings: readonly Holding[]): number {
+    const before = holdings.map(({ item }) => this.holdersOf(item))
+    for (const { item, holders } of holdings) this.holders[item] = holders
+    let more = 0
+    holdings.forEach(({ item }, i) => {
+      for (const number of nth(this.worksOf, item)) {
+        const isLookedAt = holdings.slice(0, i).some((other) => nth(this.worksOf, other.item).includes(number))
+        if (!isLookedAt) more += this.bagsOpened(nth(this.works, number)) - numberAt(this.openedFor, number)
+      }
+    })
+    holdings.forEach(({ item }, i) => (this.holders[item] = nth(before, i)))
+    return more
+  }
+
+  /**
+   * So many bags of others are opened for a work, as often as it comes: of those that have most of what is still wanted, one
+   * after another. What nobody carries is done without.
+   */
+  private bagsOpened({ wants, own, times }: AlikeWork): number {
+    const { found, left } = this
+    let wanted = 0
     for (const items of wants) {
-      const holders = this.holdersOf(items)
-      if (holders === 0 || (holders & own) !== 0) continue
-      wanted++
-      inOneBag &= holders
+      let holders = 0
+      for (const item of items) holders |= this.holders[item] ?? 0
+      if (holders !== 0) found[wanted++] = holders
     }
     if (wanted === 0) return 0
-    return inOneBag === 0 ? this.fewestBags(wants, own) : 1
-  }
-
-  private fewestBags(wants: Work['wants'], own: number): number {
-    const { wanted } = this
-    let left = 0
-    for (const items of wants) {
-      const holders = this.holdersOf(items)
-      if (holders !== 0 && (holders & own) === 0) wanted[left++] = holders
-    }
     let opened = 0
-    for (; left > 0; opened++) {
-      let [best, most] = [0, 0]
-      for (let rider = 0; rider < this.problem.riders.length; rider++) {
-        let found = 0
-        for (let i = 0; i < left; i++) found += ((wanted[i] ?? 0) >> rider) & 1
-        if (found > most) [best, most] = [rider, found]
+    for (let i = 0; i < own.length; i++) {
+      const mine = own[i] ?? 0
+      let [lacking, inOneBag] = [0, -1]
+      for (let w = 0; w < wanted; w++) {
+        const holders = found[w] ?? 0
+        if ((holders & mine) !== 0) continue
+        left[lacking++] = holders
+        inOneBag &= holders
       }
-      let kept = 0
-      for (let i = 0; i < left; i++) {
-        const holders = wanted[i] ?? 0
-        if (((holders >> best) & 1) === 0) wanted[kept++] = holders
-      }
-      left = kept
+      if (lacking === 0) continue
+      opened += numberAt(times, i) * (inOneBag !== 0 ? 1 : lacking === 2 ? 2 : this.fewestBags(lacking))
     }
     return opened
   }
 
-  private holdersOf(items: readonly number[]): number {
-    let holders = 0
-    for (const item of items) holders |= this.holders[item] ?? 0
-    return holders
+  /** @param wanted how many pieces are lacking */
+  private fewestBags(wanted: number): number {
+    const { left } = this
+    let lacking = wanted
+    let bags = 0
+    for (; lacking > 0; bags++) {
+      let [best, most] = [0, 0]
+      for (let rider = 0; rider < this.riders; rider++) {
+        let inBag = 0
+        for (let i = 0; i < lacking; i++) inBag += ((left[i] ?? 0) >> rider) & 1
+        if (inBag > most) [best, most] = [rider, inBag]
+      }
+      let kept = 0
+      for (let i = 0; i < lacking; i++) {
+        const holders = left[i] ?? 0
+        if (((holders >> best) & 1) === 0) left[kept++] = holders
+      }
+      lacking = kept
+    }
+    return bags
   }
 }
 

@@ -1,7 +1,7 @@
 import { nth } from '../validation'
 import type { SplitProblem } from './problem'
 import type { SplitCosts, SplitState } from './split-state'
-import { fairLoads } from './unevenness'
+import { fairShares } from './unevenness'
 
 /** What a rider carries of a split kit. */
 export interface RiderLoad {
@@ -50,10 +50,8 @@ const leastToldH = 0.01
 export function planOf(state: SplitState): SplitPlan {
   const { riders, alone } = state.problem
   const loads = state.loads
-  const fair = fairLoads(
-    loads.map(({ massG }) => massG),
-    riders.map(({ share }) => share),
-  )
+  const inAllG = loads.reduce((sum, { massG }) => sum + massG, 0)
+  const shares = fairShares(riders.map(({ share }) => share))
   return {
     riders: riders.map(({ id, mostG, mostMl }, r) => {
       const load = nth(loads, r)
@@ -61,7 +59,7 @@ export function planOf(state: SplitState): SplitPlan {
         id,
         counts: [...nth(state.carried, r)],
         ...load,
-        fairG: nth(fair, r),
+        fairG: inAllG * nth(shares, r),
         overG: Math.max(0, load.massG - mostG),
         overMl: Math.max(0, load.volumeMl - mostMl),
       }

@@ -1,47 +1,48 @@
 import { Additions, condense, kitProblem, type KitProblem } from '../search'
-import { nth } from '../validation'
+import { defined, nth } from '../validation'
 import { anneal } from './anneal'
-import { ownKits } from './own-kits'
+import { ownKits, roughKits } from './own-kits'
 import type { SplitProblem } from './problem'
 import { SplitState, type Shift } from './split-state'
 
 /** Gains below this many hours are rounding. */
 const slackH = 1e-6
 
-/** In crews of more than so many, pieces change hands one by one or two by two only. */
-const mostForSets = 6
+/** In crews of more than so many, no pairs of changes that each nearly gain are tried. */
+const mostForPairs = 6
 
-/** Riders times things: with more of them a search begins at two places only. */
+/** Riders times things: with more of them a search begins at few places. */
 const mostWithEveryStart = 60
+
+/** In crews of more than so many a search begins at one place only. */
+const mostWithTwoStarts = 3
 
 /** So many shifts that nearly gain are tried together with others. */
 const mostNearlyGaining = 24
+
+/** What seems to lose less than so many hours by few legs may gain on all of them. */
+const nearlyGainingH = 0.03
 
 /** Enough for any search seen to come to rest. */
 const mostRounds = 400
 
 /**
- * The best split that is found: from the kit as it is for a crew that stays together, and for each rider from all of it and of
- * what else they would carry by themselves on that rider, pieces change hands, are doubled, left at home and exchanged until
- * nothing gains; the best end is taken.
+ * The best split that is found: from the kit of a crew that stays together with all that riders would carry by themselves, and
+ * from further starts where the crew is small, pieces change hands, are doubled, left at home and exchanged until nothing
+ * gains; the best end is taken.
  *
  * @param onRound told again and again while the search goes on
  */
 export function bestSplit(problem: SplitProblem, onRound: () => void = () => undefined): SplitState {
   const near = condensed(problem)
-  let best = place(near)
-  if (problem.alone.every((bike) => bike === null)) anneal(best)
-  improve(best, onRound)
-  if (problem.alone.some((bike) => bike !== null)) {
-    for (const start of starts(near, best, ownKits(near))) {
-      improve(start, onRound)
-      if (start.costs.costH < best.costs.costH - slackH) best = start
-    }
+  const isEverApart = problem.alone.some((bike) => bike !== null)
+  let best: SplitState | undefined
+  for (const start of isEverApart ? startsApart(near) : [annealed(near)]) {
+    improve(start, onRound)
+    if (!best || start.costs.costH < best.costs.costH - slackH) best = start
   }
-  if (near === problem) return best
-  const made = new SplitState(problem, best.carried)
-  improve(made, onRound)
-  return made
+  const found = defined(best)
+  return near === problem ? found : madeSure(found, problem, onRound)
 }
 
 /** So many legs are enough to search by, before all is made sure of. */
@@ -59,28 +60,69 @@ function condensed(problem: SplitProblem): SplitProblem {
   }
 }
 
-/** Where else a search may begin. */
-function starts(problem: SplitProblem, placed: SplitState, own: readonly ArrayLike<number>[]): SplitState[] {
+/** The kit of a crew that stays together, handed about until it is handed over least and weighs evenly. */
+function annealed(problem: SplitProblem): SplitState {
+  const state = place(problem)
+  anneal(state)
+  return state
+}
+
+/** Where a search begins for a crew that is ever apart. */
+function startsApart(problem: SplitProblem): SplitState[] {
   const { riders, items } = problem
+  const placed = place(problem)
+  const nothing = riders.map(() => new Int32Array(items.length))
   const inTurn = riders.map((_, first) => riders.map((__, r) => (first + r) % riders.length))
-  const begin = inTurn.map((order) => new SplitState(problem, withOwn(problem, placed.carried, own, order)))
-  if (riders.length * items.length > mostWithEveryStart) return begin.slice(0, 1)
+  const withKits = (
+    carried: readonly Int32Array[],
+    kits: readonly ArrayLike<number>[],
+    orders: readonly (readonly number[])[],
+  ) => orders.map((order) => new SplitState(problem, withOwn(problem, carried, kits, order)))
+  if (riders.length * items.length > mostWithEveryStart) {
+    const orders = inTurn.slice(0, 1)
+    const start = withKits(placed.carried, roughKits(problem), orders)
+    return riders.length > mostWithTwoStarts ? start : [...start, ...withKits(nothing, ownKits(problem), orders)]
+  }
+  const own = ownKits(problem)
   return [
-    ...begin,
-    ...inTurn.map(
-      (order) =>
-        new SplitState(
-          problem,
-          withOwn(
-            problem,
-            riders.map(() => new Int32Array(items.length)),
-            own,
-            order,
-          ),
-        ),
-    ),
+    placed,
+    ...withKits(placed.carried, own, inTurn),
+    ...withKits(nothing, own, inTurn),
     ...allOnOne(problem, placed),
   ]
+}
+
+/**
+ * Goes over to all legs from few: what gains by few of them, or nearly does, is tried on all and done where it gains there.
+ *
+ * @param near a split at rest by few legs
+ */
+function madeSure(near: SplitState, problem: SplitProblem, onRound: () => void): SplitState {
+  const state = new SplitState(problem, near.carried)
+  for (let round = 0; round < mostRounds; round++) {
+    onRound()
+    const hopeful = [...handings(state), ...additions(state), ...drops(state), ...exchanges(state)]
+      .map((shifts) => ({ shifts, guessH: near.guess(shifts, -nearlyGainingH) }))
+      .filter(({ guessH }) => guessH > -nearlyGainingH)
+      .sort((a, b) => b.guessH - a.guessH)
+    let any = false
+    for (const { shifts } of hopeful) {
+      if (!state.allows(shifts) || state.gain(shifts) <= slackH || !make(state, shifts)) continue
+      near.apply(shifts)
+      any = true
+    }
+    if (!any) return state
+  }
+  return state
+}
+
+/** Makes shifts, and takes them back where they gained at first sight only. @returns whether they were made */
+function make(state: SplitState, shifts: readonly Shift[]): boolean {
+  const before = state.costs.costH
+  state.apply(shifts)
+  if (state.costs.costH < before - slackH / 2) return true
+  state.apply(shifts.map(({ item, from, to }) => ({ item, from: to, to: from })))
+  return false
 }
 
 /** All of a kit on each of the riders, but for what stays with others. */
@@ -143,15 +185,12 @@ function withOwn(
 /** Shifts pieces until nothing gains; what gains at first sight only is taken back. */
 export function improve(state: SplitState, onRound: () => void = () => undefined): void {
   const refused = new Set<string>()
-  const mayGain = (shifts: readonly Shift[]) => !refused.has(keyOf(shifts))
-  const make = (shifts: readonly Shift[]): boolean => {
-    const before = state.costs.costH
-    state.apply(shifts)
-    if (state.costs.costH < before - slackH / 2) {
+  const mayGain = (shifts: readonly Shift[]) => refused.size === 0 || !refused.has(keyOf(shifts))
+  const isMade = (shifts: readonly Shift[]): boolean => {
+    if (make(state, shifts)) {
       refused.clear()
       return true
     }
-    state.apply(shifts.map(({ item, from, to }) => ({ item, from: to, to: from })))
     refused.add(keyOf(shifts))
     return false
   }
@@ -159,22 +198,33 @@ export function improve(state: SplitState, onRound: () => void = () => undefined
   const sweep = (candidates: readonly (readonly Shift[])[]): boolean => {
     const hopeful = candidates
       .filter(mayGain)
-      .map((shifts) => ({ shifts, guessH: state.guess(shifts) }))
+      .map((shifts) => ({ shifts, guessH: state.guess(shifts, slackH) }))
       .filter(({ guessH }) => guessH > slackH)
       .sort((a, b) => b.guessH - a.guessH)
     let any = false
     for (const { shifts } of hopeful)
-      if (state.allows(shifts) && state.gain(shifts) > slackH && make(shifts)) any = true
+      if (state.allows(shifts) && state.gain(shifts) > slackH && isMade(shifts)) any = true
     return any
   }
-  const mayBeSlow = state.problem.riders.length <= mostForSets
+  /** The same with sets of pieces, of which no more is known beforehand than the most that they can gain. */
+  const sweepSets = (candidates: readonly (readonly Shift[])[]): boolean => {
+    const gaining = candidates
+      .filter((shifts) => mayGain(shifts) && state.mostGained(shifts) > slackH && state.allows(shifts))
+      .map((shifts) => ({ shifts, gainH: state.gain(shifts) }))
+      .filter(({ gainH }) => gainH > slackH)
+      .sort((a, b) => b.gainH - a.gainH)
+    let any = false
+    for (const { shifts } of gaining)
+      if (state.allows(shifts) && state.gain(shifts) > slackH && isMade(shifts)) any = true
+    return any || gaining.length > 0
+  }
+  const hasPairs = state.problem.riders.length <= mostForPairs
   for (let round = 0; round < mostRounds; round++) {
     onRound()
     if (sweep([...handings(state), ...additions(state), ...drops(state)]) || sweep(exchanges(state))) continue
-    if (!mayBeSlow) return
-    const best = bestOf(state, pairs(state).filter(mayGain)) ?? bestOf(state, gatherings(state).filter(mayGain))
-    if (!best) return
-    make(best)
+    const pair = hasPairs ? bestOf(state, pairs(state).filter(mayGain)) : undefined
+    if (pair) isMade(pair)
+    else if (!sweepSets(gatherings(state))) return
   }
 }
 
@@ -237,8 +287,9 @@ function exchanges(state: SplitState): Shift[][] {
 }
 
 /**
- * All that a bike lacks to be mended in some way while its riders are by themselves, on one of them: off the bench where there
- * is any left or off the others, in either order. Pieces that are worth little one by one may be worth much together.
+ * All that a bike lacks to be mended in some way while its riders are by themselves, on one of them: of what is left on the
+ * bench, or of the lightest there is, off the bench or off others. Pieces that are worth little one by one may be worth much
+ * together.
  */
 function gatherings(state: SplitState): Shift[][] {
   const { riders, items, alone } = state.problem
@@ -246,28 +297,26 @@ function gatherings(state: SplitState): Shift[][] {
     const own = nth(alone, bike)
     if (!own) return []
     const counts = state.onBike(bike)
-    return new Additions(own).to(counts).flatMap((changes) => {
-      const pieces = changes.flatMap(({ item, by }) => Array.from({ length: by }, () => item))
-      if (pieces.length < 2 || state.mostSparedApart(bike, changes) < slackH) return []
-      const taken = (prefersBench: boolean): Shift[] | undefined => {
-        const givers = new Map<string, number>()
-        const take = (item: number): Shift | undefined => {
-          const used = (from: number | null) => givers.get(`${from} ${item}`) ?? 0
-          const hasBench = nth(items, item).there - nth(state.inAll, item) > used(null)
-          const other = riders.findIndex(
-            (rider, r) =>
-              rider.bike !== bike && nth(nth(state.carried, r), item) - nth(nth(items, item).stays, r) > used(r),
-          )
-          const from = hasBench && (prefersBench || other < 0) ? null : other
-          if (from === -1) return undefined
-          givers.set(`${from} ${item}`, used(from) + 1)
-          return { item, from, to }
-        }
-        const shifts = pieces.map(take)
-        return shifts.every((shift) => shift !== undefined) ? shifts : undefined
+    const left = items.map(({ there }, item) => there - nth(state.inAll, item))
+    const withLeft = left.map((more, item) => nth(counts, item) + more)
+    const sets = [...new Additions(own, withLeft).to(counts), ...new Additions(own).to(counts)].map((changes) =>
+      changes.flatMap(({ item, by }) => Array.from({ length: by }, () => item)),
+    )
+    return sets.flatMap((pieces): Shift[][] => {
+      const givers = new Map<string, number>()
+      const take = (item: number): Shift | undefined => {
+        const used = (from: number | null) => givers.get(`${from} ${item}`) ?? 0
+        const other = riders.findIndex(
+          (rider, r) =>
+            rider.bike !== bike && nth(nth(state.carried, r), item) - nth(nth(items, item).stays, r) > used(r),
+        )
+        const from = nth(left, item) > used(null) ? null : other
+        if (from === -1) return undefined
+        givers.set(`${from} ${item}`, used(from) + 1)
+        return { item, from, to }
       }
-      const [fresh, handed] = [taken(true), taken(false)]
-      return [fresh, handed].flatMap((shifts) => (shifts ? [shifts] : []))
+      const shifts = pieces.map(take)
+      return pieces.length > 1 && shifts.every((shift) => shift !== undefined) ? [shifts] : []
     })
   })
 }

@@ -1,10 +1,10 @@
 import { loadOf, massOf } from '../ledger'
 import type { Change } from '../promise'
-import { nth } from '../validation'
-import { Fetching } from './fetching'
+import { nth, numberAt } from '../validation'
+import { Fetching, type Holding } from './fetching'
 import { LostHours } from './lost-hours'
 import type { SplitProblem } from './problem'
-import { unevenG } from './unevenness'
+import { fairShares, unevenG } from './unevenness'
 
 /** A piece that goes from one rider to another; from null it comes off the bench, to null it goes back there. */
 export interface Shift {
@@ -60,7 +60,7 @@ export class SplitState {
   private readonly fetching: Fetching
   private readonly loadsG: Float64Array
   private readonly loadsMl: Float64Array
-  private readonly shares: readonly number[]
+  private readonly shares: Float64Array
   /** The grams that count, each for the road on which it is carried. */
   private countedG: number
   private readonly isLimited: boolean
@@ -78,7 +78,7 @@ export class SplitState {
     this.together = new LostHours(together.problem, this.inAll)
     this.alone = problem.alone.map((own, bike) => own && new LostHours(own, this.onBike(bike)))
     this.fetching = new Fetching(problem, this.carried)
-    this.shares = riders.map(({ share }) => share)
+    this.shares = fairShares(riders.map(({ share }) => share))
     const loads = (each: (item: number) => number) =>
       Float64Array.from(this.carried, (counts) => counts.reduce((sum, count, item) => sum + count * each(item), 0))
     this.loadsG = loads((item) => nth(items, item).massG)
@@ -134,19 +134,23 @@ export class SplitState {
     return togetherH + apartH + this.placingSpared(shifts)
   }
 
-  /** The same with what each change of a piece spares by itself, added up. */
-  guess(shifts: readonly Shift[]): number {
-    const { pooled, byBike } = this.changesOf(shifts)
-    let addedH = this.together.addedSingly(pooled)
-    this.alone.forEach((own, bike) => (addedH += own?.addedSingly(nth(byBike, bike)) ?? 0))
-    return this.placingSpared(shifts) - addedH
+  /**
+   * The same with what each change of a piece spares by itself, added up.
+   *
+   * @param leastH what can gain no more than this is told by the most that it can gain, and not looked at closer
+   */
+  guess(shifts: readonly Shift[], leastH = -Infinity): number {
+    const placedH = this.placingSpared(shifts)
+    const mostH = shifts.reduce((sum, shift) => sum + this.mostSparedBy(shift), placedH)
+    if (mostH <= leastH) return mostH
+    return shifts.reduce((sum, shift) => sum - this.addedBy(shift), placedH)
   }
 
   /** What shifts add to each of the costs. */
   costsOf(shifts: readonly Shift[]): ShiftCosts {
     const { togetherH, apartH } = this.hoursSpared(shifts)
     const before = this.placing()
-    const after = this.whileShifted(shifts, () => this.placing())
+    const after = this.placingAfter(shifts)
     return {
       togetherH: -togetherH,
       apartH: -apartH,
@@ -164,15 +168,18 @@ export class SplitState {
     return { togetherH: -this.together.added(pooled), apartH }
   }
 
-  /** The most that more pieces can spare those who ride a bike while they are apart. */
-  mostSparedApart(bike: number, changes: readonly Change[]): number {
-    return nth(this.alone, bike)?.mostSpared(changes) ?? 0
+  /** The most that shifts can gain, were all that takes more to be mended with everything at hand. */
+  mostGained(shifts: readonly Shift[]): number {
+    const { pooled, byBike } = this.changesOf(shifts)
+    const more = (changes: readonly Change[]) => changes.filter(({ by }) => by > 0)
+    let mostH = this.together.mostSpared(more(pooled))
+    this.alone.forEach((own, bike) => (mostH += own?.mostSpared(more(nth(byBike, bike))) ?? 0))
+    return mostH + this.placingSpared(shifts)
   }
 
   apply(shifts: readonly Shift[]): void {
     const { pooled, byBike } = this.changesOf(shifts)
-    this.shift(shifts, 1)
-    this.placedH = undefined
+    this.place(shifts)
     this.together.apply(pooled)
     this.alone.forEach((own, bike) => own?.apply(nth(byBike, bike)))
     this.countedG = massOf(this.problem.together.problem.ledger, this.inAll)
@@ -185,8 +192,7 @@ export class SplitState {
 
   /** Hands a piece over where nobody is ever apart: it changes nothing but what it costs who carries what. */
   hand(item: number, from: number, to: number): void {
-    this.shift([{ item, from, to }], 1)
-    this.placedH = undefined
+    this.place([{ item, from, to }])
   }
 
   /** Hours that shifts spare of carrying, of handing over, and of who carries what. */
@@ -197,8 +203,7 @@ export class SplitState {
       massG += (to === null ? 0 : nth(items, item).massG) - (from === null ? 0 : nth(items, item).massG)
     }
     this.placedH ??= placingH(this.placing())
-    const afterH = this.whileShifted(shifts, () => placingH(this.placing()))
-    return this.placedH - afterH - massG * this.problem.hoursPerGram
+    return this.placedH - placingH(this.placingAfter(shifts)) - massG * this.problem.hoursPerGram
   }
 
   /** What shifts change of all that is carried, and of what is carried on each bike; what comes to nothing left out. */
@@ -216,10 +221,52 @@ export class SplitState {
     return { pooled, byBike }
   }
 
+  /** What a piece that changes hands adds to the hours lost, and the most that it can spare. */
+  private addedBy({ item, from, to }: Shift): number {
+    const [giver, taker] = [this.bikeOf(from), this.bikeOf(to)]
+    if (giver === taker) return 0
+    const less = giver === null ? this.together.withOneMore(item) : (this.alone[giver]?.withOneLess(item) ?? 0)
+    const more = taker === null ? this.together.withOneLess(item) : (this.alone[taker]?.withOneMore(item) ?? 0)
+    return less + more
+  }
+  private mostSparedBy({ item, from, to }: Shift): number {
+    const [giver, taker] = [this.bikeOf(from), this.bikeOf(to)]
+    if (giver === taker) return 0
+    const together = giver === null ? this.together.mostSparedBy(item) : 0
+    return together + (taker === null ? 0 : (this.alone[taker]?.mostSparedBy(item) ?? 0))
+  }
+
   private bikeOf(rider: number | null): number | null {
     return rider === null ? null : nth(this.problem.riders, rider).bike
   }
 
+  private place(shifts: readonly Shift[]): void {
+    this.shift(shifts, 1)
+    for (const holding of this.holdingsOf(shifts)) this.fetching.hand(holding)
+    this.placedH = undefined
+  }
+
+  /** What the placing would cost. */
+  private placingAfter(shifts: readonly Shift[]): Placing {
+    return this.whileShifted(shifts, () => this.placing(this.fetching.hoursWith(this.holdingsOf(shifts))))
+  }
+
+  /** Who now carries what was shifted. */
+  private holdingsOf(shifts: readonly Shift[]): Holding[] {
+    const holdings: { item: number; holders: number }[] = []
+    for (const { item, from, to } of shifts) {
+      let holding = holdings.find((each) => each.item === item)
+      if (!holding) holdings.push((holding = { item, holders: this.fetching.holdersOf(item) }))
+      for (const rider of [from, to]) {
+        if (rider === null) continue
+        const isCarried = nth(nth(this.carried, rider), item) > 0
+        holding.holders = isCarried ? holding.holders | (1 << rider) : holding.holders & ~(1 << rider)
+      }
+    }
+    return holdings
+  }
+
+  /** Lets something be read off, but for what is fetched, as if pieces had changed hands. */
   private whileShifted<T>(shifts: readonly Shift[], read: () => T): T {
     this.shift(shifts, 1)
     const result = read()
@@ -238,24 +285,23 @@ export class SplitState {
     const { massG, volumeMl } = nth(this.problem.items, item)
     const counts = nth(this.carried, rider)
     counts[item] = nth(counts, item) + by
-    this.fetching.set(rider, item, nth(counts, item) > 0)
     this.inAll[item] = nth(this.inAll, item) + by
-    this.loadsG[rider] = nth(this.loadsG, rider) + by * massG
-    this.loadsMl[rider] = nth(this.loadsMl, rider) + by * volumeMl
+    this.loadsG[rider] = numberAt(this.loadsG, rider) + by * massG
+    this.loadsMl[rider] = numberAt(this.loadsMl, rider) + by * volumeMl
   }
 
-  private placing(): Placing {
+  private placing(fetchH = this.fetching.hours): Placing {
     const { riders, unevenHoursPerGram, budgetG, budgetMoney } = this.problem
     let [overG, overMl] = [0, 0]
     for (let r = 0; r < riders.length; r++) {
       const { mostG, mostMl } = nth(riders, r)
-      overG += Math.max(0, nth(this.loadsG, r) - mostG)
-      overMl += Math.max(0, nth(this.loadsMl, r) - mostMl)
+      overG += Math.max(0, numberAt(this.loadsG, r) - mostG)
+      overMl += Math.max(0, numberAt(this.loadsMl, r) - mostMl)
     }
     const uneven = unevenG(this.loadsG, this.shares)
     const { massG, money } = this.isLimited ? loadOf(this.problem.together.problem.ledger, this.inAll) : nothing
     return {
-      fetchH: this.fetching.hours,
+      fetchH,
       unevenG: uneven,
       unevenH: uneven * unevenHoursPerGram,
       overG,

@@ -1,10 +1,17 @@
 import { nth } from '#core/validation'
 import { Bench } from 'tinybench'
 
-/** The median time of something, in milliseconds. */
-export async function medianMs(run: () => void, time = 1500): Promise<number> {
+/**
+ * The median time of something, in milliseconds.
+ *
+ * @param begin makes what each run begins with, which is not timed
+ */
+export async function medianMs(run: () => void, time?: number): Promise<number>
+export async function medianMs<T>(run: (given: T) => void, time: number, begin: () => T): Promise<number>
+export async function medianMs<T>(run: (given?: T) => void, time = 1500, begin?: () => T): Promise<number> {
   const bench = new Bench({ time, warmupTime: 300, iterations: 5, warmupIterations: 1 })
-  bench.add('it', run)
+  let given: T | undefined
+  bench.add('it', () => run(given), { beforeEach: () => void (given = begin?.()) })
   await bench.run()
   const result = nth(bench.tasks, 0).result
   if (result.state !== 'completed') throw new Error(`the benchmark ended ${result.state}`)
