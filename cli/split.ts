@@ -4,7 +4,7 @@ import { bestKit } from '#core/search'
 import { bestSplit, planOf, splitOfTrip } from '#core/split'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { nth } from '#core/validation'
-import { hoursInWords } from '#wording'
+import { alongInWords, hoursInWords } from '#wording'
 import { namedCounts } from './kit-file'
 import { rounded, table } from './text'
 import { tripFrom } from './trip'
@@ -35,7 +35,12 @@ export function split(args: string[]): unknown {
   const carried = table(
     ['carries', 'pieces', 'grams', 'of all'],
     plan.riders.flatMap(({ counts: own, massG, fairG }, r) => [
-      [nth(trip.crew, r).name, '', `${Math.round(massG)}`, `${Math.round(fairG)} g would be fair`],
+      [
+        [nth(trip.crew, r).name, alongInWords(nth(trip.crew, r), trip.stops)].filter((words) => words).join(', '),
+        '',
+        `${Math.round(massG)}`,
+        `${Math.round(fairG)} g would be fair`,
+      ],
       ...own.flatMap((count, item) =>
         count > 0 ? [['', `${count}`, `${Math.round(count * nth(trip.bench, item).massG)}`, nameOf(item)]] : [],
       ),

@@ -12,7 +12,7 @@ export function everySplit(problem: SplitProblem): { costH: number; carried: num
   const walk = (item: number) => {
     if (item === items.length) {
       const inAll = items.map((_, i) => carried.reduce((sum, counts) => sum + (counts[i] ?? 0), 0))
-      const { massG, money } = loadOf(problem.together.problem.ledger, inAll)
+      const { massG, money } = loadOf(problem.ledger, inAll)
       if (massG > problem.budgetG || money > problem.budgetMoney) return
       tried++
       const { costH } = new SplitState(problem, carried).costs

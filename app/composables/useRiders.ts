@@ -31,6 +31,10 @@ export function useRiders() {
     if (rider.bikeId !== bike.id) change(rider, { bikeId: bike.id }, `${rider.name} rides ${bike.name}`)
   }
 
+  /** @param stopId where a rider joins the others or leaves them; null for the start, or the end */
+  const join = (rider: Rider, stopId: string | null) => change(rider, { joins: stopId }, `where ${rider.name} joins`)
+  const leave = (rider: Rider, stopId: string | null) => change(rider, { leaves: stopId }, `where ${rider.name} leaves`)
+
   const carry = (rider: Rider, part: Partial<Load>) => change(rider, part, `what ${rider.name} carries`)
 
   /** How often a rider has done repairs. What was said of one kind of work goes where the same is said of all. */
@@ -85,6 +89,8 @@ export function useRiders() {
     mostRiders,
     rename,
     ride,
+    join,
+    leave,
     carry,
     setHands,
     setSkills,

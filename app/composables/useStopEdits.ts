@@ -1,5 +1,5 @@
 import { serviceSchema, withoutProposal, withProposals, type Proposal, type Service, type Stop } from '#core/supply'
-import { moveStop } from '#core/trip'
+import { moveStop, withoutStop } from '#core/trip'
 import { useTripStore } from '../stores/trip'
 
 /** Changes to stops, each a step that can be taken back. */
@@ -29,7 +29,7 @@ export function useStopEdits() {
   }
 
   function remove(stop: Stop) {
-    store.edit(`remove ${stop.name}`, { stops: store.openTrip.stops.filter((other) => other.id !== stop.id) })
+    store.edit(`remove ${stop.name}`, withoutStop(store.openTrip, stop.id))
   }
 
   function takeProposals(proposals: readonly Proposal[], label: string) {

@@ -481,14 +481,14 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   /** What each evening of practice is worth with the kit as it is, the best first. @returns nothing, as above */
-  async function practiceWorths({ crew, ride, dials }: Trip): Promise<PracticeWorth[] | undefined> {
+  async function practiceWorths({ crew, stops, ride, dials }: Trip): Promise<PracticeWorth[] | undefined> {
     const now = chosenNow()
     if (!now?.kit) return undefined
     const { ledger, notes, stuck, edges } = now.built
     const { techniques, hands } = withPlanning(catalogue, dials.planning)
     const { counts } = now.kit
     const [{ start }, { helper }] = [ride, dials]
-    const plan = { crew, ride: { start }, dials: { helper } }
+    const plan = { crew, stops, ride: { start }, dials: { helper } }
     return practising.ask((service) =>
       service.practiceWorths({ ledger, notes, stuck, edges }, plan, { techniques, hands }, counts),
     )

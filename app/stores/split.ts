@@ -26,9 +26,11 @@ export const useSplit = defineStore('split', () => {
       dials.planning,
       dials.budgetG,
       dials.budgetMoney,
-      crew.map(({ id, bikeId, share, carriesMostG, carriesMostMl }) => [
+      crew.map(({ id, bikeId, joins, leaves, share, carriesMostG, carriesMostMl }) => [
         id,
         bikeId,
+        joins,
+        leaves,
         share,
         carriesMostG,
         carriesMostMl,

@@ -1,4 +1,5 @@
 export * from './schema'
 export * from './hands'
 export * from './practice'
+export * from './presence'
 export * from './sharing'

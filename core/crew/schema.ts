@@ -45,6 +45,9 @@ export const riderSchema = z.object({
   id: idSchema,
   name: nameSchema,
   bikeId: idSchema,
+  /** The stops at which this rider joins the others and leaves them; null for the start and the end. */
+  joins: idSchema.nullable().default(null),
+  leaves: idSchema.nullable().default(null),
   /** The level in every technique not named in skills. */
   hands: skillSchema.default(2),
   skills: z.record(text(60), skillSchema).default({}),

@@ -1,4 +1,4 @@
-import { levelAtDeparture, practisedInTime, skillWords, type Skill } from '../crew'
+import { companiesOn, levelAtDeparture, practisedInTime, skillWords, type Skill } from '../crew'
 import { indexLedger, type Ledger } from '../ledger'
 import { PromiseEvaluator, settlingRounds, type Change } from '../promise'
 import { withPlanning, type Reference } from '../reference'
@@ -135,7 +135,7 @@ function soOften({ ledger, notes }: LedgerOfTrip, hazard: string, times: number)
 
 /** By what a rider has done, the nearest level that turns it. */
 function* byHand(
-  { crew, ride, dials }: Trip,
+  { crew, stops, ride, dials }: Trip,
   reference: Reference,
   built: LedgerOfTrip,
   technique: string,
@@ -151,7 +151,9 @@ function* byHand(
       const practice = rider.practice.filter((each) => each.technique !== technique)
       const other = { ...rider, practice, skills: { ...rider.skills, [technique]: candidate } }
       const crewThen = riders.map((each) => (each === rider ? other : each))
-      return turns.isTurned(withHands(built, new Hands(crewThen, dials.helper, { techniques, hands })))
+      return turns.isTurned(
+        withHands(built, new Hands(companiesOn(crewThen, stops, built.edges), dials.helper, { techniques, hands })),
+      )
     })
     if (level !== undefined) yield { kind: 'hand', rider: rider.id, technique, level, away: Math.abs(level - now) }
   }

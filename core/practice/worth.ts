@@ -1,4 +1,5 @@
 import {
+  companiesOn,
   levelAtDeparture,
   levelNow,
   nextLevel,
@@ -36,7 +37,12 @@ export interface PracticeWorth {
  */
 export function practiceWorths(
   laid: LedgerOfTrip,
-  trip: { crew: Trip['crew']; ride: Pick<Trip['ride'], 'start'>; dials: Pick<Trip['dials'], 'helper'> },
+  trip: {
+    crew: Trip['crew']
+    stops: Trip['stops']
+    ride: Pick<Trip['ride'], 'start'>
+    dials: Pick<Trip['dials'], 'helper'>
+  },
   reference: Pick<Reference, 'techniques' | 'hands'>,
   counts: ArrayLike<number>,
 ): PracticeWorth[] {
@@ -47,7 +53,7 @@ export function practiceWorths(
   const promises = new Map<string, number>()
   /** The promise with other hands; hands that bring the same off promise the same. */
   const promiseWith = (riders: readonly Rider[]): number => {
-    const ledger = withHands(laid, new Hands(riders, trip.dials.helper, reference))
+    const ledger = withHands(laid, new Hands(companiesOn(riders, trip.stops, laid.edges), trip.dials.helper, reference))
     const key = ledger.events.flatMap(({ fixes }) => fixes.map(({ hands }) => hands)).join()
     const known = promises.get(key) ?? promiseOf(ledger)
     promises.set(key, known)

@@ -7,10 +7,15 @@ import type { SplitProblem, Together } from './problem'
 export interface Work {
   /** The bike, by its number; null where nobody rides it: then everything is fetched. */
   readonly bike: number | null
-  /** How often it is done while all are together, in the mean. */
+  /** How often it is done while they are together, in the mean. */
   readonly times: number
   /** For each piece that it wants, the items of which any one will do. */
   readonly wants: readonly (readonly number[])[]
+}
+
+/** Work of which it is known who is there to be asked, a bit for each. */
+export interface WorkAmong extends Work {
+  readonly present: number
 }
 
 /** Work that comes less often than this is left out: it would take longer to look at than it ever costs. */
@@ -20,8 +25,9 @@ const leastTimes = 0.002
 interface AlikeWork {
   /** For each piece that it wants, the items of which any one will do. */
   readonly wants: readonly Int32Array[]
-  /** For each bike, a bit for each of its riders, and how often the work is done there. */
+  /** For each bike, a bit for each of its riders and for each who is there, and how often the work is done there. */
   readonly own: Int32Array
+  readonly present: Int32Array
   readonly times: Float64Array
 }
 
@@ -66,11 +72,12 @@ export class Fetching {
     this.holders = Int32Array.from(items, (_, item) =>
       carried.reduce((mask, counts, r) => (nth(counts, item) > 0 ? mask | (1 << r) : mask), 0),
     )
-    const alike = new Map<string, Work[]>()
+    const alike = new Map<string, WorkAmong[]>()
     for (const work of works) entry(alike, JSON.stringify(work.wants), () => []).push(work)
     this.works = [...alike.values()].map((same) => ({
       wants: nth(same, 0).wants.map((some) => Int32Array.from(some)),
       own: Int32Array.from(same, ({ bike }) => (bike === null ? 0 : nth(ridersOf, bike))),
+      present: Int32Array.from(same, ({ present }) => present),
       times: Float64Array.from(same, ({ times }) => times),
     }))
     const worksOf = items.map(() => new Set<number>())
@@ -148,7 +155,7 @@ export class Fetching {
    * So many bags of others are opened for a work, as often as it comes: of those that have most of what is still wanted, one
    * after another. What nobody carries is done without.
    */
-  private bagsOpened({ wants, own, times }: AlikeWork): number {
+  private bagsOpened({ wants, own, present, times }: AlikeWork): number {
     const { found, left } = this
     let wanted = 0
     for (const items of wants) {
@@ -159,11 +166,11 @@ export class Fetching {
     if (wanted === 0) return 0
     let opened = 0
     for (let i = 0; i < own.length; i++) {
-      const mine = own[i] ?? 0
+      const [mine, there] = [own[i] ?? 0, present[i] ?? 0]
       let [lacking, inOneBag] = [0, -1]
       for (let w = 0; w < wanted; w++) {
-        const holders = found[w] ?? 0
-        if ((holders & mine) !== 0) continue
+        const holders = (found[w] ?? 0) & there
+        if (holders === 0 || (holders & mine) !== 0) continue
         left[lacking++] = holders
         inOneBag &= holders
       }
@@ -202,20 +209,26 @@ export class Fetching {
  * @param kit how many of each item all carry
  */
 export function worksWith(
-  { problem: { ledger, demand, providers }, bikeOf, shares }: Together,
+  { problem: { ledger, demand, providers }, bikeOf, shares }: Omit<Together, 'present'>,
   kit: ArrayLike<number>,
 ): Work[] {
   const promise = new KitPromise(demand, kit)
   promise.settle(settlingRounds)
   const eventAt = new Map(ledger.events.map(({ id }, e) => [id, e]))
   const suppliers = demand.ofStock.map((stock) => stock.suppliers.map(({ item }) => item))
-  const works = new Map<string, { bike: number | null; times: number; wants: (readonly number[])[] }>()
+  const works = new Map<string, Work & { times: number }>()
   demand.streams.forEach(({ event, expectedInAll, expected }, number) => {
     if (expectedInAll < leastTimes) return
     const e = defined(eventAt.get(event.id))
-    const share = nth(shares, e).reduce((sum, part, leg) => sum + part * numberAt(expected, leg), 0) / expectedInAll
-    promise.account(number).fixes.forEach(({ tried }, f) => {
-      const times = share * tried
+    // Where none of it counts, nothing is tried.
+    let [counted, tried] = [0, 0]
+    nth(shares, e).forEach((part, leg) => {
+      counted += part * numberAt(expected, leg)
+      tried += part > 0 ? numberAt(expected, leg) : 0
+    })
+    const share = tried > 0 ? counted / tried : 0
+    promise.account(number).fixes.forEach((fix, f) => {
+      const times = share * fix.tried
       const { needs, uses } = nth(event.fixes, f)
       const wants = [...needs.map((name) => nth(providers, name)), ...uses.map(({ stock }) => nth(suppliers, stock))]
       if (times < leastTimes || wants.length === 0) return

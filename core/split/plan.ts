@@ -1,5 +1,6 @@
 import { nth } from '../validation'
 import type { SplitProblem } from './problem'
+import { everParts } from './search'
 import type { SplitCosts, SplitState } from './split-state'
 import { fairShares } from './unevenness'
 
@@ -48,7 +49,7 @@ export interface SplitPlan {
 const leastToldH = 0.01
 
 export function planOf(state: SplitState): SplitPlan {
-  const { riders, alone } = state.problem
+  const { riders } = state.problem
   const loads = state.loads
   const inAllG = loads.reduce((sum, { massG }) => sum + massG, 0)
   const shares = fairShares(riders.map(({ share }) => share))
@@ -67,15 +68,15 @@ export function planOf(state: SplitState): SplitPlan {
     counts: [...state.inAll],
     kit: Array.from(state.problem.kit),
     costs: state.costs,
-    isEverApart: alone.some((own) => own !== null),
+    isEverApart: everParts(state.problem),
     doubles: doublesOf(state),
   }
 }
 
 /** The second of each thing: the one that is missed least where there is one, else the one that would be worth most. */
 function doublesOf(state: SplitState): Double[] {
-  const { items, riders, alone, kit } = state.problem
-  if (alone.every((own) => own === null)) return []
+  const { items, riders, kit } = state.problem
+  if (!everParts(state.problem)) return []
   const doubles = items.flatMap(({ there }, item): Double[] => {
     const carriers = riders.flatMap((_, r) => (nth(nth(state.carried, r), item) > 0 ? [r] : []))
     const bikes = new Set(carriers.map((r) => nth(riders, r).bike))
@@ -103,5 +104,4 @@ function lost(state: SplitState, item: number, from: number): { togetherH: numbe
   return { togetherH: -togetherH, apartH: -apartH }
 }
 
-const carryingH = ({ together, hoursPerGram }: SplitProblem, item: number) =>
-  nth(together.problem.ledger.items, item).massG * hoursPerGram
+const carryingH = ({ ledger, hoursPerGram }: SplitProblem, item: number) => nth(ledger.items, item).massG * hoursPerGram

@@ -1,9 +1,9 @@
 import { usualSharing, type Sharing } from '../crew'
-import { indexLedger, type Ledger } from '../ledger'
+import { indexLedger, type IndexedLedger, type Ledger } from '../ledger'
 import { kitProblem, type KitProblem } from '../search'
 import { Fault, nth } from '../validation'
 import { countedFor } from './apart'
-import { worksWith, type Work } from './fetching'
+import { worksWith, type WorkAmong } from './fetching'
 
 /** Whoever carries: what they wish and can. */
 export interface Carrier {
@@ -31,12 +31,14 @@ export interface SplitItem {
   readonly stays: readonly number[]
 }
 
-/** The failures of a trip while its riders are together: what they cost there, and on whose bike. */
+/** The failures of a trip while some of its riders are together: what they cost there, and on whose bike. */
 export interface Together {
   readonly problem: KitProblem
+  /** A bit for each rider who is there. */
+  readonly present: number
   /** For each event, the bike it strikes, by its number; null where nobody rides that. */
   readonly bikeOf: readonly (number | null)[]
-  /** For each event, the share of its failures that find all together, on each leg. */
+  /** For each event, the share of its failures that find them together, on each leg. */
   readonly shares: readonly (readonly number[])[]
 }
 
@@ -46,15 +48,18 @@ export interface SplitProblem {
   readonly items: readonly SplitItem[]
   /** How many of each item all carry, as chosen for a crew that stays together. */
   readonly kit: ArrayLike<number>
-  readonly together: Together
+  /** All things with all that fails, as if nobody were ever apart. */
+  readonly ledger: IndexedLedger
+  /** Those who ride together, each company on its part of the road: all of them where nobody joins late or leaves early. */
+  readonly companies: readonly Together[]
   /** For each bike that is ridden, its failures while its riders are by themselves; null where they never are. */
   readonly alone: readonly (KitProblem | null)[]
   readonly hoursPerGram: number
   /** Hours that a gram carried by the wrong rider costs. */
   readonly unevenHoursPerGram: number
   readonly fetchH: number
-  /** What is done with the kit while all are together. */
-  readonly works: readonly Work[]
+  /** What is done with the kit while all who are there are together. */
+  readonly works: readonly WorkAmong[]
   readonly budgetG: number
   readonly budgetMoney: number
 }
@@ -63,6 +68,17 @@ export interface SplitProblem {
 export interface ApartLedger {
   readonly ledger: Ledger
   readonly bikes: readonly string[]
+  readonly apart: readonly (readonly number[])[]
+}
+
+/** A ledger of those who ride together on some of the road, with their hands, and what share of its failures that counts for. */
+export interface CompanyLedger {
+  /** The ids of those who are there. */
+  readonly riders: readonly string[]
+  readonly ledger: Ledger
+  readonly bikes: readonly string[]
+  /** For each event, the share of its failures that come while just these are there, by leg. */
+  readonly there: readonly (readonly number[])[]
   readonly apart: readonly (readonly number[])[]
 }
 
@@ -78,6 +94,8 @@ export interface SplitInput {
   readonly items: readonly SplitItem[]
   /** What fails while all are together, with everybody's hands. */
   readonly together: ApartLedger
+  /** Who rides together where, if not all everywhere. */
+  readonly companies?: readonly CompanyLedger[]
   /** By bike: what fails while its riders are by themselves, with their own hands and nobody to ride for a part. */
   readonly alone: ReadonlyMap<string, ApartLedger>
   /** How many of each item all carry, as chosen for a crew that stays together. */
@@ -98,6 +116,7 @@ export function splitProblem({
   riders,
   items,
   together,
+  companies = [],
   alone,
   kit,
   sharing = usualSharing,
@@ -107,19 +126,26 @@ export function splitProblem({
   const isCrew = bikes.length > 1
   const apartOf = ({ bikes: struck, apart }: ApartLedger) =>
     apart.map((shares, e) => (isCrew && bikes.includes(nth(struck, e)) ? shares : shares.map(() => 0)))
-  const shares = apartOf(together).map((onLegs) => onLegs.map((share) => 1 - share))
-  const pooled = indexLedger(countedFor(together.ledger, shares))
-  const hoursPerGram = pooled.hoursPerGram
-  const met: Together = {
-    problem: kitProblem(pooled),
-    bikeOf: together.bikes.map((bike) => (bikes.includes(bike) ? bikes.indexOf(bike) : null)),
-    shares,
-  }
+  const everybody = riders.map(({ id }) => id)
+  const whole = { ...together, riders: everybody, there: together.apart.map((onLegs) => onLegs.map(() => 1)) }
+  const met = (companies.length > 0 ? companies : [whole]).map((company): Together => {
+    const apart = apartOf(company)
+    const shares = company.there.map((onLegs, e) => onLegs.map((share, leg) => share * (1 - nth(nth(apart, e), leg))))
+    return {
+      problem: kitProblem(indexLedger(countedFor(company.ledger, shares))),
+      present: riders.reduce((mask, { id }, r) => (company.riders.includes(id) ? mask | (1 << r) : mask), 0),
+      bikeOf: company.bikes.map((bike) => (bikes.includes(bike) ? bikes.indexOf(bike) : null)),
+      shares,
+    }
+  })
+  const ledger = indexLedger(together.ledger)
+  const { hoursPerGram, budgetG, budgetMoney } = ledger
   return {
     kit,
     riders: riders.map(({ bikeId, ...rider }) => ({ ...rider, bike: bikes.indexOf(bikeId) })),
     items,
-    together: met,
+    ledger,
+    companies: met,
     alone: bikes.map((bike) => {
       const own = alone.get(bike)
       const apart = own && apartOf(own)
@@ -129,8 +155,11 @@ export function splitProblem({
     hoursPerGram,
     unevenHoursPerGram: sharing.uneven * Math.max(hoursPerGram, leastHoursPerGram),
     fetchH: sharing.fetch / 60,
-    works: sharing.fetch > 0 ? worksWith(met, kit) : [],
-    budgetG: pooled.budgetG,
-    budgetMoney: pooled.budgetMoney,
+    works:
+      sharing.fetch > 0
+        ? met.flatMap((company) => worksWith(company, kit).map((work) => ({ ...work, present: company.present })))
+        : [],
+    budgetG,
+    budgetMoney,
   }
 }

@@ -35,9 +35,8 @@ const mostRounds = 400
  */
 export function bestSplit(problem: SplitProblem, onRound: () => void = () => undefined): SplitState {
   const near = condensed(problem)
-  const isEverApart = problem.alone.some((bike) => bike !== null)
   let best: SplitState | undefined
-  for (const start of isEverApart ? startsApart(near) : [annealed(near)]) {
+  for (const start of everParts(problem) ? startsApart(near) : [annealed(near)]) {
     improve(start, onRound)
     if (!best || start.costs.costH < best.costs.costH - slackH) best = start
   }
@@ -45,17 +44,21 @@ export function bestSplit(problem: SplitProblem, onRound: () => void = () => und
   return near === problem ? found : madeSure(found, problem, onRound)
 }
 
+/** Whether riders are ever out of reach of one another, ride apart or are not all there: else all that is carried is for all. */
+export const everParts = ({ alone, companies }: SplitProblem): boolean =>
+  companies.length > 1 || alone.some((own) => own !== null)
+
 /** So many legs are enough to search by, before all is made sure of. */
 const fewLegs = 6
 
 /** A problem with fewer legs, nearly the same; the same where it has few. */
 function condensed(problem: SplitProblem): SplitProblem {
-  const { together, alone } = problem
-  if (together.problem.ledger.legs <= fewLegs) return problem
+  const { companies, alone, ledger: whole } = problem
+  if (whole.legs <= fewLegs) return problem
   const fewer = ({ ledger }: KitProblem) => kitProblem(condense(ledger, fewLegs))
   return {
     ...problem,
-    together: { ...together, problem: fewer(together.problem) },
+    companies: companies.map((company) => ({ ...company, problem: fewer(company.problem) })),
     alone: alone.map((own) => own && fewer(own)),
   }
 }
@@ -258,19 +261,17 @@ const handings = (state: SplitState): Shift[][] =>
     state.problem.riders.flatMap((_, to) => (to === from ? [] : [[{ item, from, to }]])),
   )
 
-/** A piece more off the bench: only where somebody is ever alone, for all together have what they want. */
+/** A piece more off the bench: only where the crew ever parts, for all together have what they want. */
 const additions = (state: SplitState): Shift[][] =>
   state.problem.items.flatMap(({ there }, item) =>
-    nth(state.inAll, item) < there
-      ? state.problem.riders.flatMap(({ bike }, to) => (state.problem.alone[bike] ? [[{ item, from: null, to }]] : []))
+    everParts(state.problem) && nth(state.inAll, item) < there
+      ? state.problem.riders.map((_, to) => [{ item, from: null, to }])
       : [],
   )
 
 /** A piece left at home, on the same terms. */
 const drops = (state: SplitState): Shift[][] =>
-  state.problem.alone.some((own) => own !== null)
-    ? loose(state).map(({ item, from }) => [{ item, from, to: null }])
-    : []
+  everParts(state.problem) ? loose(state).map(({ item, from }) => [{ item, from, to: null }]) : []
 
 /** Two pieces that change places between two riders. */
 function exchanges(state: SplitState): Shift[][] {
@@ -287,50 +288,48 @@ function exchanges(state: SplitState): Shift[][] {
 }
 
 /**
- * All that a bike lacks to be mended in some way while its riders are by themselves, on one of them: of what is left on the
- * bench, or of the lightest there is, off the bench or off others. Pieces that are worth little one by one may be worth much
- * together.
+ * All that some of the riders lack to mend something in some way while they are without the others, on one of them: of what is
+ * left on the bench, or of the lightest there is, off the bench or off others. Pieces that are worth little one by one may be
+ * worth much together.
  */
 function gatherings(state: SplitState): Shift[][] {
-  const { riders, items, alone } = state.problem
-  return riders.flatMap(({ bike }, to) => {
-    const own = nth(alone, bike)
-    if (!own) return []
-    const counts = state.onBike(bike)
-    const left = items.map(({ there }, item) => there - nth(state.inAll, item))
+  const { riders, items } = state.problem
+  const left = items.map(({ there }, item) => there - nth(state.inAll, item))
+  return state.parts.flatMap(({ problem, members, counts }) => {
     const withLeft = left.map((more, item) => nth(counts, item) + more)
-    const sets = [...new Additions(own, withLeft).to(counts), ...new Additions(own).to(counts)].map((changes) =>
+    const sets = [...new Additions(problem, withLeft).to(counts), ...new Additions(problem).to(counts)].map((changes) =>
       changes.flatMap(({ item, by }) => Array.from({ length: by }, () => item)),
     )
-    return sets.flatMap((pieces): Shift[][] => {
+    const gathered = sets.flatMap((pieces): Omit<Shift, 'to'>[][] => {
       const givers = new Map<string, number>()
-      const take = (item: number): Shift | undefined => {
+      const take = (item: number): Omit<Shift, 'to'> | undefined => {
         const used = (from: number | null) => givers.get(`${from} ${item}`) ?? 0
         const other = riders.findIndex(
-          (rider, r) =>
-            rider.bike !== bike && nth(nth(state.carried, r), item) - nth(nth(items, item).stays, r) > used(r),
+          (_, r) => !members.includes(r) && nth(nth(state.carried, r), item) - nth(nth(items, item).stays, r) > used(r),
         )
         const from = nth(left, item) > used(null) ? null : other
         if (from === -1) return undefined
         givers.set(`${from} ${item}`, used(from) + 1)
-        return { item, from, to }
+        return { item, from }
       }
-      const shifts = pieces.map(take)
-      return pieces.length > 1 && shifts.every((shift) => shift !== undefined) ? [shifts] : []
+      const taken = pieces.map(take)
+      return pieces.length > 1 && taken.every((piece) => piece !== undefined) ? [taken] : []
     })
+    return members.flatMap((to) => gathered.map((pieces) => pieces.map((piece) => ({ ...piece, to }))))
   })
 }
 
 /** Two pieces that bear on the same failures, each of which nearly gains by itself: together they may. */
 function pairs(state: SplitState): Shift[][] {
-  const { riders, together } = state.problem
+  const { riders, companies } = state.problem
+  const meet = (some: number, other: number) => companies.some(({ problem }) => nth(problem.meets, some).has(other))
   const bikesOf = ({ from, to }: Shift) => [from, to].flatMap((r) => (r === null ? [] : [nth(riders, r).bike]))
   const singles = [...handings(state), ...additions(state), ...drops(state)]
     .map((shifts) => ({ shift: nth(shifts, 0), guessH: state.guess(shifts) }))
     .sort((a, b) => b.guessH - a.guessH)
   return singles.slice(0, mostNearlyGaining).flatMap(({ shift }, i) =>
     singles.slice(i + 1).flatMap(({ shift: other }) => {
-      const isNear = shift.item === other.item || nth(together.problem.meets, shift.item).has(other.item)
+      const isNear = shift.item === other.item || meet(shift.item, other.item)
       return isNear && bikesOf(shift).some((bike) => bikesOf(other).includes(bike)) ? [[shift, other]] : []
     }),
   )

@@ -3,8 +3,9 @@ import { bulkOf } from '../bench'
 import { withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
 import type { Trip } from '../trip'
+import { companiesOn, type Rider } from '../crew'
 import { writeLedger, type LedgerOfTrip } from '../trip-ledger'
-import { splitProblem, type ApartLedger, type SplitProblem } from './problem'
+import { splitProblem, type ApartLedger, type CompanyLedger, type SplitProblem } from './problem'
 
 /**
  * What the crew of a trip asks of a split: its failures while all are together with everybody's hands, and those of each bike
@@ -24,16 +25,30 @@ export function splitOfTrip(
   const ridden = [...new Set(crew.map(({ bikeId }) => bikeId))]
   const alone = new Map<string, ApartLedger>()
   let before: CostsOfFailing | undefined
+  const ledgerOf = (some: readonly Rider[], without: readonly string[]): LedgerOfTrip => {
+    const own: Trip = { ...trip, crew: [...some], bikes: trip.bikes.filter(({ id }) => !without.includes(id)) }
+    before = new CostsOfFailing(own, survey, reference, undefined, before)
+    return writeLedger(own, survey, reference, before)
+  }
+  const companies = companiesOn(crew, trip.stops, laid.edges)
+  const ofCompanies = companies.map(({ riders, onLegs }): CompanyLedger => {
+    const isAll = riders.length === crew.length
+    const others = ridden.filter((bike) => !riders.some(({ bikeId }) => bikeId === bike))
+    const written = isAll ? laid : ledgerOf(riders, others)
+    return {
+      ...apartLedger(written),
+      riders: riders.map(({ id }) => id),
+      there: written.notes.map(() => onLegs.map(Number)),
+    }
+  })
   const isApart = laid.notes.some(({ exposure }) => exposure.apartOnLegs.some((share) => share > 0))
   if (ridden.length > 1 && isApart)
     for (const bikeId of ridden) {
-      const own: Trip = {
-        ...trip,
-        crew: crew.filter((rider) => rider.bikeId === bikeId),
-        bikes: trip.bikes.filter(({ id }) => id === bikeId),
-      }
-      before = new CostsOfFailing(own, survey, reference, undefined, before)
-      alone.set(bikeId, apartLedger(writeLedger(own, survey, reference, before)))
+      const own = ledgerOf(
+        crew.filter((rider) => rider.bikeId === bikeId),
+        trip.bikes.map(({ id }) => id).filter((id) => id !== bikeId),
+      )
+      alone.set(bikeId, apartLedger(own))
     }
   return splitProblem({
     riders: crew.map(({ id, name, bikeId, share, carriesMostG, carriesMostMl }) => ({
@@ -63,6 +78,7 @@ export function splitOfTrip(
       }
     }),
     together: apartLedger(laid),
+    ...(companies.length > 1 && { companies: ofCompanies }),
     alone,
     kit,
     sharing: withPlanning(reference, trip.dials.planning).sharing,

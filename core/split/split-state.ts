@@ -2,6 +2,7 @@ import { loadOf, massOf } from '../ledger'
 import type { Change } from '../promise'
 import { nth, numberAt } from '../validation'
 import { Fetching, type Holding } from './fetching'
+import type { KitProblem } from '../search'
 import { LostHours } from './lost-hours'
 import type { SplitProblem } from './problem'
 import { fairShares, unevenG } from './unevenness'
@@ -49,14 +50,20 @@ const overH = 10
 const placingH = ({ fetchH, unevenH, overG, overMl, overBudgetG, overBudgetMoney }: Placing) =>
   fetchH + unevenH + overH * (overG + overMl + overBudgetG + overBudgetMoney)
 
+/** Riders who use what they carry together: a company while it rides together, or those on one bike while they are apart. */
+interface Pool {
+  /** A bit for each of them. */
+  readonly riders: number
+  readonly isAlone: boolean
+  readonly lost: LostHours
+}
+
 /** A kit placed on riders, kept in step with pieces that change hands. */
 export class SplitState {
   /** For each rider, how many of each item. */
   readonly carried: readonly Int32Array[]
   readonly inAll: Int32Array
-  private readonly together: LostHours
-  /** For each bike. */
-  private readonly alone: readonly (LostHours | null)[]
+  private readonly pools: readonly Pool[]
   private readonly fetching: Fetching
   private readonly loadsG: Float64Array
   private readonly loadsMl: Float64Array
@@ -72,33 +79,44 @@ export class SplitState {
     readonly problem: SplitProblem,
     carried: readonly ArrayLike<number>[],
   ) {
-    const { riders, items, together } = problem
+    const { riders, items, companies, alone, ledger } = problem
     this.carried = carried.map((counts) => Int32Array.from(counts))
     this.inAll = Int32Array.from(items, (_, item) => this.carried.reduce((sum, counts) => sum + nth(counts, item), 0))
-    this.together = new LostHours(together.problem, this.inAll)
-    this.alone = problem.alone.map((own, bike) => own && new LostHours(own, this.onBike(bike)))
+    const pool = (own: KitProblem, members: number, isAlone: boolean): Pool => ({
+      riders: members,
+      isAlone,
+      lost: new LostHours(own, this.carriedBy(members)),
+    })
+    this.pools = [
+      ...companies.map((company) => pool(company.problem, company.present, false)),
+      ...alone.flatMap((own, bike) => (own ? [pool(own, this.ridersOf(bike), true)] : [])),
+    ]
     this.fetching = new Fetching(problem, this.carried)
     this.shares = fairShares(riders.map(({ share }) => share))
     const loads = (each: (item: number) => number) =>
       Float64Array.from(this.carried, (counts) => counts.reduce((sum, count, item) => sum + count * each(item), 0))
     this.loadsG = loads((item) => nth(items, item).massG)
     this.loadsMl = loads((item) => nth(items, item).volumeMl)
-    this.countedG = massOf(together.problem.ledger, this.inAll)
+    this.countedG = massOf(ledger, this.inAll)
     this.isLimited = Number.isFinite(problem.budgetG) || Number.isFinite(problem.budgetMoney)
   }
 
   get costs(): SplitCosts {
     const placing = this.placing()
-    const togetherH = this.together.hours
-    const apartH = this.apartHours.reduce((sum, hours) => sum + hours, 0)
+    const { togetherH, apartH } = this.lostIn(({ lost }) => lost.hours)
     const carryH = this.countedG * this.problem.hoursPerGram
     const massG = this.loadsG.reduce((sum, grams) => sum + grams, 0)
     return { ...placing, togetherH, apartH, massG, carryH, costH: togetherH + apartH + carryH + placingH(placing) }
   }
 
-  /** Hours lost on each bike while its riders are by themselves. */
-  get apartHours(): readonly number[] {
-    return this.alone.map((own) => own?.hours ?? 0)
+  /** Hours that come of what each pool loses, while together and while apart. */
+  private lostIn(hours: (pool: Pool, number: number) => number): { togetherH: number; apartH: number } {
+    let [togetherH, apartH] = [0, 0]
+    this.pools.forEach((pool, number) => {
+      if (pool.isAlone) apartH += hours(pool, number)
+      else togetherH += hours(pool, number)
+    })
+    return { togetherH, apartH }
   }
 
   /** What each rider carries, g and mL. */
@@ -106,13 +124,31 @@ export class SplitState {
     return this.problem.riders.map((_, r) => ({ massG: nth(this.loadsG, r), volumeMl: nth(this.loadsMl, r) }))
   }
 
-  /** How many of each item are carried by those who ride a bike. */
-  onBike(bike: number): Int32Array {
+  /** Those who are ever without the others: what may fail then, who they are, and how many of each item they carry. */
+  get parts(): readonly {
+    readonly problem: KitProblem
+    readonly members: readonly number[]
+    readonly counts: Int32Array
+  }[] {
+    const numbers = this.problem.riders.map((_, r) => r)
+    return this.pools
+      .map(({ riders, lost }) => ({
+        problem: lost.problem,
+        members: numbers.filter((r) => isOneOf(r, riders)),
+        counts: lost.counts,
+      }))
+      .filter(({ members }) => members.length < numbers.length)
+  }
+
+  /** A bit for each rider of a bike. */
+  private ridersOf(bike: number): number {
+    return this.problem.riders.reduce((mask, rider, r) => (rider.bike === bike ? mask | (1 << r) : mask), 0)
+  }
+
+  /** How many of each item are carried by some riders, a bit for each. */
+  private carriedBy(riders: number): Int32Array {
     return Int32Array.from(this.inAll, (_, item) =>
-      this.carried.reduce(
-        (sum, counts, r) => (nth(this.problem.riders, r).bike === bike ? sum + nth(counts, item) : sum),
-        0,
-      ),
+      this.carried.reduce((sum, counts, r) => (isOneOf(r, riders) ? sum + nth(counts, item) : sum), 0),
     )
   }
 
@@ -162,27 +198,24 @@ export class SplitState {
 
   /** What shifts spare of the hours lost together, and apart. */
   hoursSpared(shifts: readonly Shift[]): { readonly togetherH: number; readonly apartH: number } {
-    const { pooled, byBike } = this.changesOf(shifts)
-    let apartH = 0
-    this.alone.forEach((own, bike) => (apartH -= own?.added(nth(byBike, bike)) ?? 0))
-    return { togetherH: -this.together.added(pooled), apartH }
+    const changes = this.changesOf(shifts)
+    return this.lostIn(({ lost }, number) => -lost.added(nth(changes, number)))
   }
 
   /** The most that shifts can gain, were all that takes more to be mended with everything at hand. */
   mostGained(shifts: readonly Shift[]): number {
-    const { pooled, byBike } = this.changesOf(shifts)
-    const more = (changes: readonly Change[]) => changes.filter(({ by }) => by > 0)
-    let mostH = this.together.mostSpared(more(pooled))
-    this.alone.forEach((own, bike) => (mostH += own?.mostSpared(more(nth(byBike, bike))) ?? 0))
-    return mostH + this.placingSpared(shifts)
+    const changes = this.changesOf(shifts)
+    const { togetherH, apartH } = this.lostIn(({ lost }, number) =>
+      lost.mostSpared(nth(changes, number).filter(({ by }) => by > 0)),
+    )
+    return togetherH + apartH + this.placingSpared(shifts)
   }
 
   apply(shifts: readonly Shift[]): void {
-    const { pooled, byBike } = this.changesOf(shifts)
+    const changes = this.changesOf(shifts)
     this.place(shifts)
-    this.together.apply(pooled)
-    this.alone.forEach((own, bike) => own?.apply(nth(byBike, bike)))
-    this.countedG = massOf(this.problem.together.problem.ledger, this.inAll)
+    this.pools.forEach(({ lost }, number) => lost.apply(nth(changes, number)))
+    this.countedG = massOf(this.problem.ledger, this.inAll)
   }
 
   /** What it costs who carries what: handing over, unevenness, and what is beyond somebody's limits. */
@@ -197,7 +230,7 @@ export class SplitState {
 
   /** Hours that shifts spare of carrying, of handing over, and of who carries what. */
   private placingSpared(shifts: readonly Shift[]): number {
-    const { items } = this.problem.together.problem.ledger
+    const { items } = this.problem.ledger
     let massG = 0
     for (const { item, from, to } of shifts) {
       massG += (to === null ? 0 : nth(items, item).massG) - (from === null ? 0 : nth(items, item).massG)
@@ -206,38 +239,32 @@ export class SplitState {
     return this.placedH - placingH(this.placingAfter(shifts)) - massG * this.problem.hoursPerGram
   }
 
-  /** What shifts change of all that is carried, and of what is carried on each bike; what comes to nothing left out. */
-  private changesOf(shifts: readonly Shift[]): { pooled: Change[]; byBike: Change[][] } {
-    const pooled: Change[] = []
-    const byBike = this.alone.map((): Change[] => [])
-    for (const { item, from, to } of shifts) {
-      const [fromBike, toBike] = [this.bikeOf(from), this.bikeOf(to)]
-      if (fromBike === toBike) continue
-      if (fromBike === null) add(pooled, item, 1)
-      else add(nth(byBike, fromBike), item, -1)
-      if (toBike === null) add(pooled, item, -1)
-      else add(nth(byBike, toBike), item, 1)
-    }
-    return { pooled, byBike }
+  /** What shifts change of what each pool carries; what comes to nothing left out. */
+  private changesOf(shifts: readonly Shift[]): readonly (readonly Change[])[] {
+    return this.pools.map(({ riders }) => {
+      const changes: Change[] = []
+      for (const shift of shifts) {
+        const by = moreFor(riders, shift)
+        if (by !== 0) add(changes, shift.item, by)
+      }
+      return changes
+    })
   }
 
   /** What a piece that changes hands adds to the hours lost, and the most that it can spare. */
-  private addedBy({ item, from, to }: Shift): number {
-    const [giver, taker] = [this.bikeOf(from), this.bikeOf(to)]
-    if (giver === taker) return 0
-    const less = giver === null ? this.together.withOneMore(item) : (this.alone[giver]?.withOneLess(item) ?? 0)
-    const more = taker === null ? this.together.withOneLess(item) : (this.alone[taker]?.withOneMore(item) ?? 0)
-    return less + more
+  private addedBy(shift: Shift): number {
+    let sum = 0
+    for (const { riders, lost } of this.pools) {
+      const by = moreFor(riders, shift)
+      if (by > 0) sum += lost.withOneMore(shift.item)
+      else if (by < 0) sum += lost.withOneLess(shift.item)
+    }
+    return sum
   }
-  private mostSparedBy({ item, from, to }: Shift): number {
-    const [giver, taker] = [this.bikeOf(from), this.bikeOf(to)]
-    if (giver === taker) return 0
-    const together = giver === null ? this.together.mostSparedBy(item) : 0
-    return together + (taker === null ? 0 : (this.alone[taker]?.mostSparedBy(item) ?? 0))
-  }
-
-  private bikeOf(rider: number | null): number | null {
-    return rider === null ? null : nth(this.problem.riders, rider).bike
+  private mostSparedBy(shift: Shift): number {
+    let sum = 0
+    for (const { riders, lost } of this.pools) if (moreFor(riders, shift) > 0) sum += lost.mostSparedBy(shift.item)
+    return sum
   }
 
   private place(shifts: readonly Shift[]): void {
@@ -299,7 +326,7 @@ export class SplitState {
       overMl += Math.max(0, numberAt(this.loadsMl, r) - mostMl)
     }
     const uneven = unevenG(this.loadsG, this.shares)
-    const { massG, money } = this.isLimited ? loadOf(this.problem.together.problem.ledger, this.inAll) : nothing
+    const { massG, money } = this.isLimited ? loadOf(this.problem.ledger, this.inAll) : nothing
     return {
       fetchH,
       unevenG: uneven,
@@ -313,6 +340,13 @@ export class SplitState {
 }
 
 const nothing = { massG: 0, money: 0 } as const
+
+/** Whether a rider is one of some, a bit for each. */
+const isOneOf = (rider: number, riders: number) => ((riders >> rider) & 1) === 1
+
+/** So many more pieces some riders carry after a shift. */
+const moreFor = (riders: number, { from, to }: Shift): number =>
+  (to !== null && isOneOf(to, riders) ? 1 : 0) - (from !== null && isOneOf(from, riders) ? 1 : 0)
 
 /** Adds to a list of changes, in the order of their items; what comes to nothing goes. */
 function add(changes: Change[], item: number, by: number): void {

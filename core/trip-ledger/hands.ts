@@ -1,4 +1,4 @@
-import { crewSuccess, type Rider, type Technique } from '../crew'
+import { crewSuccess, type Company, type Technique } from '../crew'
 import type { Ledger } from '../ledger'
 import type { Reference } from '../reference'
 import { defined, nth } from '../validation'
@@ -9,16 +9,19 @@ import type { LedgerOfTrip } from './ledger-of-trip'
 export class Hands {
   private readonly techniques: ReadonlyMap<string, Technique>
 
-  /** @param helper chance that somebody who has done it at home comes by on a quiet road */
+  /**
+   * @param companies who rides together how far
+   * @param helper chance that somebody who has done it at home comes by on a quiet road
+   */
   constructor(
-    private readonly crew: readonly Rider[],
+    private readonly companies: readonly Pick<Company, 'riders' | 'km'>[],
     private readonly helper: number,
     private readonly reference: Pick<Reference, 'techniques' | 'hands'>,
   ) {
     this.techniques = new Map(reference.techniques.map((technique) => [technique.id, technique]))
   }
 
-  /** The chance that they bring a technique off on a bike, by what failures of it meet. */
+  /** The chance that they bring a technique off on a bike, by what failures of it meet: the mean over how far it is ridden with whom. */
   success(
     techniqueId: string,
     { id, isStrange }: { readonly id: string; readonly isStrange: boolean },
@@ -26,7 +29,13 @@ export class Hands {
   ): number {
     const technique = defined(this.techniques.get(techniqueId), `the technique "${techniqueId}"`)
     const helper = Math.min(1, this.helper * passersBy)
-    return crewSuccess(this.crew, id, technique, helper, apart, isStrange, this.reference.hands)
+    const riding = this.companies.filter(({ riders }) => riders.some(({ bikeId }) => bikeId === id))
+    let [inAll, sum] = [0, 0]
+    for (const { riders, km } of riding.length > 0 ? riding : this.companies) {
+      inAll += km
+      sum += km * crewSuccess(riders, id, technique, helper, apart, isStrange, this.reference.hands)
+    }
+    return inAll > 0 ? sum / inAll : crewSuccess([], id, technique, helper, apart, isStrange, this.reference.hands)
   }
 }
 

@@ -3,7 +3,7 @@ import { CostsOfFailing } from '../availability'
 import { mostPieces, piecesThere, type Thing } from '../bench'
 import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { uncheckedFactor } from '../checks'
-import { practisedInTime, strongestHandN } from '../crew'
+import { companiesOn, legsRidden, practisedInTime, strongestHandN, type Company } from '../crew'
 import { easyGearsLost } from '../chain'
 import { failsAgain, slowerByHarderGear, slowerWith, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
@@ -119,6 +119,7 @@ class Writer {
   private readonly purchases: ReadonlyMap<string, Purchase>
   private readonly supply: BenchSupply
   private readonly turning: TurningNeeds
+  private readonly companies: readonly Company[]
   private readonly hands: Hands
   private readonly events: LedgerEvent[] = []
   private readonly notes: EventNote[] = []
@@ -138,7 +139,8 @@ class Writer {
     const fromLegs = new Map(Array.from(this.purchases, ([id, { leg }]) => [id, leg]))
     this.supply = new BenchSupply(trip, reference, fromLegs)
     this.turning = new TurningNeeds(trip.bench, strongestHandN(trip))
-    this.hands = new Hands(practisedInTime(trip.crew, trip.ride.start), trip.dials.helper, reference)
+    this.companies = companiesOn(practisedInTime(trip.crew, trip.ride.start), trip.stops, costs.edges)
+    this.hands = new Hands(this.companies, trip.dials.helper, reference)
   }
 
   write(): LedgerOfTrip {
@@ -159,10 +161,10 @@ class Writer {
     const exposure = exposureTo(this.costs, hazard, settledBy, meeting)
     const unchecked = uncheckedFactor(bike, hazard.id, this.reference.checks)
     const rate = share * unchecked * bikeFactor(hazard, traits, group.tyre.treadLeft)
-    const lives = exposure.weightedKm.map((km) => (hazard.kind === 'wearing' ? (rate * km) / hazard.lifeKm : 0))
-    const perLeg = exposure.weightedKm.map((km) =>
-      hazard.kind === 'sudden' ? (hazard.per1000km * rate * km) / 1000 : 0,
-    )
+    // A bike wears and breaks where it is ridden: not before its rider joins, nor after they have left.
+    const riddenKm = this.riddenKm(bike, exposure)
+    const lives = riddenKm.map((km) => (hazard.kind === 'wearing' ? (rate * km) / hazard.lifeKm : 0))
+    const perLeg = riddenKm.map((km) => (hazard.kind === 'sudden' ? (hazard.per1000km * rate * km) / 1000 : 0))
     if ([...lives, ...perLeg].every((value) => value === 0)) return
     const event = [hazard.id, bike.id, ...(wheel ? [wheel] : []), ...(failed ? [failed.id] : [])].join('/')
     const fixes = this.reference.fixes
@@ -195,6 +197,11 @@ class Writer {
       expected: perLeg.reduce((sum, failures) => sum + failures, 0),
       exposure,
     })
+  }
+
+  private riddenKm({ id }: Bike, { weightedKm }: Exposure): number[] {
+    const isRidden = legsRidden(this.companies, id)
+    return weightedKm.map((km, leg) => (isRidden[leg] === false ? 0 : km))
   }
 
   /** Whoever passes a place that is trusted to have the part fits a fresh one there when it is due. */

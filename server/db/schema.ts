@@ -348,6 +348,8 @@ export const riders = mysqlTable(
     position: position(),
     name: varchar('name', { length: 120 }).notNull(),
     bikeId: partId('bike_id'),
+    joins: varchar('joins_at', { length: 60 }),
+    leaves: varchar('leaves_at', { length: 60 }),
     hands: int('hands').notNull(),
     handMostN: double('hand_most_n'),
     loadG: double('load_g'),

@@ -115,6 +115,44 @@ test('who rides apart on the fourth day carries a second pump, and may leave it 
   await expect(doubles).toContainText('pump')
 })
 
+test('what goes on stays with those who go on, where one leaves early', async ({ page }) => {
+  await openOwnDemo(page, 'crew')
+  const [maren, ansel] = ['Maren', 'Ansel'].map((name) => page.getByRole('listitem', { name, exact: true }))
+  const [stays, leaves] = [defined(maren), defined(ansel)]
+  await leaves.getByLabel('Leaves').selectOption({ label: 'Ferrow, 196 km' })
+  // Nobody joins where they have left already.
+  await expect(leaves.getByLabel('Joins').getByRole('option', { name: /Tarn Ings/ })).toHaveCount(0)
+  await expect(stays.getByLabel('Joins').getByRole('option', { name: /Tarn Ings/ })).toHaveCount(1)
+  await expectNoAxeViolations(page)
+  await saved(page)
+  await page.keyboard.press('s')
+  await expect(column(page, 'Ansel')).toContainText('leaves at Ferrow')
+  await atRest(page)
+  const pumps = (rider: string) => piece(page, rider, /pump/i)
+  await expect(pumps('Maren')).not.toHaveCount(0)
+  // Who leaves with the only pump is worth a second one.
+  await page.keyboard.press('c')
+  await leaves.getByLabel('Leaves').selectOption('at the end')
+  await stays.getByLabel('Leaves').selectOption({ label: 'Ferrow, 196 km' })
+  await page.keyboard.press('s')
+  await expect(column(page, 'Maren')).toContainText('leaves at Ferrow')
+  await atRest(page)
+  await expect(pumps('Ansel')).not.toHaveCount(0)
+  await page.keyboard.press('Control+z')
+  await page.keyboard.press('Control+z')
+  await expect(column(page, 'Ansel')).toContainText('leaves at Ferrow')
+  await saved(page)
+  await page.reload()
+  await expect(column(page, 'Ansel')).toContainText('leaves at Ferrow')
+  const leftAt = async () => (await onServer(page.request, tripId(page))).crew.map(({ leaves: at }) => at)
+  expect(await leftAt()).toEqual([null, 'ferrow'])
+  // The stop goes, and nothing dangles.
+  await page.goto(`/trips/${tripId(page)}/road`)
+  await page.getByRole('button', { name: 'Remove Ferrow' }).click()
+  await saved(page)
+  expect(await leftAt()).toEqual([null, null])
+})
+
 test('a rider who stays at home takes nothing along, and who carries too much is told of', async ({ page }) => {
   await openOwnDemo(page, 'split', three())
   await atRest(page)

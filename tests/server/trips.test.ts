@@ -1,3 +1,4 @@
+import { riderSchema } from '#core/crew'
 import { nth } from '#core/validation'
 import { dialsSchema, readTrip, type Dials } from '#core/trip'
 import { randomUUID } from 'node:crypto'
@@ -165,6 +166,28 @@ describe('trips', () => {
     expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.dials).toEqual(dials)
     expect((await maren.save(id, { part: 'dials', base: 1, value: { ...dials, handMostN: 290 } })).status).toBe(200)
     expect((await maren.ask('GET', `/api/trips/${id}`)).body.trip.dials.handMostN).toBe(290)
+  })
+
+  it('keep all that is said of a rider, none as it usually is', async () => {
+    const demo = demoTrip()
+    const usual: Record<string, unknown> = riderSchema.parse({ id: 'r', name: 'r', bikeId: 'b' })
+    const rider = riderSchema.parse({
+      ...nth(demo.crew, 0),
+      joins: nth(demo.stops, 1).id,
+      leaves: nth(demo.stops, 3).id,
+      hands: 3,
+      skills: { 'change-tube': 1 },
+      practice: [{ technique: 'change-tube', level: 3, on: '2026-06-01', state: 'done', by: nth(demo.crew, 0).id }],
+      handMostN: 321,
+      loadG: 12_345,
+      carriesMostG: 678,
+      carriesMostMl: 910,
+      share: 1.5,
+    })
+    for (const [name, value] of Object.entries<unknown>(rider)) expect(value, name).not.toEqual(usual[name])
+    const sent = { ...demo, crew: [rider, ...demo.crew.slice(1)] }
+    const { body } = await maren.ask('POST', '/api/trips', sent)
+    expect((await maren.ask('GET', `/api/trips/${body.id}`)).body.trip.crew[0]).toEqual(rider)
   })
 
   it('keep all that a passport says', async () => {

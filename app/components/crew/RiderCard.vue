@@ -13,8 +13,8 @@ import TypedField from '../common/TypedField.vue'
 /** One rider: name and bike, how good and how strong the hands are, and what is taken along. */
 const props = defineProps<{ rider: Rider; removable: boolean }>()
 const store = useTripStore()
-const { system } = useView()
-const { rename, ride, carry, setHands, remove } = useRiders()
+const { system, km } = useView()
+const { rename, ride, join, leave, carry, setHands, remove } = useRiders()
 
 const valueOf = (event: Event) => (event.target as HTMLSelectElement).value
 /** How much of the kit somebody would carry, against anybody else. */
@@ -29,6 +29,16 @@ const shares = [
 /** What holds for hands of which nobody has said anything. */
 const usualPull = computed(() => String(inUnit(store.openTrip.dials.handMostN, customary.force[system.value])))
 const differing = computed(() => Object.keys(props.rider.skills).length)
+
+/** Stops in their order, with the km that they lie at. */
+const stops = computed(() => [...store.openTrip.stops].sort((a, b) => a.roadKm - b.roadKm))
+const kmOf = (id: string | null) => stops.value.find((stop) => stop.id === id)?.roadKm
+const joining = computed(() => stops.value.filter(({ roadKm }) => roadKm < (kmOf(props.rider.leaves) ?? Infinity)))
+const leaving = computed(() => stops.value.filter(({ roadKm }) => roadKm > (kmOf(props.rider.joins) ?? 0)))
+const ends = computed(() => [
+  { name: 'Joins', at: props.rider.joins, stops: joining.value, open: 'at the start', set: join },
+  { name: 'Leaves', at: props.rider.leaves, stops: leaving.value, open: 'at the end', set: leave },
+])
 
 function mount(event: Event) {
   const bike = store.openTrip.bikes.find(({ id }) => id === valueOf(event))
@@ -122,6 +132,13 @@ function mount(event: Event) {
         placeholder="no limit"
         @update:model-value="carry(rider, { carriesMostMl: $event })"
       />
+      <label v-for="{ name, at, stops: choice, open, set } in ends" :key="name" class="block min-w-0 text-sm text-soft">
+        {{ name }}
+        <select class="field mt-1 text-ink" :value="at ?? ''" @change="set(rider, valueOf($event) || null)">
+          <option value="">{{ open }}</option>
+          <option v-for="stop in choice" :key="stop.id" :value="stop.id">{{ stop.name }}, {{ km(stop.roadKm) }}</option>
+        </select>
+      </label>
     </div>
     <button
       type="button"

@@ -3,7 +3,7 @@ import type { Thing } from '#core/bench'
 import type { Rider } from '#core/crew'
 import { bagsMl } from '#core/bike'
 import type { RiderLoad } from '#core/split'
-import { amountInWords } from '#wording'
+import { alongInWords, amountInWords } from '#wording'
 import { computed, useTemplateRef } from 'vue'
 import { useDraggedPieces } from '../../composables/useDraggedPieces'
 import { bikeSideView } from '../../drawing/bike-side-view'
@@ -20,6 +20,7 @@ const store = useTripStore()
 const { grams, system } = useView()
 
 const bike = computed(() => store.openTrip.bikes.find(({ id }) => id === props.rider.bikeId))
+const along = computed(() => alongInWords(props.rider, store.openTrip.stops))
 const view = computed(() => bike.value && bikeSideView(bike.value))
 const pieces = computed(() =>
   store.openTrip.bench
@@ -48,6 +49,7 @@ useDraggedPieces(list, 'pieces', (thingId, to) => emit('give', thingId, props.ri
     <header class="px-3 pt-2">
       <h2 class="text-base">{{ rider.name }}</h2>
       <p class="text-xs text-soft">{{ bike?.name }}</p>
+      <p v-if="along" class="text-xs">{{ along }}</p>
       <svg v-if="view" :viewBox="view.frame.join(' ')" class="mx-auto mt-1 h-20 w-full print:hidden" aria-hidden="true">
         <template v-for="drawn in view.parts" :key="drawn.part">
           <BikeStroke v-for="(stroke, i) in drawn.strokes" :key="i" :stroke="stroke" />
