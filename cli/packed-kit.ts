@@ -4,7 +4,7 @@ import { indexLedger } from '#core/ledger'
 import { bestPacking, packOfTrip, plansOf, usesOfKit } from '#core/pack'
 import type { Survey } from '#core/road'
 import { bestKit } from '#core/search'
-import { bestSplit, planOf, splitOfTrip } from '#core/split'
+import { bestSplit, failuresTogether, planOf, splitOfTrip } from '#core/split'
 import type { Trip } from '#core/trip'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { defined } from '#core/validation'
@@ -14,8 +14,10 @@ export function packedKit(trip: Trip, survey: Survey) {
   const costs = new CostsOfFailing(trip, survey, catalogue)
   const laid = ledgerOfTrip(trip, survey, catalogue, costs)
   const { counts } = bestKit(indexLedger(laid.ledger))
-  const split = planOf(bestSplit(splitOfTrip(trip, survey, catalogue, laid, counts)))
-  const packed = packOfTrip(trip, catalogue, usesOfKit(trip, laid, split.counts), split).map(({ bikeId, problem }) => ({
+  const problem = splitOfTrip(trip, survey, catalogue, laid, counts)
+  const split = planOf(bestSplit(problem))
+  const uses = usesOfKit(trip, laid, split.counts, failuresTogether(problem))
+  const packed = packOfTrip(trip, catalogue, uses, split).map(({ bikeId, problem }) => ({
     bike: defined(trip.bikes.find(({ id }) => id === bikeId)),
     state: bestPacking(problem),
   }))

@@ -16,6 +16,7 @@ import { papersOf, type Papers } from '#core/papers'
 import { surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import {
   bestSplit,
+  failuresTogether,
   planOf,
   splitOfTrip,
   type Shift,
@@ -76,7 +77,7 @@ export function createSplitter() {
   function pack({ bikes, bench, dials }: BagsAndThings): PackPlan[] | undefined {
     if (!divided) return undefined
     const { trip, laid, plan } = divided
-    divided.uses ??= usesOfKit(trip, laid, plan.counts)
+    divided.uses ??= usesOfKit(trip, laid, plan.counts, state && failuresTogether(state.problem))
     packed = packOfTrip({ ...trip, bikes, bench, dials }, catalogue, divided.uses, plan).map(({ bikeId, problem }) => {
       const before = packed.find((each) => each.bikeId === bikeId)?.state
       return { bikeId, state: bestPacking(problem, before && asBefore(problem, before)) }

@@ -29,21 +29,22 @@ const riddenBikes = ({ bikes, crew }: Pick<Trip, 'bikes' | 'crew'>) =>
  * What is used how often, from the ledger of a trip; the bike of a work is its number among those that are ridden.
  *
  * @param counts how many of each thing of the bench all carry
+ * @param problem the failures of the ledger, where they are worked out already
  */
 export function usesOfKit(
   trip: Pick<Trip, 'bikes' | 'crew'>,
   { ledger, notes }: LedgerOfTrip,
   counts: readonly number[],
+  problem = kitProblem(indexLedger(ledger)),
 ): UsesOfKit {
   const ridden = riddenBikes(trip)
-  const indexed = indexLedger(ledger)
   const bikeOf = notes.map(({ bike }) => {
     const at = ridden.findIndex(({ id }) => id === bike)
     return at < 0 ? null : at
   })
   const always = Array.from({ length: ledger.legs }, () => 1)
-  const together = { problem: kitProblem(indexed), bikeOf, shares: ledger.events.map(() => always) }
-  return { works: worksWith(together, counts), hoursPerGram: indexed.hoursPerGram }
+  const together = { problem, bikeOf, shares: ledger.events.map(() => always) }
+  return { works: worksWith(together, counts), hoursPerGram: problem.ledger.hoursPerGram }
 }
 
 /**

@@ -1,6 +1,5 @@
 import { nth } from '../validation'
-import type { SplitProblem } from './problem'
-import { everParts } from './search'
+import { everParts, type SplitProblem } from './problem'
 import type { SplitCosts, SplitState } from './split-state'
 import { fairShares } from './unevenness'
 

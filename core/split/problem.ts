@@ -103,6 +103,14 @@ export interface SplitInput {
   readonly sharing?: Sharing
 }
 
+/** Whether riders are ever out of reach of one another or not all there: else all that is carried is for all. */
+export const everParts = ({ alone, companies }: SplitProblem): boolean =>
+  companies.length > 1 || alone.some((own) => own !== null)
+
+/** All that fails, of a crew that never parts, as it was worked out for the split; nothing of one that does. */
+export const failuresTogether = (problem: SplitProblem): KitProblem | undefined =>
+  everParts(problem) ? undefined : problem.companies[0]?.problem
+
 /** Grams have some price at all, so that a load is even also where an hour is worth any number of them. */
 const leastHoursPerGram = 1e-6
 

@@ -2,7 +2,7 @@ import { Additions, condense, kitProblem, type KitProblem } from '../search'
 import { defined, nth } from '../validation'
 import { anneal } from './anneal'
 import { ownKits, roughKits } from './own-kits'
-import type { SplitProblem } from './problem'
+import { everParts, type SplitProblem } from './problem'
 import { SplitState, type Shift } from './split-state'
 
 /** Gains below this many hours are rounding. */
@@ -43,10 +43,6 @@ export function bestSplit(problem: SplitProblem, onRound: () => void = () => und
   const found = defined(best)
   return near === problem ? found : madeSure(found, problem, onRound)
 }
-
-/** Whether riders are ever out of reach of one another, ride apart or are not all there: else all that is carried is for all. */
-export const everParts = ({ alone, companies }: SplitProblem): boolean =>
-  companies.length > 1 || alone.some((own) => own !== null)
 
 /** So many legs are enough to search by, before all is made sure of. */
 const fewLegs = 6

@@ -4,7 +4,7 @@ import { indexLedger } from '#core/ledger'
 import { bestPacking, packOfTrip, usesOfKit } from '#core/pack'
 import { surveyRoad } from '#core/road'
 import { bestKit } from '#core/search'
-import { bestSplit, planOf, splitOfTrip } from '#core/split'
+import { bestSplit, failuresTogether, planOf, splitOfTrip } from '#core/split'
 import type { Trip } from '#core/trip'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { crewOf } from '../crew-of'
@@ -26,8 +26,11 @@ async function saySplit(what: string, trip: Trip, wanted: string): Promise<void>
   const problem = () => splitOfTrip(trip, survey, catalogue, laid, kit)
   const splitMs = await medianMs(bestSplit, 4000, problem)
   say(`${what}: kit split, median`, ms(splitMs), wanted)
-  const plan = planOf(bestSplit(problem()))
-  const pack = () =>
-    packOfTrip(trip, catalogue, usesOfKit(trip, laid, plan.counts), plan).map((each) => bestPacking(each.problem))
+  const split = bestSplit(problem())
+  const plan = planOf(split)
+  const pack = () => {
+    const uses = usesOfKit(trip, laid, plan.counts, failuresTogether(split.problem))
+    return packOfTrip(trip, catalogue, uses, plan).map((each) => bestPacking(each.problem))
+  }
   say(`${what}: all packed, median`, ms(await medianMs(pack, 4000)), wanted)
 }
