@@ -17,12 +17,19 @@ export interface Company {
 
 /**
  * Where a rider is with the crew, km: from the stop at which they join to the one at which they leave. A stop that is gone is
- * as if nobody had said.
+ * as if nobody had said, and so is all of it where one would leave before one joins.
  */
 export function ridesFromTo(rider: Rider, stops: readonly Place[], lengthKm: number): [fromKm: number, toKm: number] {
   const kmOf = (id: string | null) => stops.find((stop) => stop.id === id)?.roadKm
-  return [kmOf(rider.joins) ?? 0, kmOf(rider.leaves) ?? lengthKm]
+  const [fromKm, toKm] = [kmOf(rider.joins) ?? 0, kmOf(rider.leaves) ?? lengthKm]
+  return fromKm < toKm ? [fromKm, toKm] : [0, lengthKm]
 }
+
+/** Riders of a road that is ridden the other way: who left joins there. */
+export const turnedRound = (crew: Rider[]): Rider[] =>
+  crew.some(({ joins, leaves }) => joins !== null || leaves !== null)
+    ? crew.map((rider) => ({ ...rider, joins: rider.leaves, leaves: rider.joins }))
+    : crew
 
 /**
  * Who rides together where: those who are there all the way, and on some legs those who have joined and not yet left.

@@ -1,6 +1,6 @@
 import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
-import { companiesOn, legsRidden, ridesFromTo, riderSchema, type Rider } from '#core/crew'
+import { companiesOn, legsRidden, ridesFromTo, riderSchema, turnedRound, type Rider } from '#core/crew'
 import { indexLedger, ledgerFormat, readLedger } from '#core/ledger'
 import { surveyRoad } from '#core/road'
 import { bestKit } from '#core/search'
@@ -50,6 +50,23 @@ describe('who rides together where', () => {
   it('takes a stop that is gone as the start or the end', () => {
     expect(ridesFromTo(rider('a', { joins: 'gone', leaves: 'gone' }), stops, 100)).toEqual([0, 100])
     expect(ridesFromTo(rider('a', { joins: 'mill', leaves: 'ford' }), stops, 100)).toEqual([30, 70])
+  })
+
+  it('is all the way for whoever would leave before they join', () => {
+    expect(ridesFromTo(rider('a', { joins: 'ford', leaves: 'mill' }), stops, 100)).toEqual([0, 100])
+    expect(ridesFromTo(rider('a', { joins: 'ford', leaves: 'ford' }), stops, 100)).toEqual([0, 100])
+    expect(companiesOn([rider('a'), rider('b', { joins: 'ford', leaves: 'mill' })], stops, edges)).toHaveLength(1)
+  })
+
+  it('goes the other way with the road', () => {
+    const crew = [rider('a'), rider('b', { joins: 'mill' }), rider('c', { leaves: 'ford' })]
+    expect(turnedRound(crew).map(({ joins, leaves }) => [joins, leaves])).toEqual([
+      [null, null],
+      [null, 'mill'],
+      ['ford', null],
+    ])
+    const all = [rider('a')]
+    expect(turnedRound(all)).toBe(all)
   })
 
   it('has a bike ridden by any of those who ride it, and one that nobody rides taken along everywhere', () => {

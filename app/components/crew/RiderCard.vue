@@ -33,8 +33,15 @@ const differing = computed(() => Object.keys(props.rider.skills).length)
 /** Stops in their order, with the km that they lie at. */
 const stops = computed(() => [...store.openTrip.stops].sort((a, b) => a.roadKm - b.roadKm))
 const kmOf = (id: string | null) => stops.value.find((stop) => stop.id === id)?.roadKm
-const joining = computed(() => stops.value.filter(({ roadKm }) => roadKm < (kmOf(props.rider.leaves) ?? Infinity)))
-const leaving = computed(() => stops.value.filter(({ roadKm }) => roadKm > (kmOf(props.rider.joins) ?? 0)))
+const joinsKm = computed(() => kmOf(props.rider.joins) ?? 0)
+const leavesKm = computed(() => kmOf(props.rider.leaves) ?? Infinity)
+/** What is chosen stands there whatever has been moved since. */
+const joining = computed(() =>
+  stops.value.filter(({ id, roadKm }) => roadKm < leavesKm.value || id === props.rider.joins),
+)
+const leaving = computed(() =>
+  stops.value.filter(({ id, roadKm }) => roadKm > joinsKm.value || id === props.rider.leaves),
+)
 const ends = computed(() => [
   { name: 'Joins', at: props.rider.joins, stops: joining.value, open: 'at the start', set: join },
   { name: 'Leaves', at: props.rider.leaves, stops: leaving.value, open: 'at the end', set: leave },
@@ -140,6 +147,9 @@ function mount(event: Event) {
         </select>
       </label>
     </div>
+    <p v-if="joinsKm >= leavesKm" class="mt-2 text-sm text-madder" role="status">
+      {{ rider.name }} would leave before joining: reckoned as there all the way.
+    </p>
     <button
       type="button"
       class="button button-bare mt-2 ml-auto flex sm:absolute sm:top-2 sm:right-2 sm:mt-0 print:hidden"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/vue'
 import { Route } from '@lucide/vue'
+import { turnedRound } from '#core/crew'
 import { mostOfACard } from '#core/road'
-import type { Reshaped } from '#core/trip'
+import type { Reshaped, Trip } from '#core/trip'
 import { computed, useTemplateRef } from 'vue'
 import { useView } from '../../stores/view'
 import { useKitStore } from '../../stores/kit'
@@ -26,7 +27,10 @@ async function reverseRoad() {
   const { cursorKm } = selection
   const length = lengthKm.value
   const edit = store.editLater()
-  if (lay(edit, 'turn the road round', await kit.reverseRoad())) selection.cursorKm = length - cursorKm
+  const answer = await kit.reverseRoad()
+  const crew = turnedRound(store.openTrip.crew)
+  if (lay(edit, 'turn the road round', answer, crew === store.openTrip.crew ? {} : { crew }))
+    selection.cursorKm = length - cursorKm
 }
 async function cutOff(part: 'before' | 'after') {
   const at = selection.cursorKm
@@ -35,18 +39,19 @@ async function cutOff(part: 'before' | 'after') {
   const edit = store.editLater()
   if (lay(edit, label, await kit.cutRoad(fromKm, toKm))) selection.cursorKm = part === 'before' ? 0 : at
 }
-/** Lays the road anew, or says why not. */
+/** Lays the road anew with what else changes by it, or says why not. */
 function lay(
   edit: typeof store.edit,
   label: string,
   answer: { ok: true; next: Reshaped } | { ok: false; lines: string[] },
+  others: Partial<Pick<Trip, 'crew'>> = {},
 ): boolean {
   if (!answer.ok) {
     emit('failed', answer.lines)
     return false
   }
   const { leftOut, ...next } = answer.next
-  edit(label, next)
+  edit(label, { ...next, ...others })
   emit('done', leftOut.length ? [`Cut off with the road (undo brings them back): ${leftOut.join(', ')}.`] : [])
   return true
 }
