@@ -4,6 +4,7 @@ import { bestKit } from '#core/search'
 import { splitProblem, type ApartLedger, type SplitProblem } from '#core/split'
 import { nth } from '#core/validation'
 import { seeded } from './seeded'
+import { splitItems } from './split-items'
 import { tinyLedger } from './tiny-ledgers'
 
 /** A crew so small that every split can be tried: two or three riders, no more than so many pieces. */
@@ -61,14 +62,7 @@ export function tinyCrew(
       mostG: Infinity,
       mostMl: Infinity,
     })),
-    items: items.map(({ id, massG, max }) => ({
-      id,
-      massG,
-      volumeMl: 0,
-      least: 0,
-      there: max,
-      stays: bikes.map(() => 0),
-    })),
+    items: splitItems(items, bikes.length),
     together: { ledger: together, bikes: struck, apart: onEvents(together) },
     alone: new Map(
       bikes.map((bike, b): [string, ApartLedger] => {

@@ -11,6 +11,7 @@ import { expect, it } from 'vitest'
 import { crewOf } from '../crew-of'
 import { everySplit } from '../every-split'
 import { seeded } from '../seeded'
+import { splitItems } from '../split-items'
 import { splitProgram } from '../split-program'
 import { tinyCrew } from '../tiny-crews'
 import { tripSizeLedger } from '../trip-size-ledgers'
@@ -162,14 +163,7 @@ function largeCrew(seed: number): SplitProblem {
       mostG: Infinity,
       mostMl: Infinity,
     })),
-    items: ledger.items.map(({ id, massG, max }) => ({
-      id,
-      massG,
-      volumeMl: 0,
-      least: 0,
-      there: max,
-      stays: bikes.map(() => 0),
-    })),
+    items: splitItems(ledger.items, bikes.length),
     together: {
       ledger,
       bikes: ledger.events.map(() => nth(bikes, Math.floor(random() * bikes.length))),

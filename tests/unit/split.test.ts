@@ -18,6 +18,7 @@ import {
 import { surveyRoad } from '#core/road'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { nth } from '#core/validation'
+import { splitItems } from '../split-items'
 import { describe, expect, it } from 'vitest'
 
 /**
@@ -143,14 +144,7 @@ describe('a split worked out by hand', () => {
     const input = crew(
       0.7,
       {
-        items: items.map(({ id, massG, max }) => ({
-          id,
-          massG,
-          volumeMl: 0,
-          least: 0,
-          there: max,
-          stays: riders.map(() => 0),
-        })),
+        items: splitItems(items, riders.length),
         together: withAll(bikes),
         alone: new Map(bikes.map((bike) => [bike, withAll([bike])])),
         kit: [1, 0, 1, 1],
