@@ -1,5 +1,4 @@
 import { defined, nth } from '../validation'
-import { onLeg } from './read'
 import type { Ledger, LedgerEvent, LedgerFix, LedgerWear } from './schema'
 import { termsOf } from './terms'
 
@@ -107,7 +106,7 @@ function indexEvent(
   amounts: (units: Readonly<Record<string, number>>) => Amount[],
 ): IndexedEvent {
   const perLeg = (value: number | readonly number[]) =>
-    Float64Array.from({ length: legs }, (_, leg) => onLeg(value, leg))
+    typeof value === 'number' ? new Float64Array(legs).fill(value) : new Float64Array(value)
   // A fix that needs what nothing provides can never be done.
   const possible = event.fixes.filter(({ needs }) => needs.every((id) => functionAt.has(id)))
   const keys = [...new Set(possible.map(techniqueKey))]

@@ -29,6 +29,7 @@ export function anneal(state: PackState, numbers: Stream, steps: number, outCost
     const withinH = costs.diggingH + costs.carryH
     return { withinH, out: state.outCount, hardH: withinH + costs.outH }
   }
+  state.mark()
   let now = costNow()
   let [least, best] = [now.hardH, state.kept()]
   for (let step = 0; step < steps; step++) {
@@ -51,6 +52,7 @@ export function anneal(state: PackState, numbers: Stream, steps: number, outCost
       const moreH = after.withinH - now.withinH + (after.out - now.out) * outH
       if (moreH <= 0 || numbers.next() < Math.exp(-moreH / heat)) {
         now = after
+        state.mark()
         if (now.hardH < least) [least, best] = [now.hardH, state.kept()]
         continue
       }
@@ -58,6 +60,7 @@ export function anneal(state: PackState, numbers: Stream, steps: number, outCost
     if (isSwap) state.take(other)
     state.put(piece, from, rank)
     if (isSwap) state.put(other, to, otherRank)
+    state.back()
   }
   state.restore(best)
 }

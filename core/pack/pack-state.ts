@@ -1,5 +1,5 @@
 import { roomMl, type Opening } from '../bike'
-import { nth, numberAt } from '../validation'
+import { defined, nth, numberAt } from '../validation'
 import { cureGrams, curesOf, type Cure } from './cures'
 import { misfitOf, roundingMl } from './goes-in'
 import { heightOf } from './height'
@@ -39,9 +39,15 @@ export class PackState {
   readonly placeOf: Float64Array
   private readonly room: Float64Array
   private readonly fitsBy: readonly (readonly boolean[])[]
+  /** What each place weighs by itself, how high it is, and what it takes to open it and to lift one piece there, h. */
+  private readonly bagG: Float64Array
+  private readonly height: Float64Array
   private readonly reachH: Float64Array
   private readonly digH: Float64Array
   private readonly unwrapH: number
+  /** All that follows from where pieces lie, in one row so that it is kept and brought back in one go; and as it was marked. */
+  private readonly settled: Float64Array
+  private readonly marked: Float64Array
   /** How many lie above each piece. */
   private readonly rank: Float64Array
   private readonly access: Float64Array
@@ -52,11 +58,15 @@ export class PackState {
   private readonly cureG: Float64Array
   /** Whether it has to be unwrapped there, in the same order. */
   private readonly isCured: Float64Array
+  private readonly massG: Float64Array
+  private readonly volumeMl: Float64Array
   private readonly isSharp: Uint8Array
   /** The piece that each rides on; itself where it lies by itself. */
   private readonly rides: Float64Array
-  private readonly deepest: Float64Array
+  /** The places that a work opens, what it wants there, and how deep that lies; used again for the next work. */
+  private readonly opened: Float64Array
   private readonly wantedThere: Float64Array
+  private readonly deepest: Float64Array
   /** The last work that each piece was counted for. */
   private readonly wantedBy: Float64Array
   /** Places and works of which something has changed since they were last settled. */
@@ -87,6 +97,8 @@ export class PackState {
     this.fitsBy = pieces.map((piece) =>
       places.map((place, c) => misfitOf(piece, place, numberAt(this.room, c)) === undefined),
     )
+    this.bagG = Float64Array.from(places, ({ massG }) => massG)
+    this.height = Float64Array.from(places, ({ place }) => heightOf[place])
     this.reachH = Float64Array.from(places, ({ reachMin }) => reachMin / 60)
     this.digH = Float64Array.from(places, ({ opening }) => (dugFor[opening] * packing.dig) / 3600)
     this.unwrapH = packing.unwrap / 60
@@ -103,22 +115,30 @@ export class PackState {
     )
     this.cureG = Float64Array.from(each, gramsOf)
     this.isCured = Float64Array.from(each, (needed) => Number(isUndone(needed)))
+    this.massG = Float64Array.from(pieces, ({ massG }) => massG)
+    this.volumeMl = Float64Array.from(pieces, ({ volumeMl }) => volumeMl)
     this.isSharp = Uint8Array.from(pieces, ({ handling }) => Number(handling.includes('sharp')))
-    this.rank = new Float64Array(pieces.length)
-    this.access = new Float64Array(pieces.length)
-    this.isWrapped = new Float64Array(pieces.length)
-    this.rides = Float64Array.from(pieces, (_, p) => p)
-    this.deepest = new Float64Array(places.length)
+    this.settled = new Float64Array(4 * pieces.length + works.length + 2 * places.length)
+    this.marked = new Float64Array(this.settled.length)
+    let taken = 0
+    const row = (length: number) => this.settled.subarray(taken, (taken += length))
+    this.rank = row(pieces.length)
+    this.access = row(pieces.length)
+    this.isWrapped = row(pieces.length)
+    this.rides = row(pieces.length)
+    pieces.forEach((_, p) => (this.rides[p] = p))
+    this.workHours = row(works.length)
+    this.curesIn = row(places.length)
+    this.highIn = row(places.length)
+    this.opened = new Float64Array(places.length)
     this.wantedThere = new Float64Array(places.length)
+    this.deepest = new Float64Array(places.length)
     this.wantedBy = new Float64Array(pieces.length).fill(-1)
     this.isStale = new Uint8Array(places.length).fill(1)
     this.isWorkStale = new Uint8Array(works.length).fill(1)
     this.worksOf = pieces.map((_, piece) =>
       works.flatMap(({ wants }, w) => (wants.some((any) => any.includes(piece)) ? [w] : [])),
     )
-    this.workHours = new Float64Array(works.length)
-    this.curesIn = new Float64Array(places.length)
-    this.highIn = new Float64Array(places.length)
     this.timesOf = Float64Array.from(works, ({ times, wants }) =>
       wants.some(([first]) => first !== undefined && nth(pieces, first).handling.includes('in a hurry'))
         ? times * packing.hurry
@@ -142,17 +162,21 @@ export class PackState {
     })
   }
 
+  private within(place: number): number[] {
+    return defined(this.inPlaces[place])
+  }
+
   /** What lies in a place, or did, is another; so is what is done with a piece. */
   private touch(piece: number, place: number): void {
     this.isStale[place] = 1
-    for (const work of nth(this.worksOf, piece)) this.isWorkStale[work] = 1
+    this.staleWorksOf(piece)
   }
 
   /** Puts a piece where it may be by its shape; whether all of it then has room is `hasRoom`. @param rank where from the opening */
   put(piece: number, place: number, rank: number): void {
     this.take(piece)
     if (place < 0) return
-    nth(this.inPlaces, place).splice(rank, 0, piece)
+    this.within(place).splice(rank, 0, piece)
     this.placeOf[piece] = place
     this.touch(piece, place)
   }
@@ -161,7 +185,7 @@ export class PackState {
   take(piece: number): void {
     const before = numberAt(this.placeOf, piece)
     if (before < 0) return
-    const within = nth(this.inPlaces, before)
+    const within = this.within(before)
     within.splice(within.indexOf(piece), 1)
     this.placeOf[piece] = -1
     this.touch(piece, before)
@@ -170,12 +194,12 @@ export class PackState {
   /** Where a piece lies, counted from the opening. */
   rankOf = (piece: number): number => {
     const place = numberAt(this.placeOf, piece)
-    return place < 0 ? 0 : nth(this.inPlaces, place).indexOf(piece)
+    return place < 0 ? 0 : this.within(place).indexOf(piece)
   }
 
   /** Where a piece is put among those of a place: before all that are wanted less often. */
   rankFor(piece: number, place: number): number {
-    const within = nth(this.inPlaces, place)
+    const within = this.within(place)
     const times = numberAt(this.wantedTimes, piece)
     const at = within.findIndex((other) => numberAt(this.wantedTimes, other) < times)
     return at < 0 ? within.length : at
@@ -198,8 +222,7 @@ export class PackState {
   usedMl(place: number): number {
     this.settleRides(place)
     let used = 0
-    for (const piece of nth(this.inPlaces, place))
-      if (numberAt(this.rides, piece) === piece) used += nth(this.problem.pieces, piece).volumeMl
+    for (const piece of this.within(place)) if (this.rides[piece] === piece) used += numberAt(this.volumeMl, piece)
     return used
   }
 
@@ -220,56 +243,59 @@ export class PackState {
     return curesOf(nth(pieces, piece), nth(places, place), this.isAnySharpIn(place))
   }
 
-  private readonly isAnySharpIn = (place: number) =>
-    nth(this.inPlaces, place).some((piece) => this.isSharp[piece] === 1)
+  private readonly isAnySharpIn = (place: number) => this.within(place).some((piece) => this.isSharp[piece] === 1)
 
   /** What is wound on something in a place, or lies in it, does so. */
   private settleRides(place: number): void {
-    const within = nth(this.inPlaces, place)
-    for (const piece of within) {
-      const hosts = nth(this.hostsOf, piece)
-      if (hosts.length > 0) this.rides[piece] = hosts.find((host) => numberAt(this.placeOf, host) === place) ?? piece
+    for (const piece of this.within(place)) {
+      const hosts = defined(this.hostsOf[piece])
+      if (hosts.length === 0) continue
+      const host = hosts.find((other) => numberAt(this.placeOf, other) === place) ?? piece
+      if (this.rides[piece] === host) continue
+      this.rides[piece] = host
+      this.staleWorksOf(piece)
     }
   }
 
   /** Where everything is, and what it takes to get at each piece, for the places of which something has changed. */
   private settle(): void {
-    const { pieces, places } = this.problem
-    for (let place = 0; place < places.length; place++) {
+    const count = this.isStale.length
+    for (let place = 0; place < count; place++) {
       if (this.isStale[place] === 0) continue
       this.isStale[place] = 0
       this.settleRides(place)
-      const within = nth(this.inPlaces, place)
-      const height = heightOf[nth(places, place).place]
+      const within = this.within(place)
       const beside = Number(this.isAnySharpIn(place))
-      let [curesG, highG, above] = [0, 0, 0]
+      let [curesG, massG, above] = [0, 0, 0]
       for (const piece of within) {
-        highG += nth(pieces, piece).massG * height
+        massG += numberAt(this.massG, piece)
         if (numberAt(this.rides, piece) !== piece) continue
-        const at = (piece * places.length + place) * 2 + beside
+        const at = (piece * count + place) * 2 + beside
         curesG += numberAt(this.cureG, at)
-        this.isWrapped[piece] = numberAt(this.isCured, at)
-        this.rank[piece] = above++
-        this.reach(piece, place)
+        this.lie(piece, place, above++, numberAt(this.isCured, at))
       }
       for (const piece of within) {
         const host = numberAt(this.rides, piece)
         if (host === piece) continue
-        this.isWrapped[piece] = numberAt(this.isWrapped, host)
-        this.rank[piece] = numberAt(this.rank, host)
-        this.reach(piece, place)
+        this.lie(piece, place, numberAt(this.rank, host), numberAt(this.isWrapped, host))
       }
       this.curesIn[place] = curesG
-      this.highIn[place] = highG
+      this.highIn[place] = massG * numberAt(this.height, place)
     }
   }
 
-  private reach(piece: number, place: number): void {
-    this.access[piece] =
-      numberAt(this.reachH, place) +
-      numberAt(this.digH, place) * numberAt(this.rank, piece) +
-      this.unwrapH * numberAt(this.isWrapped, piece)
-    for (const work of nth(this.worksOf, piece)) this.isWorkStale[work] = 1
+  /** A piece lies under so many others, wrapped or not: where that is as before, so is what it takes to get at it. */
+  private lie(piece: number, place: number, rank: number, isWrapped: number): void {
+    const access = numberAt(this.reachH, place) + numberAt(this.digH, place) * rank + this.unwrapH * isWrapped
+    if (this.access[piece] === access && this.rank[piece] === rank && this.isWrapped[piece] === isWrapped) return
+    this.access[piece] = access
+    this.rank[piece] = rank
+    this.isWrapped[piece] = isWrapped
+    this.staleWorksOf(piece)
+  }
+
+  private staleWorksOf(piece: number): void {
+    for (const work of defined(this.worksOf[piece])) this.isWorkStale[work] = 1
   }
 
   /** Of the pieces that would do for a want, the one that is nearest to hand; −1 where all are out. */
@@ -286,12 +312,20 @@ export class PackState {
     return nearest
   }
 
+  /** What works take of which something has changed. */
+  private settleWorks(): void {
+    for (let work = 0; work < this.isWorkStale.length; work++) {
+      if (this.isWorkStale[work] === 0) continue
+      this.isWorkStale[work] = 0
+      this.workHours[work] = this.workH(work)
+    }
+  }
+
   /** To do a work once: each place it wants something of is reached for, and what lies above the deepest of that is taken out. */
   private workH(work: number): number {
-    this.deepest.fill(-1)
-    this.wantedThere.fill(0)
     this.work++
     let hours = 0
+    let opened = 0
     for (let want = numberAt(this.workBegins, work); want < numberAt(this.workBegins, work + 1); want++) {
       const piece = this.nearestOf(want)
       if (piece < 0) continue
@@ -301,13 +335,21 @@ export class PackState {
       this.wantedBy[host] = this.work
       const place = numberAt(this.placeOf, piece)
       hours += this.unwrapH * numberAt(this.isWrapped, piece)
-      this.wantedThere[place] = numberAt(this.wantedThere, place) + 1
-      this.deepest[place] = Math.max(numberAt(this.deepest, place), numberAt(this.rank, piece))
+      const rank = numberAt(this.rank, piece)
+      let at = 0
+      while (at < opened && this.opened[at] !== place) at++
+      if (at === opened) {
+        this.opened[opened++] = place
+        this.wantedThere[at] = 1
+        this.deepest[at] = rank
+      } else {
+        this.wantedThere[at] = numberAt(this.wantedThere, at) + 1
+        this.deepest[at] = Math.max(numberAt(this.deepest, at), rank)
+      }
     }
-    for (let place = 0; place < this.deepest.length; place++) {
-      const deepest = numberAt(this.deepest, place)
-      if (deepest < 0) continue
-      const above = deepest + 1 - numberAt(this.wantedThere, place)
+    for (let at = 0; at < opened; at++) {
+      const place = numberAt(this.opened, at)
+      const above = numberAt(this.deepest, at) + 1 - numberAt(this.wantedThere, at)
       hours += numberAt(this.reachH, place) + numberAt(this.digH, place) * above
     }
     return hours
@@ -327,21 +369,16 @@ export class PackState {
   }
 
   get costs(): PackCosts {
-    const { places, works, hoursPerGram, packing } = this.problem
+    const { hoursPerGram, packing } = this.problem
     this.settle()
+    this.settleWorks()
     let [diggingH, curesG, bagsG, highG, out] = [0, 0, 0, 0, 0]
-    for (let w = 0; w < works.length; w++) {
-      if (this.isWorkStale[w] === 1) {
-        this.isWorkStale[w] = 0
-        this.workHours[w] = this.workH(w)
-      }
-      diggingH += numberAt(this.timesOf, w) * numberAt(this.workHours, w)
-    }
-    for (let place = 0; place < places.length; place++) {
-      if (nth(this.inPlaces, place).length === 0) continue
+    for (let w = 0; w < this.timesOf.length; w++) diggingH += numberAt(this.timesOf, w) * numberAt(this.workHours, w)
+    for (let place = 0; place < this.inPlaces.length; place++) {
+      if (this.within(place).length === 0) continue
       curesG += numberAt(this.curesIn, place)
       highG += numberAt(this.highIn, place)
-      bagsG += nth(places, place).massG
+      bagsG += numberAt(this.bagG, place)
     }
     for (let piece = 0; piece < this.placeOf.length; piece++)
       if (numberAt(this.placeOf, piece) < 0) out += outH + numberAt(this.wantedTimes, piece)
@@ -352,6 +389,20 @@ export class PackState {
       carryH: (curesG + bagsG + packing.high * highG) * hoursPerGram,
       outH: out,
     }
+  }
+
+  /** Keeps what is worked out of pieces as they lie now. */
+  mark(): void {
+    this.settle()
+    this.settleWorks()
+    this.marked.set(this.settled)
+  }
+
+  /** Brings that back, for pieces that lie again as they did then. */
+  back(): void {
+    this.settled.set(this.marked)
+    this.isStale.fill(0)
+    this.isWorkStale.fill(0)
   }
 
   /** How many pieces go in nowhere. */

@@ -148,11 +148,13 @@ function relocate(state: PackState, piece: number, now: number): number {
   const from = numberAt(state.placeOf, piece)
   const rank = state.rankOf(piece)
   let [best, least] = [from, now]
+  state.mark()
   for (let to = 0; to < state.problem.places.length; to++) {
     if (!shift(state, piece, to)) continue
     const cost = state.costH
     if (cost < least - noticedH) [best, least] = [to, cost]
     state.put(piece, from, rank)
+    state.back()
   }
   if (best !== from) shift(state, piece, best)
   return least

@@ -53,11 +53,11 @@ export class Fetching {
   private opened = 0
   /** For each item, how many more bags would be opened with other holders of it; until anything wanted with it is moved. */
   private readonly seen: readonly Map<number, number>[]
-  /** Who holds what is wanted, and what is still wanted; used again for the next work. */
+  /** Who holds what is wanted, what is still wanted, and how much of it each rider has; used again for the next work. */
   private readonly found: Int32Array
   private readonly left: Int32Array
+  private readonly inBags: Int32Array
   private readonly fetchH: number
-  private readonly riders: number
 
   /** @param carried for each rider, how many of each item */
   constructor(
@@ -68,7 +68,6 @@ export class Fetching {
       riders.reduce((mask, rider, r) => (rider.bike === bike ? mask | (1 << r) : mask), 0),
     )
     this.fetchH = fetchH
-    this.riders = riders.length
     this.holders = Int32Array.from(items, (_, item) =>
       carried.reduce((mask, counts, r) => (nth(counts, item) > 0 ? mask | (1 << r) : mask), 0),
     )
@@ -95,6 +94,7 @@ export class Fetching {
     const most = Math.max(0, ...this.works.map(({ wants }) => wants.length))
     this.found = new Int32Array(most)
     this.left = new Int32Array(most)
+    this.inBags = new Int32Array(riders.length)
     this.openedFor = Float64Array.from(this.works, (work) => this.bagsOpened(work))
     for (const bags of this.openedFor) this.opened += bags
   }
@@ -112,12 +112,15 @@ export class Fetching {
   hand({ item, holders }: Holding): void {
     if (holders === this.holders[item]) return
     this.holders[item] = holders
-    for (const number of nth(this.worksOf, item)) {
-      const bags = this.bagsOpened(nth(this.works, number))
+    for (const number of defined(this.worksOf[item])) {
+      const bags = this.bagsOpened(defined(this.works[number]))
       this.opened += bags - numberAt(this.openedFor, number)
       this.openedFor[number] = bags
     }
-    for (const other of nth(this.near, item)) nth(this.seen, other).clear()
+    for (const other of defined(this.near[item])) {
+      const seen = defined(this.seen[other])
+      if (seen.size > 0) seen.clear()
+    }
   }
 
   /** The hours if others were to carry some items, each named once. */
@@ -134,7 +137,7 @@ export class Fetching {
 
   private moreWithOne(holding: Holding): number {
     if (holding.holders === this.holders[holding.item]) return 0
-    return entry(nth(this.seen, holding.item), holding.holders, () => this.moreWith([holding]))
+    return entry(defined(this.seen[holding.item]), holding.holders, () => this.moreWith([holding]))
   }
 
   private moreWith(holdings: readonly Holding[]): number {
@@ -182,16 +185,19 @@ export class Fetching {
 
   /** @param wanted how many pieces are lacking */
   private fewestBags(wanted: number): number {
-    const { left } = this
+    const { left, inBags } = this
     let lacking = wanted
     let bags = 0
     for (; lacking > 0; bags++) {
+      inBags.fill(0)
       let [best, most] = [0, 0]
-      for (let rider = 0; rider < this.riders; rider++) {
-        let inBag = 0
-        for (let i = 0; i < lacking; i++) inBag += ((left[i] ?? 0) >> rider) & 1
-        if (inBag > most) [best, most] = [rider, inBag]
-      }
+      for (let i = 0; i < lacking; i++)
+        for (let holders = left[i] ?? 0; holders !== 0; holders &= holders - 1) {
+          const rider = 31 - Math.clz32(holders & -holders)
+          const inBag = (inBags[rider] ?? 0) + 1
+          inBags[rider] = inBag
+          if (inBag > most || (inBag === most && rider < best)) [best, most] = [rider, inBag]
+        }
       let kept = 0
       for (let i = 0; i < lacking; i++) {
         const holders = left[i] ?? 0

@@ -34,9 +34,14 @@ const mostRounds = 400
  * @param onRound told again and again while the search goes on
  */
 export function bestSplit(problem: SplitProblem, onRound: () => void = () => undefined): SplitState {
+  if (!everParts(problem)) {
+    const together = annealed(problem)
+    improve(together, onRound)
+    return together
+  }
   const near = condensed(problem)
   let best: SplitState | undefined
-  for (const start of everParts(problem) ? startsApart(near) : [annealed(near)]) {
+  for (const start of startsApart(near)) {
     improve(start, onRound)
     if (!best || start.costs.costH < best.costs.costH - slackH) best = start
   }
@@ -59,11 +64,14 @@ function condensed(problem: SplitProblem): SplitProblem {
   }
 }
 
-/** The kit of a crew that stays together, handed about until it is handed over least and weighs evenly. */
+/**
+ * The kit of a crew that stays together, handed about until it is handed over least and weighs evenly: what fails costs the
+ * same whoever carries what.
+ */
 function annealed(problem: SplitProblem): SplitState {
-  const state = place(problem)
+  const state = place({ ...problem, companies: [] })
   anneal(state)
-  return state
+  return new SplitState(problem, state.carried)
 }
 
 /** Where a search begins for a crew that is ever apart. */

@@ -1,6 +1,6 @@
 import { loadOf, massOf } from '../ledger'
 import type { Change } from '../promise'
-import { nth, numberAt } from '../validation'
+import { defined, nth, numberAt } from '../validation'
 import { Fetching, type Holding } from './fetching'
 import type { KitProblem } from '../search'
 import { LostHours } from './lost-hours'
@@ -225,7 +225,12 @@ export class SplitState {
 
   /** Hands a piece over where nobody is ever apart: it changes nothing but what it costs who carries what. */
   hand(item: number, from: number, to: number): void {
-    this.place([{ item, from, to }])
+    this.give(from, item, -1)
+    this.give(to, item, 1)
+    const holders = this.fetching.holdersOf(item) | (1 << to)
+    const isLeft = defined(defined(this.carried[from])[item]) > 0
+    this.fetching.hand({ item, holders: isLeft ? holders : holders & ~(1 << from) })
+    this.placedH = undefined
   }
 
   /** Hours that shifts spare of carrying, of handing over, and of who carries what. */
@@ -286,7 +291,7 @@ export class SplitState {
       if (!holding) holdings.push((holding = { item, holders: this.fetching.holdersOf(item) }))
       for (const rider of [from, to]) {
         if (rider === null) continue
-        const isCarried = nth(nth(this.carried, rider), item) > 0
+        const isCarried = defined(defined(this.carried[rider])[item]) > 0
         holding.holders = isCarried ? holding.holders | (1 << rider) : holding.holders & ~(1 << rider)
       }
     }
@@ -309,10 +314,10 @@ export class SplitState {
   }
 
   private give(rider: number, item: number, by: number): void {
-    const { massG, volumeMl } = nth(this.problem.items, item)
-    const counts = nth(this.carried, rider)
-    counts[item] = nth(counts, item) + by
-    this.inAll[item] = nth(this.inAll, item) + by
+    const { massG, volumeMl } = defined(this.problem.items[item])
+    const counts = defined(this.carried[rider])
+    counts[item] = defined(counts[item]) + by
+    this.inAll[item] = defined(this.inAll[item]) + by
     this.loadsG[rider] = numberAt(this.loadsG, rider) + by * massG
     this.loadsMl[rider] = numberAt(this.loadsMl, rider) + by * volumeMl
   }
@@ -321,7 +326,7 @@ export class SplitState {
     const { riders, unevenHoursPerGram, budgetG, budgetMoney } = this.problem
     let [overG, overMl] = [0, 0]
     for (let r = 0; r < riders.length; r++) {
-      const { mostG, mostMl } = nth(riders, r)
+      const { mostG, mostMl } = defined(riders[r])
       overG += Math.max(0, numberAt(this.loadsG, r) - mostG)
       overMl += Math.max(0, numberAt(this.loadsMl, r) - mostMl)
     }

@@ -27,6 +27,7 @@ import { ledgerOfTrip } from '#core/trip-ledger'
 import { nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 import { costOfPacking } from '../every-packing'
+import { seeded } from '../seeded'
 import { tinyPacking } from '../tiny-packings'
 
 const bag = (id: string, change: Partial<Storage> = {}): Storage =>
@@ -191,6 +192,34 @@ describe('what a packing costs', () => {
         if (expected !== undefined) expect(state.costH).toBeCloseTo(expected, 9)
         state.restore(kept)
         expect(state.costH).toBeCloseTo(costOfPacking(tiny, state.inPlaces) ?? NaN, 9)
+      }
+    }
+  })
+  it('is as it was marked once pieces lie again as they did', () => {
+    for (let seed = 0; seed < 60; seed++) {
+      const problem = tinyPacking(7000 + seed, 6, 3)
+      const next = seeded(seed)
+      const whole = (below: number) => Math.floor(next() * below)
+      const state = new PackState(problem)
+      for (let step = 0; step < 20; step++) {
+        state.mark()
+        const [piece, other] = [whole(6), whole(6)]
+        const before = state.kept()
+        const costs = state.costs
+        for (const moved of [piece, other]) state.put(moved, whole(3), 0)
+        const anew = new PackState(problem)
+        anew.restore(state.kept())
+        expect(state.costH).toBeCloseTo(anew.costH, 9)
+        if (next() < 0.4) continue
+        for (const moved of [piece, other]) state.take(moved)
+        before.forEach((within, place) =>
+          within.forEach((moved, rank) => {
+            if (moved === piece || moved === other) state.put(moved, place, rank)
+          }),
+        )
+        expect(state.kept()).toEqual(before)
+        state.back()
+        expect(state.costs).toEqual(costs)
       }
     }
   })
