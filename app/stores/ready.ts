@@ -1,4 +1,4 @@
-import { dueDay, evening, standingOn, taskOf, type ReadyTask, type Standing } from '#core/ready'
+import { dueDay, evening, isForTheRoad, ownTasks, standingOn, taskOf, type ReadyTask, type Standing } from '#core/ready'
 import { getLocalTimeZone, today } from '@internationalized/date'
 import { watchDebounced } from '@vueuse/core'
 import { defineStore } from 'pinia'
@@ -37,9 +37,13 @@ export const useReady = defineStore('ready', () => {
   /** What the tasks were weighed by last. */
   let weighedBy = ''
 
-  /** What was ticked or put off stands so at once; the list is made anew a moment later. */
+  /** What riders put on the list themselves stands there at once; the rest is made anew a moment later. */
+  const listed = computed<readonly ReadyTask[]>(() =>
+    list.value ? [...list.value.tasks.filter(({ about }) => about.kind !== 'own'), ...ownTasks(store.openTrip)] : [],
+  )
+  /** So does what was ticked or put off. */
   const tasks = computed<readonly SeenTask[]>(() =>
-    (list.value?.tasks ?? []).map((task) => {
+    listed.value.map((task) => {
       const { state, on, by } = taskOf(store.openTrip, task.about)
       const who = task.isAnybodys && store.openTrip.crew.some(({ id }) => id === by) ? by : task.who
       const now = { ...task, state, on, who }
@@ -107,13 +111,14 @@ export const useReady = defineStore('ready', () => {
     const now = kit.chosenForNow
     const found = list.value
     if (!now?.kit || !found) return
-    const by = [now.built.number, now.kit.counts, found.tasks.map(({ key }) => key)]
+    const counting = found.tasks.filter(({ about }) => isForTheRoad(about))
+    const by = [now.built.number, now.kit.counts, counting.map(({ key }) => key)]
     if (JSON.stringify(by) === weighedBy) return
     weighedBy = JSON.stringify(by)
     const mine = ++weighed
     isWeighing.value = true
     const next = new Map<string, number>()
-    await kit.findTaskWorths(store.openTrip, found.tasks, (worth) => {
+    await kit.findTaskWorths(store.openTrip, counting, (worth) => {
       if (mine !== weighed) return
       next.set(worth.key, worth.undoneH)
       undoneH.value = new Map([...undoneH.value, [worth.key, worth.undoneH]])

@@ -76,6 +76,44 @@ export function taskList(
   return new ListMaker(trip, withPlanning(given, trip.dials.planning), survey, carried, book).make()
 }
 
+/** What riders have put on the list themselves. */
+export const ownTasks = (trip: Pick<Trip, 'crew' | 'ride' | 'home'>): ReadyTask[] =>
+  trip.home.tasks.map((own) =>
+    readyTask(trip, { kind: 'own', taskId: own.id }, own, { minutes: own.minutes, lastDay: eveOf(trip) }),
+  )
+
+/** The day on which a ride begins; null where nobody knows. */
+const departureOf = ({ ride }: Pick<Trip, 'ride'>): string | null => ride.start?.slice(0, 10) ?? null
+
+/** The last evening before it. */
+function eveOf(trip: Pick<Trip, 'ride'>): string | null {
+  const departure = departureOf(trip)
+  return departure && daysAfter(departure, -1)
+}
+
+/** What a kind of task says of itself; the rider whom it is nearest to does it where nobody else is set. */
+type KnownOfTask = Pick<ReadyTask, 'minutes' | 'lastDay'> & Partial<ReadyTask> & { readonly nearest?: string | null }
+
+function readyTask(
+  trip: Pick<Trip, 'crew' | 'ride'>,
+  about: TaskAbout,
+  { state, on, by }: Task,
+  { nearest = null, ...known }: KnownOfTask,
+): ReadyTask {
+  return {
+    key: taskKey(about),
+    about,
+    state,
+    on,
+    who: trip.crew.some(({ id }) => id === by) ? by : nearest,
+    isAnybodys: true,
+    deadline: eveOf(trip),
+    firstDay: null,
+    pieces: null,
+    ...known,
+  }
+}
+
 class ListMaker {
   private readonly departure: string | null
   /** The last evening before the ride. */
@@ -89,8 +127,8 @@ class ListMaker {
     private readonly carried: Readonly<Record<string, number>>,
     private readonly book: OpeningCache,
   ) {
-    this.departure = trip.ride.start?.slice(0, 10) ?? null
-    this.eve = this.departure && daysAfter(this.departure, -1)
+    this.departure = departureOf(trip)
+    this.eve = eveOf(trip)
     this.isWorking = workingDays(trip.home.country ?? trip.ride.country, book)
   }
 
@@ -106,30 +144,12 @@ class ListMaker {
         minutes: this.reference.errands.papers.minutes,
         lastDay: this.eve,
       }),
-      ...this.trip.home.tasks.map((own) =>
-        this.task({ kind: 'own', taskId: own.id }, own, { minutes: own.minutes, lastDay: this.eve }),
-      ),
+      ...ownTasks(this.trip),
     ]
   }
 
-  private task(
-    about: TaskAbout,
-    { state, on, by }: Task,
-    known: Pick<ReadyTask, 'minutes' | 'lastDay'> & Partial<ReadyTask> & { readonly nearest?: string | null },
-  ): ReadyTask {
-    const { nearest = null, ...rest } = known
-    return {
-      key: taskKey(about),
-      about,
-      state,
-      on,
-      who: this.trip.crew.some(({ id }) => id === by) ? by : nearest,
-      isAnybodys: true,
-      deadline: this.eve,
-      firstDay: null,
-      pieces: null,
-      ...rest,
-    }
+  private task(about: TaskAbout, planned: Task, known: KnownOfTask): ReadyTask {
+    return readyTask(this.trip, about, planned, known)
   }
 
   private daysBefore(days: number | null): string | null {

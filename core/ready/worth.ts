@@ -24,8 +24,8 @@ export interface ReadyPromise {
   readonly asItStandsH: number
 }
 
-/** What hangs on no task of these kinds on the road. */
-const isForTheRoad = ({ kind }: TaskAbout) => kind !== 'papers' && kind !== 'own'
+/** On no task of the other kinds does anything hang on the road. */
+export const isForTheRoad = ({ kind }: TaskAbout) => kind !== 'papers' && kind !== 'own'
 
 /** A plan and its kit, for which tasks are weighed. */
 class KitOfPlan {

@@ -22,6 +22,7 @@ function put(part: Partial<OwnTask>) {
     <label class="block text-sm text-soft"
       >What is to be done
       <TypedField
+        :id="`own-${own.id}`"
         class="field mt-1 text-ink"
         :model-value="own.name"
         :maxlength="longestName"
@@ -31,7 +32,7 @@ function put(part: Partial<OwnTask>) {
     <MeasureField
       label="It takes"
       :model-value="own.minutes / 60"
-      amount="time"
+      amount="minutes"
       :most="1000 / 60"
       @update:model-value="$event !== null && put({ minutes: $event * 60 })"
     />

@@ -3,6 +3,7 @@ import { NuxtLink } from '#components'
 import { catalogue } from '#catalogue'
 import { checkValues, errandValues, jobValues, sendingValues, trialValues, type PlanningKind } from '#core/reference'
 import { trialOf } from '#core/checks'
+import { isForTheRoad } from '#core/ready'
 import { calendarDayInWords, hoursInWords, type TaskAdvice } from '#wording'
 import { Wrench } from '@lucide/vue'
 import { computed } from 'vue'
@@ -83,7 +84,7 @@ const when = computed(() => {
     return firstDay === lastDay
       ? `On ${calendarDayInWords(lastDay)}.`
       : `${by}, and not before ${calendarDayInWords(firstDay)}.`
-  return `${by}, so that there is time for what it shows.`
+  return task.kind === 'check' || task.kind === 'try' ? `${by}, so that there is time for what it shows.` : `${by}.`
 })
 const isTooLate = computed(() => props.task.standing === 'too late')
 const choose = (event: Event) => (event.target as HTMLSelectElement).value || null
@@ -97,7 +98,7 @@ const choose = (event: Event) => (event.target as HTMLSelectElement).value || nu
     </p>
     <p v-if="advice.caution" class="max-w-prose text-soft">{{ advice.caution }}</p>
     <p class="max-w-prose text-soft">
-      {{ when }} <template v-if="about.kind !== 'papers' && about.kind !== 'own'">{{ undone }}</template>
+      {{ when }} <template v-if="isForTheRoad(about)">{{ undone }}</template>
     </p>
     <p v-if="isTooLate" class="text-madder">
       It would come too late to be of use. Choose an earlier day, or leave it undone so that the promise knows.

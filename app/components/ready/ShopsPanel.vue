@@ -4,6 +4,7 @@ import { holidayCountries } from '#core/ride'
 import { cutTo } from '#core/validation'
 import { Plus, Trash2 } from '@lucide/vue'
 import { computed } from 'vue'
+import { focusName } from '../../composables/focusName'
 import { useReadyEdits } from '../../composables/useReadyEdits'
 import { useTripStore } from '../../stores/trip'
 import MeasureField from '../common/MeasureField.vue'
@@ -20,7 +21,11 @@ const countries = [...holidayCountries]
   .map((code) => ({ code, name: names.of(code.toUpperCase()) ?? code }))
   .sort((a, b) => a.name.localeCompare(b.name))
 
-const add = () => putShop(shopSchema.parse({ id: newId(), name: `Shop ${home.value.shops.length + 1}` }))
+function add() {
+  const id = newId()
+  putShop(shopSchema.parse({ id, name: `Shop ${home.value.shops.length + 1}` }))
+  void focusName(`shop-${id}`)
+}
 function put(shop: Shop, part: Partial<Shop>) {
   const next = shopSchema.safeParse({ ...shop, ...part })
   if (next.success) putShop(next.data)
@@ -57,6 +62,7 @@ const setCountry = (event: Event) =>
         <label class="block text-sm text-soft"
           >Name
           <TypedField
+            :id="`shop-${shop.id}`"
             class="field mt-1 text-ink"
             :model-value="shop.name"
             :maxlength="longestName"

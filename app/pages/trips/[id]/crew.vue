@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Plus } from '@lucide/vue'
 import { navigateTo, useRoute } from '#imports'
-import { computed, nextTick } from 'vue'
+import { computed } from 'vue'
 import HandsMatrix from '../../../components/crew/HandsMatrix.vue'
 import LoadLine from '../../../components/crew/LoadLine.vue'
 import PracticeList from '../../../components/crew/PracticeList.vue'
@@ -9,6 +9,7 @@ import RiderCard from '../../../components/crew/RiderCard.vue'
 import TogetherPanel from '../../../components/crew/TogetherPanel.vue'
 import PeoplePanel from '../../../components/sharing/PeoplePanel.vue'
 import RoomNames from '../../../components/frame/RoomNames.vue'
+import { focusName } from '../../../composables/focusName'
 import { useRiders } from '../../../composables/useRiders'
 import { usePractice } from '../../../stores/practice'
 import { useTripStore } from '../../../stores/trip'
@@ -33,10 +34,7 @@ const go = (id: RoomId) => navigateTo({ path: `/trips/${store.id}/crew`, query: 
 async function addAndName() {
   const id = add()
   if (room.value !== 'riders') await go('riders')
-  await nextTick()
-  const field = document.querySelector<HTMLInputElement>(`#rider-${id}`)
-  field?.focus()
-  field?.select()
+  await focusName(`rider-${id}`)
 }
 </script>
 

@@ -14,6 +14,7 @@ import FilePicker from '../../../components/common/FilePicker.vue'
 import ReadyRow from '../../../components/ready/ReadyRow.vue'
 import ShopsPanel from '../../../components/ready/ShopsPanel.vue'
 import TonightPanel from '../../../components/ready/TonightPanel.vue'
+import { focusName } from '../../../composables/focusName'
 import { useReadyEdits } from '../../../composables/useReadyEdits'
 import { walkRows } from '../../../composables/walkRows'
 import { saveAs } from '../../../http/save-as'
@@ -80,7 +81,7 @@ async function addOwn() {
   edits.putOwn(ownTaskSchema.parse({ id, name: 'Something of my own' }))
   opened.value = `own ${id}`
   whose.value = ''
-  await nextTick()
+  await focusName(`own-${id}`)
 }
 function goTo(key: string) {
   whose.value = ''
