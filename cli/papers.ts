@@ -1,11 +1,10 @@
-import { writeFileSync } from 'node:fs'
 import { catalogue } from '#catalogue'
 import { papersOf } from '#core/papers'
 import { Fault } from '#core/validation'
 import { paperDocument, paperFormatSchema, sheetIds, type SheetId } from '#paper'
 import { packedKit } from './packed-kit'
 import { tripOfArgs } from './trip'
-import { parsedArgs, UsageError } from './usage'
+import { parsedArgs, UsageError, writeText } from './usage'
 
 /** The papers to carry, as one page of HTML made for paper; without an identity card, which is in no trip. */
 export function papers(args: string[]): unknown {
@@ -34,7 +33,7 @@ export function papers(args: string[]): unknown {
       identity: null,
     },
   )
-  writeFileSync(values.html, page)
+  writeText(values.html, page)
   return { html: values.html, sheets, bytes: Buffer.byteLength(page) }
 }
 

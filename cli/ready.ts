@@ -1,4 +1,3 @@
-import { writeFileSync } from 'node:fs'
 import { catalogue } from '#catalogue'
 import { indexLedger } from '#core/ledger'
 import { dueDay, evening, readyPromise, standingOn, taskList, taskWorths, writeCalendar } from '#core/ready'
@@ -8,7 +7,7 @@ import { nth } from '#core/validation'
 import { calendarDayInWords, calendarEntries, hoursInWords, standingWords, taskAdvice, taskInWords } from '#wording'
 import { rounded, table } from './text'
 import { tripOfArgs } from './trip'
-import { dayOption, numberOption, parsedArgs } from './usage'
+import { dayOption, numberOption, parsedArgs, writeText } from './usage'
 
 /** How long an evening is where nobody says, in minutes. */
 const usualEveningMin = 120
@@ -31,7 +30,7 @@ export function ready(args: string[]): unknown {
   )
   const promise = readyPromise(trip, survey, catalogue, counts, tasks)
   if (values.ics !== undefined)
-    writeFileSync(values.ics, writeCalendar(trip.name, trip.name, calendarEntries(tasks, trip, catalogue), today))
+    writeText(values.ics, writeCalendar(trip.name, trip.name, calendarEntries(tasks, trip, catalogue), today))
   const weighed = tasks.map((task) => ({
     ...task,
     undoneH: undoneH.get(task.key) ?? 0,

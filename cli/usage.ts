@@ -1,6 +1,7 @@
 import { nth, Fault } from '#core/validation'
 import { largestGpxBytes } from '#core/road'
-import { readFileSync, statSync } from 'node:fs'
+import { getLocalTimeZone, today } from '@internationalized/date'
+import { readFileSync, statSync, writeFileSync } from 'node:fs'
 import { parseArgs, type ParseArgsConfig } from 'node:util'
 import { z } from 'zod'
 
@@ -48,14 +49,25 @@ export function fileText(positionals: string[]): string {
     return readFileSync(path, 'utf8')
   } catch (error) {
     if (error instanceof Fault) throw error
-    const why = error instanceof Error && 'code' in error && error.code === 'ENOENT' ? 'no such file' : String(error)
+    const why = isMissing(error) ? 'no such file' : String(error)
     throw new Fault(path, why, 'a file that can be read')
   }
 }
 
+/** Writes what was asked for into a file. */
+export function writeText(path: string, text: string): void {
+  try {
+    writeFileSync(path, text)
+  } catch (error) {
+    throw new Fault(path, isMissing(error) ? 'no such folder' : String(error), 'a file that can be written')
+  }
+}
+
+const isMissing = (error: unknown): boolean => error instanceof Error && 'code' in error && error.code === 'ENOENT'
+
 /** A day given as "--on"; today where none is. */
 export function dayOption(text: string | undefined): string {
-  const day = text ?? new Date().toISOString().slice(0, 10)
+  const day = text ?? today(getLocalTimeZone()).toString()
   if (!z.iso.date().safeParse(day).success) throw new Fault('--on', `“${day}”`, 'a day such as 2026-05-30')
   return day
 }

@@ -407,6 +407,11 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
       /not JSON/,
     ],
     ['a number that is none', () => ['calc', 'push-out', '--km', 'far'], /--km: “far”; expected a number/],
+    [
+      'a calendar in a folder that is not there',
+      () => ['ready', sparse, '--ics', join(folder, 'none', 'ready.ics')],
+      /ready\.ics: no such folder; expected a file that can be written/,
+    ],
     ['an unknown option', () => ['solve', '--quickly'], /Unknown option/],
   ])('exits 2 on %s with a line that helps', async (_, words, message) => {
     const { status, stderr } = await run(...words())
