@@ -46,7 +46,12 @@ function eventsOf(text: string): ICAL.Component[] {
     const said = error instanceof Error ? error.message : String(error)
     throw new Fault('the calendar', `what cannot be read (${said.slice(0, 120)})`, expected)
   }
-  const calendar = new ICAL.Component(parsed as ConstructorParameters<typeof ICAL.Component>[0])
-  if (calendar.name !== 'vcalendar') throw new Fault('the calendar', `"${calendar.name}"`, expected)
-  return calendar.getAllSubcomponents('vevent')
+  // One file may hold several calendars, one after another (RFC 5545, 3.4).
+  const all = Array.isArray(parsed) && Array.isArray(parsed[0]) ? (parsed as unknown[]) : [parsed]
+  return all.flatMap((each) => {
+    const calendar = new ICAL.Component(each as ConstructorParameters<typeof ICAL.Component>[0])
+    if (calendar.name !== 'vcalendar')
+      throw new Fault('the calendar', calendar.name ? `"${calendar.name}"` : 'nothing', expected)
+    return calendar.getAllSubcomponents('vevent')
+  })
 }

@@ -119,6 +119,11 @@ describe('a calendar taken in again', () => {
     const atAnHour = text.replace('DTSTART;VALUE=DATE:20260602', 'DTSTART;TZID=Pacific/Auckland:20260609T233000')
     expect(days(atAnHour)['check fox tyres']).toBe('2026-06-09')
   })
+  it('are read of several calendars in one file, as RFC 5545 § 3.4 has them', () => {
+    const another = writeCalendar('Other', 'plan 1', [entry('own d', '2026-05-12')], '2026-05-01')
+    const both = readCalendar(text + another, 'plan 1', [...keys, 'own d'])
+    expect(Object.fromEntries(both.days)).toEqual({ ...days(text), 'own d': '2026-05-12' })
+  })
   it('counts what is of another plan, or of none, and takes no day of what was called off', () => {
     expect(readCalendar(text, 'plan 2', keys)).toEqual({ days: new Map(), others: 3 })
     expect(readCalendar(text, 'plan 1', ['own a']).others).toBe(2)
