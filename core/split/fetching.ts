@@ -1,7 +1,7 @@
 import { entry } from '../maths'
 import { KitPromise, settlingRounds } from '../promise'
 import { defined, nth, numberAt } from '../validation'
-import type { SplitProblem, Together } from './problem'
+import type { SplitProblem, CompanyOnRoad } from './problem'
 
 /** Work on a bike for which pieces are wanted, however many bags they come from. */
 export interface Work {
@@ -215,7 +215,7 @@ export class Fetching {
  * @param kit how many of each item all carry
  */
 export function worksWith(
-  { problem: { ledger, demand, providers }, bikeOf, shares }: Omit<Together, 'present'>,
+  { problem: { ledger, demand, providers }, bikeOf, shares }: Omit<CompanyOnRoad, 'present'>,
   kit: ArrayLike<number>,
 ): Work[] {
   const promise = new KitPromise(demand, kit)

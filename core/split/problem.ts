@@ -32,7 +32,7 @@ export interface SplitItem {
 }
 
 /** The failures of a trip while some of its riders are together: what they cost there, and on whose bike. */
-export interface Together {
+export interface CompanyOnRoad {
   readonly problem: KitProblem
   /** A bit for each rider who is there. */
   readonly present: number
@@ -51,7 +51,7 @@ export interface SplitProblem {
   /** All things with all that fails, as if nobody were ever apart. */
   readonly ledger: IndexedLedger
   /** Those who ride together, each company on its part of the road: all of them where nobody joins late or leaves early. */
-  readonly companies: readonly Together[]
+  readonly companies: readonly CompanyOnRoad[]
   /** For each bike that is ridden, its failures while its riders are by themselves; null where they never are. */
   readonly alone: readonly (KitProblem | null)[]
   readonly hoursPerGram: number
@@ -136,7 +136,7 @@ export function splitProblem({
     apart.map((shares, e) => (isCrew && bikes.includes(nth(struck, e)) ? shares : shares.map(() => 0)))
   const everybody = riders.map(({ id }) => id)
   const whole = { ...together, riders: everybody, there: together.apart.map((onLegs) => onLegs.map(() => 1)) }
-  const met = (companies.length > 0 ? companies : [whole]).map((company): Together => {
+  const met = (companies.length > 0 ? companies : [whole]).map((company): CompanyOnRoad => {
     const apart = apartOf(company)
     const shares = company.there.map((onLegs, e) => onLegs.map((share, leg) => share * (1 - nth(nth(apart, e), leg))))
     return {

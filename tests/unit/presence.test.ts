@@ -2,14 +2,14 @@ import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { companiesOn, legsRidden, ridesFromTo, riderSchema, turnedRound, type Rider } from '#core/crew'
 import { indexLedger, ledgerFormat, readLedger } from '#core/ledger'
-import { surveyRoad } from '#core/road'
+import { stretchSchema, surveyRoad } from '#core/road'
 import { bestKit } from '#core/search'
 import { bestSplit, splitOfTrip, splitProblem, SplitState, type CompanyLedger, type SplitInput } from '#core/split'
 import { newStop } from '#core/supply'
 import { withoutStop } from '#core/trip'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
-import { alongInWords } from '#wording'
+import { alongInWords, doubledBecause } from '#wording'
 import { base, bike, line, referenceWith, shopAt } from '../level-road'
 import { describe, expect, it } from 'vitest'
 
@@ -234,10 +234,19 @@ it('leaves nothing of a stop that is gone, and all else the very same', () => {
   expect(other.bench).toBe(demo.bench)
 })
 
+it('is why there is more of something where nobody rides apart', () => {
+  const { ride, road } = demoTrip()
+  expect(doubledBecause({ ride: { ...ride, apart: 0 }, road })).toBe('not all are there')
+  expect(doubledBecause({ ride: { ...ride, apart: 0.2 }, road })).toBe('because apart')
+  const stretches = [stretchSchema.parse({ id: 'pass', fromKm: 0, toKm: 10, apart: 0.5 })]
+  expect(doubledBecause({ ride: { ...ride, apart: 0 }, road: { ...road, stretches } })).toBe('because apart')
+})
+
 it('is said in words, whichever end', () => {
   const two = [newStop('mill', 'Mill', 30), newStop('ford', 'Ford', 70)]
   expect(alongInWords({ joins: null, leaves: null }, two)).toBe('')
   expect(alongInWords({ joins: 'mill', leaves: null }, two)).toBe('joins at Mill')
   expect(alongInWords({ joins: 'mill', leaves: 'ford' }, two)).toBe('joins at Mill, leaves at Ford')
   expect(alongInWords({ joins: 'gone', leaves: 'ford' }, two)).toBe('leaves at Ford')
+  expect(alongInWords({ joins: 'ford', leaves: 'mill' }, two)).toBe('')
 })

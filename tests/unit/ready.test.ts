@@ -297,6 +297,18 @@ describe('the list of a ride', () => {
     // A shop that is none any more is no shop.
     expect(taskFor(at('gone'), about)).toMatchObject({ lastDay: '2026-06-04' })
   })
+  it('finds a shop at home shut on the holidays at home, not on those of the ride', () => {
+    const shop = { id: 'corner', name: 'At the corner', hours: 'Mo-Fr 09:00-18:00; PH off', deliveryDays: null }
+    const on2May = (country: string | null): Trip => ({
+      ...demo,
+      ride: { ...demo.ride, start: '2026-05-02T08:30', country: 'us' },
+      home: { ...demo.home, country, shops: [shop] },
+      bench: demo.bench.map((thing) => ({ ...thing, buying: { ...thing.buying, shop: 'corner' } })),
+    })
+    const about = { kind: 'buy', thingId: 'pads-b2' } as const
+    expect(taskFor(on2May(null), about).lastDay).toBe('2026-05-01')
+    expect(taskFor(on2May('de'), about).lastDay).toBe('2026-04-30')
+  })
   it('leaves undone no more than what is bought at home: what a shop on the way has is carried from there', () => {
     const pads = defined(demo.bench.find(({ id }) => id === 'pads-b2'))
     const left = { ...pads, owned: 0, buying: { ...pads.buying, state: 'left' as const } }

@@ -2,7 +2,7 @@
 import type { Thing } from '#core/bench'
 import type { Rider } from '#core/crew'
 import type { ShiftCosts } from '#core/split'
-import { hoursInWords } from '#wording'
+import { doubledBecause, hoursInWords } from '#wording'
 import { GripVertical, Pin } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import { useSplitEdits } from '../../composables/useSplitEdits'
@@ -24,6 +24,7 @@ const others = computed(() =>
 )
 const stays = computed(() => (props.thing.carriedBy[props.rider.id] ?? 0) >= props.count)
 const isMore = computed(() => (split.plan?.counts[props.item] ?? 0) > (split.plan?.kit[props.item] ?? 0))
+const because = computed(() => doubledBecause(store.openTrip))
 
 const costs = ref<readonly ShiftCosts[]>()
 watch(
@@ -91,9 +92,9 @@ function toggle() {
       >
         <span class="min-w-0 flex-1"
           ><span v-if="count > 1" class="figures">{{ count }} × </span>{{ thing.name
-          }}<span v-if="isMore" class="ml-1.5 whitespace-nowrap rounded-xs bg-brass-wash px-1 text-xs text-brass"
-            >because apart</span
-          ></span
+          }}<span v-if="isMore" class="ml-1.5 whitespace-nowrap rounded-xs bg-brass-wash px-1 text-xs text-brass">{{
+            because
+          }}</span></span
         >
         <Pin v-if="stays && others.length > 0" :size="13" class="shrink-0 self-center text-petrol" aria-hidden="true" />
         <span class="figures shrink-0 text-soft">{{ grams(count * thing.massG) }}</span>
