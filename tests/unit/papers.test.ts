@@ -6,11 +6,12 @@ import { identitySchema, hasIdentity, noIdentity } from '#core/identity'
 import { indexLedger } from '#core/ledger'
 import { bestPacking, packOfTrip, plansOf, usesOfKit } from '#core/pack'
 import { papersOf, tinCard, type Papers } from '#core/papers'
+import { demandOf, PromiseEvaluator } from '#core/promise'
 import { surveyRoad } from '#core/road'
 import { bestKit } from '#core/search'
 import { bestSplit, planOf, splitOfTrip } from '#core/split'
 import type { Trip } from '#core/trip'
-import { ledgerOfTrip } from '#core/trip-ledger'
+import { fixOf, ledgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { paperDocument, sheetIds, type Printing } from '#paper'
 import fc from 'fast-check'
@@ -99,6 +100,38 @@ describe('what goes on paper', () => {
     )
     const tube = defined(papers.gaps.find(({ classId }) => classId === 'tube-622'))
     expect(tube.gaps.map(({ fromKm, toKm }) => Math.round(toKm - fromKm))).toEqual([71, 240, 238, 72])
+    // Where a gap ends something is to be had, and nowhere inside of one.
+    for (const { classId, gaps, places } of papers.gaps) {
+      const ends = gaps.flatMap(({ fromKm, toKm }) => [fromKm, toKm])
+      for (const { roadKm } of places) expect(ends, classId).toContain(roadKm)
+    }
+  })
+  it('is of each failure what is tried, in all its ways together', () => {
+    const { papers, counts } = ofDemo()
+    const { ledger, notes } = ledgerOfTrip(demo, surveyRoad(demo.road.points), catalogue)
+    const indexed = indexLedger(ledger)
+    const demand = demandOf(indexed)
+    const promise = new PromiseEvaluator(indexed, demand).settled(counts)
+    const tried = notes.flatMap(({ event, hazard, bike }) =>
+      demand.streams.flatMap((stream, number) =>
+        stream.event.id === event
+          ? promise.account(number).fixes.map(({ tried: times }, f) => ({
+              key: `${hazard} ${bike} ${fixOf(nth(stream.event.fixes, f).id)}`,
+              times,
+            }))
+          : [],
+      ),
+    )
+    const cards = papers.failures.flatMap(({ hazard, bikeId, fixes }) =>
+      fixes.map(({ fix, times }) => ({ key: `${hazard} ${bikeId} ${fix}`, times })),
+    )
+    expect(cards.length).toBeGreaterThan(10)
+    for (const { key, times } of cards)
+      expect(times, key).toBeCloseTo(
+        tried.reduce((sum, each) => (each.key === key ? sum + each.times : sum), 0),
+        9,
+      )
+    expect(new Set(tried.map(({ key }) => key)).size).toBeLessThan(tried.length)
   })
   it('is of each bike what its passport says', () => {
     for (const bike of demo.bikes) {

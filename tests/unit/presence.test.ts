@@ -238,7 +238,7 @@ it('is why there is more of something where nobody rides apart', () => {
   const { ride, road } = demoTrip()
   expect(doubledBecause({ ride: { ...ride, apart: 0 }, road })).toBe('not all are there')
   expect(doubledBecause({ ride: { ...ride, apart: 0.2 }, road })).toBe('because apart')
-  const stretches = [stretchSchema.parse({ id: 'pass', fromKm: 0, toKm: 10, apart: 0.5 })]
+  const stretches = [stretchSchema.parse({ id: 'pass', surface: 'gravel', fromKm: 0, toKm: 10, apart: 0.5 })]
   expect(doubledBecause({ ride: { ...ride, apart: 0 }, road: { ...road, stretches } })).toBe('because apart')
 })
 
