@@ -578,7 +578,11 @@ export const useKitStore = defineStore('kit', () => {
   }
 
   /** Who carries what of the kit as it is; told on the way that it goes on. @returns nothing while there is no kit */
-  async function splitAmong(trip: Trip, onRound: () => void): Promise<SplitPlan | undefined> {
+  async function splitAmong(
+    trip: Trip,
+    onRound: () => void,
+    onSoFar?: (plan: SplitPlan) => void,
+  ): Promise<SplitPlan | undefined> {
     const now = chosenNow()
     if (!now?.kit) return undefined
     const { counts } = now.kit
@@ -587,10 +591,11 @@ export const useKitStore = defineStore('kit', () => {
     const asked = { ...trip, road, dials: { ...trip.dials, gramsPerHour } }
     const lineId = lineIdOf(points)
     return splitting.ask(async (service) => {
-      const found = await service.split(asked, lineId, undefined, counts, proxy(onRound))
+      const telling = [proxy(onRound), onSoFar && proxy(onSoFar)] as const
+      const found = await service.split(asked, lineId, undefined, counts, ...telling)
       if (found) return found
       const packed = packLine(points)
-      return service.split(asked, lineId, transfer(packed, [packed.buffer]), counts, proxy(onRound))
+      return service.split(asked, lineId, transfer(packed, [packed.buffer]), counts, ...telling)
     })
   }
 

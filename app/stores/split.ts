@@ -13,6 +13,8 @@ export const useSplit = defineStore('split', () => {
   const failure = ref('')
   /** So many changes the search has made so far. */
   const rounds = ref(0)
+  /** Whether the plan is one to begin with, while the best is being looked for. */
+  const isSoFar = ref(false)
   let asked = 0
 
   /** All that a split depends on: the kit and its ledger, and what riders wish, can and keep; nothing while there is no kit. */
@@ -65,14 +67,23 @@ export const useSplit = defineStore('split', () => {
     rounds.value = 0
     if (begun === undefined) {
       plan.value = madeOf.value = undefined
+      isSoFar.value = false
       return
     }
     try {
-      const found = await kit.splitAmong(store.openTrip, () => {
+      const onRound = () => {
         if (mine === asked) rounds.value++
-      })
+      }
+      const onSoFar = (soFar: SplitPlan) => {
+        if (mine !== asked) return
+        plan.value = soFar
+        isSoFar.value = true
+      }
+      // Where there is a plan already, it stands until the next one is found.
+      const found = await kit.splitAmong(store.openTrip, onRound, plan.value ? undefined : onSoFar)
       if (mine !== asked) return
       plan.value = found
+      isSoFar.value = false
       madeOf.value = begun
     } catch (error) {
       if (mine === asked) failure.value = error instanceof Error ? error.message : String(error)
@@ -87,5 +98,5 @@ export const useSplit = defineStore('split', () => {
     return mine === asked ? costs : undefined
   }
 
-  return { plan, isBusy, failure, rounds, watchKit, costsOf }
+  return { plan, isSoFar, isBusy, failure, rounds, watchKit, costsOf }
 })

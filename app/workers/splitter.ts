@@ -18,6 +18,7 @@ import {
   bestSplit,
   failuresTogether,
   planOf,
+  planSoFar,
   splitOfTrip,
   type Shift,
   type ShiftCosts,
@@ -47,6 +48,7 @@ export function createSplitter() {
    * @param packedLine the line of the road, where it may not be at hand here
    * @param counts how many of each thing of the bench all carry
    * @param onRound told again and again while the search goes on
+   * @param onSoFar told once, as soon as there is a split to begin with; nothing where nobody waits for one
    * @returns nothing where the line was not at hand
    */
   function split(
@@ -55,6 +57,7 @@ export function createSplitter() {
     packedLine: PackedLine | undefined,
     counts: readonly number[],
     onRound: () => void,
+    onSoFar?: (plan: SplitPlan) => void,
   ): SplitPlan | undefined {
     if (packedLine) {
       const points = unpackLine(packedLine)
@@ -63,7 +66,12 @@ export function createSplitter() {
     if (line?.id !== lineId) return undefined
     const whole = { ...trip, road: { ...trip.road, points: line.points } }
     const laid = writeLedger(whole, line.survey, catalogue)
-    state = bestSplit(splitOfTrip(whole, line.survey, catalogue, laid, counts), onRound)
+    let tell = onSoFar
+    state = bestSplit(splitOfTrip(whole, line.survey, catalogue, laid, counts), (soFar) => {
+      tell?.(planSoFar(soFar))
+      tell = undefined
+      onRound()
+    })
     const plan = planOf(state)
     divided = { trip: whole, laid, plan }
     return plan

@@ -47,7 +47,10 @@ export interface SplitPlan {
 /** Worth less than this many hours nothing is told of as a double. */
 const leastToldH = 0.01
 
-export function planOf(state: SplitState): SplitPlan {
+export const planOf = (state: SplitState): SplitPlan => ({ ...planSoFar(state), doubles: doublesOf(state) })
+
+/** The same of a split that is still being searched: what doubles are worth is not told. */
+export function planSoFar(state: SplitState): SplitPlan {
   const { riders } = state.problem
   const loads = state.loads
   const inAllG = loads.reduce((sum, { massG }) => sum + massG, 0)
@@ -68,7 +71,7 @@ export function planOf(state: SplitState): SplitPlan {
     kit: Array.from(state.problem.kit),
     costs: state.costs,
     isEverApart: everParts(state.problem),
-    doubles: doublesOf(state),
+    doubles: [],
   }
 }
 

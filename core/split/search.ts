@@ -31,9 +31,9 @@ const mostRounds = 400
  * from further starts where the crew is small, pieces change hands, are doubled, left at home and exchanged until nothing
  * gains; the best end is taken.
  *
- * @param onRound told again and again while the search goes on
+ * @param onRound told again and again while the search goes on, with the split so far: whole, and not yet the best
  */
-export function bestSplit(problem: SplitProblem, onRound: () => void = () => undefined): SplitState {
+export function bestSplit(problem: SplitProblem, onRound: OnRound = () => undefined): SplitState {
   if (!everParts(problem)) {
     const together = annealed(problem)
     improve(together, onRound)
@@ -48,6 +48,8 @@ export function bestSplit(problem: SplitProblem, onRound: () => void = () => und
   const found = defined(best)
   return near === problem ? found : madeSure(found, problem, onRound)
 }
+
+type OnRound = (soFar: SplitState) => void
 
 /** So many legs are enough to search by, before all is made sure of. */
 const fewLegs = 6
@@ -104,10 +106,10 @@ function startsApart(problem: SplitProblem): SplitState[] {
  *
  * @param near a split at rest by few legs
  */
-function madeSure(near: SplitState, problem: SplitProblem, onRound: () => void): SplitState {
+function madeSure(near: SplitState, problem: SplitProblem, onRound: OnRound): SplitState {
   const state = new SplitState(problem, near.carried)
   for (let round = 0; round < mostRounds; round++) {
-    onRound()
+    onRound(state)
     const hopeful = [...handings(state), ...additions(state), ...drops(state), ...exchanges(state)]
       .map((shifts) => ({ shifts, guessH: near.guess(shifts, -nearlyGainingH) }))
       .filter(({ guessH }) => guessH > -nearlyGainingH)
@@ -190,7 +192,7 @@ function withOwn(
 }
 
 /** Shifts pieces until nothing gains; what gains at first sight only is taken back. */
-export function improve(state: SplitState, onRound: () => void = () => undefined): void {
+export function improve(state: SplitState, onRound: OnRound = () => undefined): void {
   const refused = new Set<string>()
   const mayGain = (shifts: readonly Shift[]) => refused.size === 0 || !refused.has(keyOf(shifts))
   const isMade = (shifts: readonly Shift[]): boolean => {
@@ -227,7 +229,7 @@ export function improve(state: SplitState, onRound: () => void = () => undefined
   }
   const hasPairs = state.problem.riders.length <= mostForPairs
   for (let round = 0; round < mostRounds; round++) {
-    onRound()
+    onRound(state)
     if (sweep([...handings(state), ...additions(state), ...drops(state)]) || sweep(exchanges(state))) continue
     const pair = hasPairs ? bestOf(state, pairs(state).filter(mayGain)) : undefined
     if (pair) isMade(pair)

@@ -44,6 +44,24 @@ describe('the worker that splits', () => {
     // A split that is found cannot be bettered by handing one piece over.
     expect(state.costsOf(shifts).costH).toBeGreaterThan(-1e-4)
   })
+
+  it('says once where it begins, before it has found the best', () => {
+    const apart = { ...asked, ride: { ...demo.ride, apart: 0.3 } }
+    const soFar = vi.fn<(plan: SplitPlan) => void>()
+    const rounds = vi.fn()
+    const found = defined(createSplitter().split(apart, 'line', packLine(points), counts, rounds, soFar))
+    expect(soFar).toHaveBeenCalledOnce()
+    const [begun] = nth(soFar.mock.calls, 0)
+    expect(soFar.mock.invocationCallOrder[0]).toBeLessThan(nth(rounds.mock.invocationCallOrder, 0))
+    begun.counts.forEach((inAll, item) => {
+      expect(inAll).toBe(begun.riders.reduce((sum, rider) => sum + nth(rider.counts, item), 0))
+      expect(inAll).toBeLessThanOrEqual(nth(demo.bench, item).count)
+    })
+    // By few legs what it costs is nearly that; the best costs no more.
+    expect(found.costs.costH).toBeLessThan(begun.costs.costH + 0.05)
+    expect(begun.doubles).toEqual([])
+    expect(found.doubles.length).toBeGreaterThan(0)
+  })
 })
 
 describe('what is done to a split', () => {

@@ -67,7 +67,10 @@ function walk(event: KeyboardEvent) {
       <div class="flex flex-wrap items-center gap-x-3 gap-y-2">
         <h1 class="text-2xl">Split</h1>
         <p class="text-sm text-soft" role="status">
-          <template v-if="split.isBusy && kit.chosen?.kit">Splitting … {{ split.rounds || '' }}</template>
+          <template v-if="split.isBusy && kit.chosen?.kit"
+            >Splitting … {{ split.rounds || ''
+            }}<template v-if="split.isSoFar">; what stands here is to begin with</template></template
+          >
         </p>
         <div v-if="crew.length > 1 && plan" class="ml-auto flex gap-2 print:hidden">
           <button type="button" class="button min-h-7!" :disabled="split.isBusy" @click="edits.keepAll(plan)">
@@ -123,7 +126,7 @@ function walk(event: KeyboardEvent) {
             @give="give"
           />
         </div>
-        <DoublesPanel v-if="crew.length > 1" class="mt-6" :plan="plan" />
+        <DoublesPanel v-if="crew.length > 1 && !split.isSoFar" class="mt-6" :plan="plan" />
         <p v-if="crew.length > 1" class="mt-4 max-w-prose text-xs text-soft">
           A piece goes to another rider by its grip, by the number of that rider, or from its own list; the space bar
           keeps it where it is.
