@@ -2,17 +2,20 @@ import { Stream } from '../simulate'
 import { nth } from '../validation'
 import type { SplitState } from './split-state'
 
-/** Steps for each piece and each rider it may go to, and in all; the heat at which they begin and end, as shares of what placing costs. */
-const stepsEach = 500
-const mostSteps = 40_000
-const heats = { first: 0.05, last: 0.003 } as const
+/** Steps for each piece and each two riders between whom it may go, and at most for all riders; so often it is heated anew meanwhile. */
+const stepsEach = 1000
+const mostSteps = 600_000
+const heatings = 3
+/** The heat at which each begins and ends, as shares of what placing costs. */
+const heats = { first: 0.05, last: 0.002 } as const
 
 /** The same numbers always. */
 const key = 20260601
 
 /**
  * Hands pieces about so that handing over and unevenness cost least, whatever that does to what is lost while riders are
- * apart: for a crew that never is.
+ * apart: for a crew that never is. A piece goes to another rider by itself, with another of the same rider's, or for one of
+ * that rider's.
  *
  * Simulated annealing: S. Kirkpatrick, C. D. Gelatt and M. P. Vecchi, Science 220 (1983), p. 671.
  */
@@ -26,33 +29,40 @@ export function anneal(state: SplitState): void {
     ),
   )
   if (pieces.length === 0 || riders.length < 2) return
-  const steps = Math.min(mostSteps, stepsEach * pieces.length * (riders.length - 1))
+  const twos = (riders.length * (riders.length - 1)) / 2
+  const steps = Math.min(mostSteps / riders.length, stepsEach * pieces.length * twos)
   const scale = Math.max(1e-9, state.placedCostH)
   let [now, best] = [state.placedCostH, state.placedCostH]
   let kept = pieces.map(({ rider }) => rider)
-  const move = (moved: { item: number; rider: number }, to: number) => {
-    state.hand(moved.item, moved.rider, to)
-    moved.rider = to
+  const hand = (item: number, from: number, to: number) => {
+    state.hand(item, from, to)
+    return { item, from, to }
   }
+  state.mark()
+  const stepsOfHeating = Math.ceil(steps / heatings)
   for (let step = 0; step < steps; step++) {
-    const heat = scale * heats.first * (heats.last / heats.first) ** (step / steps)
+    const heat = scale * heats.first * (heats.last / heats.first) ** ((step % stepsOfHeating) / stepsOfHeating)
     const piece = nth(pieces, whole(pieces.length))
     const other = nth(pieces, whole(pieces.length))
-    const isExchange = numbers.next() < 0.5 && other.rider !== piece.rider
-    const [from, to] = [
-      piece.rider,
-      isExchange ? other.rider : (piece.rider + 1 + whole(riders.length - 1)) % riders.length,
-    ]
-    move(piece, to)
-    if (isExchange) move(other, from)
+    const from = piece.rider
+    const isExchange = numbers.next() < 0.5 && other.rider !== from
+    if (isExchange && other.item === piece.item) continue
+    const to = isExchange ? other.rider : (from + 1 + whole(riders.length - 1)) % riders.length
+    const handed = [hand(piece.item, from, to)]
+    const isPair = !isExchange && other.rider === from && other !== piece
+    if (isExchange) handed.push(hand(other.item, to, from))
+    else if (isPair) handed.push(hand(other.item, from, to))
     const after = state.placedCostH
     if (after <= now || numbers.next() < Math.exp((now - after) / heat)) {
+      piece.rider = to
+      if (isExchange) other.rider = from
+      else if (isPair) other.rider = to
+      state.mark()
       now = after
       if (now < best) [best, kept] = [now, pieces.map(({ rider }) => rider)]
-    } else {
-      if (isExchange) move(other, to)
-      move(piece, from)
-    }
+    } else state.back(handed)
   }
-  pieces.forEach((each, i) => move(each, nth(kept, i)))
+  pieces.forEach(({ item, rider }, i) => {
+    if (rider !== nth(kept, i)) state.hand(item, rider, nth(kept, i))
+  })
 }

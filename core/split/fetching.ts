@@ -58,6 +58,7 @@ export class Fetching {
   private readonly left: Int32Array
   private readonly inBags: Int32Array
   private readonly fetchH: number
+  private readonly marked: { readonly holders: Int32Array; readonly openedFor: Float64Array; opened: number }
 
   /** @param carried for each rider, how many of each item */
   constructor(
@@ -97,6 +98,7 @@ export class Fetching {
     this.inBags = new Int32Array(riders.length)
     this.openedFor = Float64Array.from(this.works, (work) => this.bagsOpened(work))
     for (const bags of this.openedFor) this.opened += bags
+    this.marked = { holders: this.holders.slice(), openedFor: this.openedFor.slice(), opened: this.opened }
   }
 
   get hours(): number {
@@ -121,6 +123,21 @@ export class Fetching {
       const seen = defined(this.seen[other])
       if (seen.size > 0) seen.clear()
     }
+  }
+
+  /** Keeps who carries what, and what that opens, as it is now. */
+  mark(): void {
+    this.marked.holders.set(this.holders)
+    this.marked.openedFor.set(this.openedFor)
+    this.marked.opened = this.opened
+  }
+
+  /** Goes back to what was marked last. */
+  back(): void {
+    this.holders.set(this.marked.holders)
+    this.openedFor.set(this.marked.openedFor)
+    this.opened = this.marked.opened
+    for (const seen of this.seen) if (seen.size > 0) seen.clear()
   }
 
   /** The hours if others were to carry some items, each named once. */

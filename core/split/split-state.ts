@@ -233,6 +233,21 @@ export class SplitState {
     this.placedH = undefined
   }
 
+  /** Keeps who carries what, for `back`. */
+  mark(): void {
+    this.fetching.mark()
+  }
+
+  /** Takes back pieces that were handed over since that was marked, the last one first. */
+  back(handed: readonly { readonly item: number; readonly from: number; readonly to: number }[]): void {
+    for (const { item, from, to } of handed.toReversed()) {
+      this.give(to, item, -1)
+      this.give(from, item, 1)
+    }
+    this.fetching.back()
+    this.placedH = undefined
+  }
+
   /** Hours that shifts spare of carrying, of handing over, and of who carries what. */
   private placingSpared(shifts: readonly Shift[]): number {
     const { items } = this.problem.ledger

@@ -61,7 +61,7 @@ const otherStays = (stays: readonly number[], rider: number) =>
   stays.reduce((sum, count, r) => (r === rider ? sum : sum + count), 0)
 
 /** Places a kit piece by piece, the heaviest first, each where it costs least. */
-function place(problem: SplitProblem): SplitState {
+export function place(problem: SplitProblem): SplitState {
   const { items, riders, kit } = problem
   const carried = riders.map((_, r) => Int32Array.from(items, ({ stays }) => nth(stays, r)))
   const state = new SplitState(problem, carried)
