@@ -20,7 +20,7 @@ const takeUp = (chooser: ReturnType<typeof createKitChooser>, number: number, tr
 }
 const without = (trip: Trip, place: number): Trip => ({ ...trip, stops: trip.stops.filter((_, i) => i !== place) })
 
-it('chooses under the price that the road sets, and asks no pin for it', () => {
+it('chooses under the price that the road sets, and asks no pin for it', { timeout: 60_000 }, () => {
   const chooser = createKitChooser()
   expect(chooser.choose(0)).toBeUndefined()
   const first = defined(demo.bench.at(0))

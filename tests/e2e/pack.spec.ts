@@ -90,7 +90,7 @@ test('where is it: one key says the bag of any thing', async ({ page }) => {
   await page.keyboard.type('plug tool')
   const found = page.getByRole('option', { name: /Plug tool/ })
   await expect(found).toContainText(/(on top|under \d+ other)/, { timeout: 20_000 })
-  await expect(found).toContainText('The Mule, tourer')
+  await expect(found).toContainText('The Fox, gravel')
 })
 
 test('a tin that is too short for the pump is said to be, and cured with another place', async ({ page }) => {
