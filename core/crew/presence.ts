@@ -15,15 +15,27 @@ export interface Company {
   readonly km: number
 }
 
-/**
- * Where a rider is with the crew, km: from the stop at which they join to the one at which they leave. A stop that is gone is
- * as if nobody had said, and so is all of it where one would leave before one joins.
- */
-export function ridesFromTo(rider: Rider, stops: readonly Place[], lengthKm: number): [fromKm: number, toKm: number] {
+type Ends = Pick<Rider, 'joins' | 'leaves'>
+
+/** Where a rider is to join and to leave, km; a stop that is gone is as if nobody had said. */
+function endsOf(
+  { joins, leaves }: Ends,
+  stops: readonly Place[],
+  lengthKm: number,
+): [joinsKm: number, leavesKm: number] {
   const kmOf = (id: string | null) => stops.find((stop) => stop.id === id)?.roadKm
-  const [fromKm, toKm] = [kmOf(rider.joins) ?? 0, kmOf(rider.leaves) ?? lengthKm]
-  return fromKm < toKm ? [fromKm, toKm] : [0, lengthKm]
+  return [kmOf(joins) ?? 0, kmOf(leaves) ?? lengthKm]
 }
+
+/** Whether a rider would leave no later than they join: then they count as there all the way. */
+export function leavesTooSoon(rider: Ends, stops: readonly Place[], lengthKm = Infinity): boolean {
+  const [joinsKm, leavesKm] = endsOf(rider, stops, lengthKm)
+  return leavesKm <= joinsKm
+}
+
+/** Where a rider is with the crew, km: from the stop at which they join to the one at which they leave. */
+export const ridesFromTo = (rider: Ends, stops: readonly Place[], lengthKm: number): [fromKm: number, toKm: number] =>
+  leavesTooSoon(rider, stops, lengthKm) ? [0, lengthKm] : endsOf(rider, stops, lengthKm)
 
 /** Riders of a road that is ridden the other way: who left joins there. */
 export const turnedRound = (crew: Rider[]): Rider[] =>

@@ -1,5 +1,5 @@
 import { nth } from '../validation'
-import { everParts, type SplitProblem } from './problem'
+import { everParts, isEverApart, type SplitProblem } from './problem'
 import type { SplitCosts, SplitState } from './split-state'
 import { fairShares } from './unevenness'
 
@@ -38,8 +38,9 @@ export interface SplitPlan {
   readonly counts: readonly number[]
   readonly kit: readonly number[]
   readonly costs: SplitCosts
-  /** Whether riders are ever out of reach of one another. */
+  /** Whether riders are ever out of reach of one another; and whether they are, or not all of them are there. */
   readonly isEverApart: boolean
+  readonly everParts: boolean
   /** What is or could be carried twice, that which is worth most first. */
   readonly doubles: readonly Double[]
 }
@@ -70,7 +71,8 @@ export function planSoFar(state: SplitState): SplitPlan {
     counts: [...state.inAll],
     kit: Array.from(state.problem.kit),
     costs: state.costs,
-    isEverApart: everParts(state.problem),
+    isEverApart: isEverApart(state.problem),
+    everParts: everParts(state.problem),
     doubles: [],
   }
 }

@@ -104,8 +104,10 @@ export interface SplitInput {
 }
 
 /** Whether riders are ever out of reach of one another or not all there: else all that is carried is for all. */
-export const everParts = ({ alone, companies }: SplitProblem): boolean =>
-  companies.length > 1 || alone.some((own) => own !== null)
+export const everParts = (problem: SplitProblem): boolean => problem.companies.length > 1 || isEverApart(problem)
+
+/** Whether riders are ever out of reach of one another. */
+export const isEverApart = ({ alone }: SplitProblem): boolean => alone.some((own) => own !== null)
 
 /** All that fails, of a crew that never parts, as it was worked out for the split; nothing of one that does. */
 export const failuresTogether = (problem: SplitProblem): KitProblem | undefined =>

@@ -101,7 +101,7 @@ test('who rides apart on the fourth day carries a second pump, and may leave it 
   const id = await newTrip(page.request, { road })
   await page.goto(`/trips/${id}/split`)
   await analysed(page)
-  const doubles = page.getByRole('list', { name: 'Because you ride apart' })
+  const doubles = page.getByRole('list', { name: 'Carried twice' })
   await expect(doubles).toContainText('pump', { timeout: 20_000 })
   await atRest(page)
   await expectNoAxeViolations(page)

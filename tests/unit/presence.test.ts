@@ -2,14 +2,22 @@ import { catalogue } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { companiesOn, legsRidden, ridesFromTo, riderSchema, turnedRound, type Rider } from '#core/crew'
 import { indexLedger, ledgerFormat, readLedger } from '#core/ledger'
-import { stretchSchema, surveyRoad } from '#core/road'
+import { surveyRoad } from '#core/road'
 import { bestKit } from '#core/search'
-import { bestSplit, splitOfTrip, splitProblem, SplitState, type CompanyLedger, type SplitInput } from '#core/split'
+import {
+  bestSplit,
+  planOf,
+  splitOfTrip,
+  splitProblem,
+  SplitState,
+  type CompanyLedger,
+  type SplitInput,
+} from '#core/split'
 import { newStop } from '#core/supply'
 import { withoutStop } from '#core/trip'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
-import { alongInWords, doubledBecause } from '#wording'
+import { alongInWords } from '#wording'
 import { base, bike, line, referenceWith, shopAt } from '../level-road'
 import { describe, expect, it } from 'vitest'
 
@@ -172,6 +180,7 @@ describe('a split worked out by hand of a crew that is not all there', () => {
     expect(carried.map((counts) => [...counts])).toEqual([[1], [0]])
     const doubled = bestSplit(splitProblem(input([0, 1])))
     expect(doubled.carried.map((counts) => [...counts])).toEqual([[1], [1]])
+    expect(planOf(doubled)).toMatchObject({ isEverApart: false, everParts: true })
   })
 
   it('has nothing handed over by whoever has left', () => {
@@ -232,14 +241,6 @@ it('leaves nothing of a stop that is gone, and all else the very same', () => {
   const other = withoutStop(demo, nth(demo.stops, 2).id)
   expect(other.crew).toBe(demo.crew)
   expect(other.bench).toBe(demo.bench)
-})
-
-it('is why there is more of something where nobody rides apart', () => {
-  const { ride, road } = demoTrip()
-  expect(doubledBecause({ ride: { ...ride, apart: 0 }, road })).toBe('not all are there')
-  expect(doubledBecause({ ride: { ...ride, apart: 0.2 }, road })).toBe('because apart')
-  const stretches = [stretchSchema.parse({ id: 'pass', surface: 'gravel', fromKm: 0, toKm: 10, apart: 0.5 })]
-  expect(doubledBecause({ ride: { ...ride, apart: 0 }, road: { ...road, stretches } })).toBe('because apart')
 })
 
 it('is said in words, whichever end', () => {

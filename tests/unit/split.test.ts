@@ -318,7 +318,7 @@ it('what is said of a change is what comes of it', () => {
 describe('what is told of a split', () => {
   it('names the second of a thing with what it is worth, taken or not', () => {
     const taken = planOf(split(crew(0.11)))
-    expect(taken).toMatchObject({ counts: [2, 0], kit: [1, 0], isEverApart: true })
+    expect(taken).toMatchObject({ counts: [2, 0], kit: [1, 0], isEverApart: true, everParts: true })
     expect(taken.doubles).toHaveLength(1)
     expect(taken.doubles[0]).toMatchObject({ item: 0, isTaken: true, isThere: false, carryH: 0.1 })
     expect(taken.doubles[0]?.apartH).toBeCloseTo(0.11, 12)

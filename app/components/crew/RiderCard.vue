@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { skillSchema, skillWords, type Rider } from '#core/crew'
+import { leavesTooSoon, skillSchema, skillWords, type Rider } from '#core/crew'
 import { customary, inUnit } from '#core/units'
 import { X } from '@lucide/vue'
 import { NuxtLink } from '#components'
@@ -147,7 +147,7 @@ function mount(event: Event) {
         </select>
       </label>
     </div>
-    <p v-if="joinsKm >= leavesKm" class="mt-2 text-sm text-madder" role="status">
+    <p v-if="leavesTooSoon(rider, stops)" class="mt-2 text-sm text-madder" role="status">
       {{ rider.name }} would leave before joining: reckoned as there all the way.
     </p>
     <button

@@ -38,7 +38,7 @@ const worth = ({ togetherH, apartH, carryH }: Double) =>
 <template>
   <section aria-labelledby="doubles">
     <h2 id="doubles" class="text-lg">Carried twice</h2>
-    <p v-if="!plan.isEverApart" class="mt-1 max-w-prose text-sm text-soft">
+    <p v-if="!plan.everParts" class="mt-1 max-w-prose text-sm text-soft">
       You are never out of reach of one another, so that nothing is worth a second one. How much you ride apart is said
       under Crew, and of single stretches on the road.
     </p>
@@ -46,7 +46,7 @@ const worth = ({ togetherH, apartH, carryH }: Double) =>
       <p v-if="taken.length === 0" class="mt-1 text-sm text-soft">
         Nothing of what lies on the bench is worth a second one.
       </p>
-      <ul v-else class="mt-2 divide-y divide-line/60" aria-label="Because you ride apart">
+      <ul v-else class="mt-2 divide-y divide-line/60" aria-labelledby="doubles">
         <li
           v-for="{ double, thing, rider } in taken"
           :key="thing.id"

@@ -2,7 +2,7 @@
 import type { Thing } from '#core/bench'
 import type { Rider } from '#core/crew'
 import type { ShiftCosts } from '#core/split'
-import { doubledBecause, hoursInWords } from '#wording'
+import { hoursInWords } from '#wording'
 import { GripVertical, Pin } from '@lucide/vue'
 import { computed, ref, watch } from 'vue'
 import { useSplitEdits } from '../../composables/useSplitEdits'
@@ -24,7 +24,7 @@ const others = computed(() =>
 )
 const stays = computed(() => (props.thing.carriedBy[props.rider.id] ?? 0) >= props.count)
 const isMore = computed(() => (split.plan?.counts[props.item] ?? 0) > (split.plan?.kit[props.item] ?? 0))
-const because = computed(() => doubledBecause(store.openTrip))
+const because = computed(() => (split.plan?.isEverApart ? 'because apart' : 'not all are there'))
 
 const costs = ref<readonly ShiftCosts[]>()
 watch(

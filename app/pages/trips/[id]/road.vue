@@ -7,7 +7,7 @@ import { longestTripName, sortedByKm, type NewRoad, type TripCard } from '#core/
 import { dayInWords } from '#wording'
 import { PencilLine, Plus } from '@lucide/vue'
 import { useElementSize } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
+import { computed, onMounted, ref, shallowRef, useTemplateRef } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
 import FilePicker from '../../../components/common/FilePicker.vue'
 import AvailabilityList from '../../../components/road/AvailabilityList.vue'
@@ -19,6 +19,7 @@ import RideCard from '../../../components/road/RideCard.vue'
 import RouteCardDialog from '../../../components/road/RouteCardDialog.vue'
 import StopList from '../../../components/road/StopList.vue'
 import StretchTable from '../../../components/road/StretchTable.vue'
+import { focusName } from '../../../composables/focusName'
 import { useFileDrop } from '../../../composables/useFileDrop'
 import { useStaggered } from '../../../composables/useStaggered'
 import { useView } from '../../../stores/view'
@@ -153,7 +154,7 @@ function addStop() {
   const roadKm = Math.min(Math.round(selection.cursorKm * 10) / 10, lengthKm.value)
   const stop = newStop(crypto.randomUUID().slice(0, 8), `Stop at ${km(roadKm)}`, roadKm)
   store.edit(`add ${stop.name}`, { stops: sortedByKm([...store.openTrip.stops, stop]) })
-  void nextTick(() => document.getElementById(`stop-name-${stop.id}`)?.focus())
+  void focusName(`stop-name-${stop.id}`)
 }
 </script>
 
