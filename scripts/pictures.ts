@@ -190,7 +190,7 @@ const pictures: Picture[] = [
       await apart.press('Enter')
       await page.getByRole('heading', { name: 'Crew' }).click()
       await page.keyboard.press('s')
-      await page.getByRole('list', { name: 'Because you ride apart' }).waitFor({ timeout: 60_000 })
+      await page.getByRole('list', { name: 'Carried twice' }).waitFor({ timeout: 60_000 })
       await page.getByText(/^Splitting/).waitFor({ state: 'detached' })
       await page.locator('button.piece').first().click()
       await page.getByRole('button', { name: /^to Ansel.* lost/ }).waitFor()

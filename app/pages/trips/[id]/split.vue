@@ -69,7 +69,7 @@ function walk(event: KeyboardEvent) {
         <p class="text-sm text-soft" role="status">
           <template v-if="split.isBusy && kit.chosen?.kit"
             >Splitting … {{ split.rounds || ''
-            }}<template v-if="split.isSoFar">; what stands here is to begin with</template></template
+            }}<template v-if="split.isSoFar">; a first split stands below</template></template
           >
         </p>
         <div v-if="crew.length > 1 && plan" class="ml-auto flex gap-2 print:hidden">
