@@ -32,14 +32,15 @@ import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLin
 import type { ProveService } from '../workers/proof.worker'
 import type {
   Analysis,
-  AnalysisService,
   HoursReading,
   NumberedLedger,
   RoadReading,
   RoadReshaping,
   ShutOptionWritten,
 } from '../workers/analyser'
-import type { Choice, KitAtPrice, KitChooserService, Outcome } from '../workers/kit-chooser'
+import type { AnalysisService } from '../workers/analysis.worker'
+import type { Choice, KitAtPrice, Outcome } from '../workers/kit-chooser'
+import type { KitService } from '../workers/kit.worker'
 import type { SplitterService } from '../workers/splitter'
 import type { ReadyList, TripWithoutLine, WayfinderService } from '../workers/wayfinder'
 
@@ -115,9 +116,7 @@ export const useKitStore = defineStore('kit', () => {
   let analysisWorker: Worker | undefined
   // The remote is held on to beside its worker: once it is collected as garbage, the worker's answer finds nobody.
   let proving: { worker: Worker; prover: Remote<ProveService> } | undefined
-  let chooser: Working<KitChooserService> | undefined
-  /** The ledger that the chooser was given last. */
-  let takenUp: number | undefined
+  let chooser: Working<KitService> | undefined
   const toWeigh = shallowRef<NumberedLedger | null>(null)
   let tripsLeft = 0
   let sent: Partial<Trip> = {}
@@ -138,6 +137,9 @@ export const useKitStore = defineStore('kit', () => {
       analysisWorker = new Worker(new URL('../workers/analysis.worker.ts', import.meta.url), { type: 'module' })
       analysisWorker.onerror = (event) => (failure.value = event.message || 'The analysis could not be started.')
       analyser = wrap<AnalysisService>(analysisWorker)
+      const { port1: toChooser, port2: fromAnalyser } = new MessageChannel()
+      void analyser.sendLedgers(transfer(toChooser, [toChooser]))
+      void kitService().hearLedgers(transfer(fromAnalyser, [fromAnalyser]))
     }
     return analyser
   }
@@ -150,8 +152,6 @@ export const useKitStore = defineStore('kit', () => {
     waiting = trip
     stopProof()
     if (!busy.value) analysed = analyseWaiting()
-    // It gets ready while the trip is being analysed.
-    kitService()
     return analysed
   }
 
@@ -197,11 +197,13 @@ export const useKitStore = defineStore('kit', () => {
         const isTurned = chosen.value?.built.number === built.number
         // What has changed meanwhile is weighed in its turn; till then this is nearer to it than what was shown before.
         told.value = chosen.value = choice
-        // The why of the newest alone is worked out, and not while the dial may still be turned: the next turn would wait for it.
+        // The why of the newest alone is worked out, and not while the dial may still be turned: the next turn would put it off.
         if (isTurned) await until(isOlder).toBe(true, { timeout: dialAtRestMs })
         if (mine !== tripsLeft) return
         if (isOlder() || !hasLedger()) continue
-        const kit = choice.kit && (await kitService().explain())
+        const newer = until(isOlder).toBe(true)
+        const kit = choice.kit && (await Promise.race([kitService().explain(), newer.then(() => undefined)]))
+        if (kit === undefined) continue
         if (hasLedger()) weighed.value = { ...choice, kit }
       } catch (error) {
         failure.value = error instanceof Error ? error.message : String(error)
@@ -212,7 +214,7 @@ export const useKitStore = defineStore('kit', () => {
     proveOnceCalm()
   }
 
-  /** Sends the ledger only when the worker does not have it; what the kit that is shown comes to is told at once. */
+  /** Sends the ledger only where it has not come to the worker straight from where it was written; what the kit that is shown comes to is told at once. */
   async function choose(written: NumberedLedger): Promise<Chosen> {
     const { number, ledger } = written
     const { gramsPerHour, budgetG, budgetMoney, pins } = ledger
@@ -228,14 +230,13 @@ export const useKitStore = defineStore('kit', () => {
         told.value = { kit, problems: [], built: at(gramsPerHour ?? lastPrice), written }
       return choosing
     }
-    const answer = (number === takenUp && (await ask(undefined))) || (await ask(ledger))
-    takenUp = number
+    const answer = (await ask(undefined)) ?? (await ask(ledger))
     if (!answer) throw new Error('The ledger was lost on its way.')
     const { gramsPerHour: price, ...choice } = answer
     return { ...choice, built: at(price), written }
   }
 
-  const kitService = (): Remote<KitChooserService> => (chooser ??= kitWorker()).service
+  const kitService = (): Remote<KitService> => (chooser ??= kitWorker()).service
 
   /**
    * Asks beside the kit that is chosen, which never waits for that; whoever asks anew gives up what was asked last. A worker
@@ -280,10 +281,10 @@ export const useKitStore = defineStore('kit', () => {
   const weighingTasks = adviser(waysWorker)
   const splitting = adviser(splitWorker)
 
-  function kitWorker(): Working<KitChooserService> {
+  function kitWorker(): Working<KitService> {
     const worker = new Worker(new URL('../workers/kit.worker.ts', import.meta.url), { type: 'module' })
     worker.onerror = (event) => (failure.value = event.message || 'The kit could not be chosen.')
-    return { worker, service: wrap<KitChooserService>(worker) }
+    return { worker, service: wrap<KitService>(worker) }
   }
 
   function waysWorker(): Working<WayfinderService> {
@@ -682,7 +683,7 @@ export const useKitStore = defineStore('kit', () => {
     stressing.stop()
     turning.stop()
     splitting.stop()
-    chooser = takenUp = undefined
+    chooser = undefined
     toWeigh.value = null
     weighing.value = false
     analyser = undefined

@@ -62,6 +62,7 @@ import {
 import { placesSeenOnce, proposalsFor } from '#core/supply'
 import { catalogue, placeWords } from '#catalogue'
 import { transfer } from 'comlink'
+import type { WrittenLedger } from './kit-chooser'
 import { packLine, unpackLine, type LineId, type PackedLine, type RoadWithoutLine } from './packed-line'
 
 /** What the interface is told after each change. */
@@ -156,8 +157,10 @@ const mostLines = 4
 
 /**
  * Keeps a trip and what has been worked out of it, and answers what is asked of it; it knows nothing of threads.
+ *
+ * @param onLedger told of each ledger as it is written, before all else that is answered has been worked out
  */
-export function createAnalyser() {
+export function createAnalyser(onLedger: (written: WrittenLedger) => void = () => undefined) {
   /** Lines by their ids, the one used last at the end. */
   const lines = new Map<LineId, Measured>()
 
@@ -225,7 +228,10 @@ export function createAnalyser() {
       isSameBut(before, trip, prices)
     if (built && isLedgerSame) {
       built = { ...built, ledger: onTermsOf(built.ledger, trip) }
-    } else built = { ...writeLedger(trip, survey, catalogue, landscape), number: written++ }
+    } else {
+      built = { ...writeLedger(trip, survey, catalogue, landscape), number: written++ }
+      onLedger({ number: built.number, ledger: built.ledger })
+    }
     const atStake = hoursAtStake(built)
     const availability = availabilitiesOf(landscape, trip, classesOf(trip, catalogue))
     return {
@@ -445,7 +451,6 @@ export function createAnalyser() {
     roadAsGpx,
   }
 }
-export type AnalysisService = ReturnType<typeof createAnalyser>
 
 /** What a ledger stands under without any of its failures being others. */
 const prices = [

@@ -1,3 +1,5 @@
+import equal from 'fast-deep-equal'
+import { nextTask } from '../timing/next-task'
 import { frontier, type FrontierKit } from '#core/frontier'
 import { indexLedger, termsOf, type Ledger } from '#core/ledger'
 import { practiceWorths } from '#core/practice'
@@ -5,7 +7,13 @@ import { KitSearch, type KitChoice } from '#core/search'
 import { faultLines } from '#core/trip'
 import { whatIsLacking, type Lacking, type LaidOut } from '#core/unlock'
 import { nth } from '#core/validation'
-import { explainKit, type Kit } from '#core/verdicts'
+import { explaining, type Kit } from '#core/verdicts'
+
+/** A ledger as it was written, and a number that tells it from others. */
+export interface WrittenLedger {
+  readonly number: number
+  readonly ledger: Ledger
+}
 
 /** What a ledger stands under while its failures and things stay the same. */
 export type Prices = Pick<Ledger, 'gramsPerHour' | 'budgetG' | 'budgetMoney' | 'pins'>
@@ -43,6 +51,9 @@ interface Known {
   usual?: number | null
 }
 
+/** Whoever waits for an answer waits no longer than this for work that can be put off. */
+const mostMsAtATime = 25
+
 /** Chooses kits, and keeps what has been worked out of a ledger while only its terms change. */
 export function createKitChooser() {
   let known: Known | undefined
@@ -50,24 +61,49 @@ export function createKitChooser() {
   let best: { readonly kit: KitChoice; readonly ledger: Ledger; readonly search: KitSearch } | undefined
   /** How many of each item were in it. */
   let carried = new Map<string, number>()
+  /** A ledger that came before it was asked about, and what the kit comes to by it of which so much was carried then. */
+  let ready: { readonly taken: Known; readonly carried: typeof carried; readonly told: KitChoice | null } | undefined
+
+  /** So often one was taken up. */
+  let takenUp = 0
+
+  /** Makes a ledger ready to be taken up: whoever asks for that then is answered the sooner. */
+  function makeReady({ number, ledger }: WrittenLedger): void {
+    if (known?.number === number) return
+    const taken = begun(number, ledger)
+    ready = { taken, carried, told: asCarried(taken.search) }
+  }
+
+  const begun = (number: number, ledger: Ledger): Known => ({
+    number,
+    ledger,
+    search: KitSearch.forLedger(indexLedger(ledger), known?.search),
+  })
 
   /**
    * Takes a ledger up, and tells what the kit that was chosen last comes to by it, as near to it as pins allow: that is known
    * long before a better one is found.
    *
    * @param number tells ledgers apart
-   * @param given the ledger, where it may not be at hand here
+   * @param given the ledger, where it may not be at hand here, nor ready
    * @returns null where no kit was chosen yet; nothing where the ledger is needed and not at hand
    */
   function takeUp(number: number, prices: Prices, given: Ledger | undefined): KitChoice | null | undefined {
-    if (known?.number === number) {
-      const ledger = { ...known.ledger, ...prices }
-      known = { ...known, ledger, search: known.search.under(termsOf(ledger)) }
-    } else if (given) known = { number, ledger: given, search: KitSearch.forLedger(indexLedger(given), known?.search) }
-    else return undefined
+    const before = ready?.carried === carried ? ready : undefined
+    const taken = [known, ready?.taken].find((each) => each?.number === number) ?? (given && begun(number, given))
+    if (!taken) return undefined
+    const ledger = { ...taken.ledger, ...prices }
+    known = { ...taken, ledger, search: taken.search.under(termsOf(ledger)) }
+    ready = undefined
+    takenUp++
+    return before && equal(before.taken.ledger, ledger) ? before.told : asCarried(known.search)
+  }
+
+  /** What the kit that was chosen last comes to, as near to it as pins allow; null where none was. */
+  function asCarried(search: KitSearch): KitChoice | null {
     if (carried.size === 0) return null
-    const { items } = known.search.problem.ledger
-    return known.search.choice(items.map(({ id, min, max }) => Math.min(Math.max(carried.get(id) ?? 0, min), max)))
+    const { items } = search.problem.ledger
+    return search.choice(items.map(({ id, min, max }) => Math.min(Math.max(carried.get(id) ?? 0, min), max)))
   }
 
   /** Chooses the kit for the ledger taken up; nothing where that is another. */
@@ -94,9 +130,24 @@ export function createKitChooser() {
     return taken.usual
   }
 
-  /** The kit that was chosen last, with its why, which takes longer than the choice; null where there is none. */
-  function explain(): Kit | null {
-    return best ? explainKit(best.ledger, best.search, best.kit) : null
+  /**
+   * The kit that was chosen last, with its why, which takes longer than the choice; null where there is none. A ledger that is
+   * taken up meanwhile need not wait for it: then it is given up, and nothing.
+   */
+  async function explain(): Promise<Kit | null | undefined> {
+    if (!best) return null
+    const mine = takenUp
+    const steps = explaining(best.ledger, best.search, best.kit)
+    let [step, since] = [steps.next(), performance.now()]
+    while (!step.done) {
+      if (performance.now() - since > mostMsAtATime) {
+        await nextTask()
+        if (takenUp !== mine) return undefined
+        since = performance.now()
+      }
+      step = steps.next()
+    }
+    return step.value
   }
 
   const lacking = (laid: LaidOut, gramsPerHour: number | null, carried: Readonly<Record<string, number>>): Lacking[] =>
@@ -131,6 +182,5 @@ export function createKitChooser() {
     for (const kit of frontier(ledger, steps)) onKit(kit)
   }
 
-  return { takeUp, choose, explain, lacking, compare, asTheRoadSetsIt, practiceWorths, findFrontier }
+  return { makeReady, takeUp, choose, explain, lacking, compare, asTheRoadSetsIt, practiceWorths, findFrontier }
 }
-export type KitChooserService = ReturnType<typeof createKitChooser>

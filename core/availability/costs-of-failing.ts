@@ -84,7 +84,7 @@ export class CostsOfFailing extends Landscape {
     return JSON.stringify([
       [km, aheadH, backH, this.rideH].map((row) => Array.from(row)),
       [method, dials.liftWaitH, dials.walkHoursPerDay, dials.nightOutH, bikes.length > 1],
-      [this.edges, this.lights, this.ends, this.liftsTo, this.conditions.text],
+      [this.edges, this.lights, this.ends, this.conditions.text],
       stops.filter(({ bigWrench }) => bigWrench).map(({ roadKm, offRoadM }) => [roadKm, offRoadM]),
     ])
   }
@@ -147,7 +147,7 @@ export class CostsOfFailing extends Landscape {
     const places = this.placesWith(classes)
     const ridden = this.placesWith(classes.filter((classId) => this.isPart(classId)))
     // Classes that are had alike cost alike.
-    const best = this.ground.stuck([pushFactor, places, ridden], () => {
+    const best = this.ground.stuck([pushFactor, places, ridden, this.liftsTo], () => {
       const onFoot = this.ground.onFoot([pushFactor, places], () =>
         wayOnFoot(this.grid, places, this.leaving(pushFactor), pushFactor),
       )

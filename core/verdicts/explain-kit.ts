@@ -18,11 +18,20 @@ export interface Kit extends KitChoice {
  * @throws Fault where what is pinned weighs or costs more than a budget
  */
 export function explainKit(ledger: Ledger, search: KitSearch, kit: KitChoice = search.best()): Kit {
+  const steps = explaining(ledger, search, kit)
+  let step = steps.next()
+  while (!step.done) step = steps.next()
+  return step.value
+}
+
+/** The same, item by item: between two of them others may have their turn. */
+export function* explaining(ledger: Ledger, search: KitSearch, kit: KitChoice): Generator<undefined, Kit, undefined> {
   const weighing = new Weighing(search, kit)
   const free = search.under(termsOf({ ...ledger, pins: {} })).problem
-  return {
-    ...kit,
-    verdicts: ledger.items.map(({ id }, item) => verdictOf(weighing, free, item, ledger.pins[id] !== undefined)),
-    balance: balanceOf(weighing),
+  const verdicts: Verdict[] = []
+  for (const [item, { id }] of ledger.items.entries()) {
+    verdicts.push(verdictOf(weighing, free, item, ledger.pins[id] !== undefined))
+    yield
   }
+  return { ...kit, verdicts, balance: balanceOf(weighing) }
 }

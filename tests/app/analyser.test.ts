@@ -4,6 +4,7 @@ import { demoTrip } from '#catalogue/demo'
 import { partNames, type Trip } from '#core/trip'
 import { defined } from '#core/validation'
 import { createAnalyser, type Analysis } from '../../app/workers/analyser'
+import type { WrittenLedger } from '../../app/workers/kit-chooser'
 import { packLine } from '../../app/workers/packed-line'
 
 /** Changes of a trip that a rider makes, each of another part or dial. */
@@ -78,5 +79,19 @@ describe('the analyser', () => {
     const { points, ...road } = demoTrip().road
     expect(analyser.analyse({ ...demoTrip(), road }, 'unseen', undefined)).toBeUndefined()
     expect(analyser.analyse({ ...demoTrip(), road }, 'unseen', packLine(points))?.lengthKm).toBeCloseTo(620.58, 1)
+  })
+
+  it('tells each ledger once, as it is written', () => {
+    const told: WrittenLedger[] = []
+    const analyser = createAnalyser((written) => told.push(written))
+    const { dials, bench, ...trip } = demoTrip()
+    const { points, ...road } = trip.road
+    const first = analyser.analyse({ ...trip, dials, bench, road }, 'line', packLine(points))
+    const { number, ledger } = defined(first?.built ?? undefined)
+    expect(told).toEqual([{ number, ledger }])
+    analyser.analyse({ dials: { ...dials, gramsPerHour: 50 } }, 'line', undefined)
+    expect(told, 'its price alone is another').toHaveLength(1)
+    const second = analyser.analyse({ bench: bench.slice(1) }, 'line', undefined)
+    expect(told.slice(1)).toEqual([{ number: second?.built?.number, ledger: second?.built?.ledger }])
   })
 })

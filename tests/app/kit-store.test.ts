@@ -46,6 +46,8 @@ vi.mock('comlink', () => ({
   proxy: <T>(value: T) => value,
   transfer: <T>(value: T) => value,
   wrap: () => ({
+    sendLedgers: () => Promise.resolve(),
+    hearLedgers: () => Promise.resolve(),
     analyse: (parts: ChangedParts, lineId: LineId, line: PackedLine | undefined) =>
       new Promise<Analysis | undefined>((answer, fail) => analyses.push({ parts, lineId, line, answer, fail })),
     takeUp: (number: number, prices: Prices, ledger: unknown) => {
@@ -278,7 +280,8 @@ describe('the line of the road', () => {
 })
 
 describe('the kit', () => {
-  it('is chosen beside the analysis, and the ledger is sent once for all its prices', async () => {
+  it('is chosen beside the analysis, for a ledger that has come to its worker by itself', async () => {
+    numberKnown = 0
     void store.analyse(trip)
     nth(analyses, 0).answer(analysis())
     await pass(0)
@@ -286,23 +289,23 @@ describe('the kit', () => {
     void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
     nth(analyses, 1).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour: 50 } } }))
     await pass(dialAtRest)
-    expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([true, false])
+    expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([false, false])
     expect(defined(chosen.at(-1)).prices.gramsPerHour).toBe(50)
-    void store.analyse({ ...trip, bench: [] })
-    nth(analyses, 2).answer(analysis({ built: { ...built, number: 1 } }))
-    await pass(0)
-    expect(chosen.slice(2).map(({ hasLedger }) => hasLedger)).toEqual([true])
   })
 
-  it('is sent once more where the worker has lost its ledger', async () => {
+  it('is sent its ledger where that has not come, and once for all its prices', async () => {
     void store.analyse(trip)
     nth(analyses, 0).answer(analysis())
     await pass(0)
-    numberKnown = undefined
+    expect(store.weighed).toMatchObject({ problems: [], built: { number: 0 } })
     void store.analyse({ ...trip, dials: { ...trip.dials, gramsPerHour: 50 } })
     nth(analyses, 1).answer(analysis({ built: { ...built, ledger: { ...built.ledger, gramsPerHour: 50 } } }))
     await pass(dialAtRest)
-    expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([true, false, true])
+    expect(chosen.map(({ hasLedger }) => hasLedger)).toEqual([false, true, false])
+    void store.analyse({ ...trip, bench: [] })
+    nth(analyses, 2).answer(analysis({ built: { ...built, number: 1 } }))
+    await pass(0)
+    expect(chosen.slice(3).map(({ hasLedger }) => hasLedger)).toEqual([false, true])
   })
 
   it('as it was is told of by the trip as it is, until a better one is found', async () => {
@@ -365,6 +368,25 @@ describe('the kit', () => {
     nth(whys, 1)(kit)
     await pass(0)
     expect(store.weighed?.built.ledger.gramsPerHour).toBe(60)
+    expect(store.weighing).toBe(false)
+  })
+
+  it('is chosen anew though its why is still being worked out, which counts no more', async () => {
+    holdsWhy = true
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    void store.analyse({ ...trip, bench: [] })
+    choice = { ...choice, kit: { ...kit, promiseH: 99 } }
+    nth(analyses, 1).answer(analysis({ built: { ...built, number: 1 } }))
+    await pass(0)
+    expect(store.chosen).toMatchObject({ built: { number: 1 }, kit: { promiseH: 99 } })
+    nth(whys, 0)(kit)
+    await pass(0)
+    expect(store.weighed).toBeNull()
+    nth(whys, 1)({ ...kit, promiseH: 99 })
+    await pass(0)
+    expect(store.weighed).toMatchObject({ built: { number: 1 }, kit: { promiseH: 99 } })
     expect(store.weighing).toBe(false)
   })
 

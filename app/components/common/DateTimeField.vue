@@ -103,6 +103,7 @@ function clear() {
         :aria-labelledby="id"
         :aria-describedby="error ? `${id}-error` : undefined"
         :class="error ? 'border-madder!' : ''"
+        @keydown.enter="settle"
         @keydown.esc.capture="passOnEscape"
       >
         <template v-for="(segment, i) in segments" :key="i">

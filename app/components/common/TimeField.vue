@@ -31,6 +31,7 @@ const { typed, type, settle } = useTypedParts<string, TimeValue>(
       :class="labelHidden ? '' : 'mt-1'"
       @update:model-value="type"
       @focusout="settle"
+      @keydown.enter="settle"
       @keydown.esc.capture="passOnEscape"
     >
       <template v-for="(segment, i) in segments" :key="i">
