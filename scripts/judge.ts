@@ -27,6 +27,7 @@ const chapters: Readonly<Record<string, string>> = {
   'drawn-search': 'A search on drawn trips',
   split: 'Kits shared out among riders',
   pack: 'Kits in bags',
+  triage: 'What to do when something fails on the road',
   'boxes 1': 'Every screen and dialog at every size, with names as people give them',
   'boxes 2': 'Every screen and dialog at every size, with long names',
   'boxes 3': 'Every screen and dialog at every size, of an empty trip',
@@ -47,8 +48,8 @@ async function judge(): Promise<void> {
       inView: true,
       env: { ...process.env, ...everything },
     })
-  // Where time is measured, the machine has nothing else to do.
-  const measured = ['load', 'long'].map((name) => `tests/judge/${name}`)
+  // Where time is measured, or given, the machine has nothing else to do.
+  const measured = ['load', 'long', 'split'].map((name) => `tests/judge/${name}`)
   const runs = [
     await judging(...measured.map((path) => `--exclude=${path}*`)),
     await judging('--no-file-parallelism', ...measured),
