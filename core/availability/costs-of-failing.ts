@@ -7,6 +7,7 @@ import type { Trip } from '../trip'
 import { nth, numberAt } from '../validation'
 import { Ground, type RidingAhead } from './ground'
 import { Landscape } from './landscape'
+import type { TakenUp } from './resupply'
 import { nightsOut, usualLight, type LightLeft } from './nights-out'
 import { mostWaitAt } from './waits'
 import {
@@ -48,7 +49,7 @@ export class CostsOfFailing extends Landscape {
 
   /** @param earlier of a plan that may differ in little: what was worked out for it is used again where it holds */
   constructor(
-    protected override readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials' | 'bikes'>,
+    protected override readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials' | 'bikes'> & TakenUp,
     survey: Survey,
     reference: Reference,
     book: OpeningCache = sharedOpeningCache,

@@ -5,7 +5,7 @@ import type { Stop } from '../supply'
 import type { Trip } from '../trip'
 import { numberAt } from '../validation'
 import { Conditions, descentAlong } from './conditions'
-import { Resupply } from './resupply'
+import { Resupply, type TakenUp } from './resupply'
 
 /** A place of general help. */
 export interface HelpPlace extends Help {
@@ -24,7 +24,7 @@ export class Landscape extends Resupply {
   private readonly callOf = new Map<number, Float64Array>()
 
   constructor(
-    protected readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials'>,
+    protected readonly trip: Pick<Trip, 'road' | 'ride' | 'forecast' | 'stops' | 'dials'> & TakenUp,
     survey: Survey,
     reference: Reference,
     book: OpeningCache = sharedOpeningCache,
@@ -34,8 +34,9 @@ export class Landscape extends Resupply {
     const stopsAt = trip.stops.map((stop) => stop.roadKm)
     const stretchEdges = trip.road.stretches.flatMap((stretch) => [stretch.fromKm, stretch.toKm])
     const nights = days.map((day) => day.toKm)
-    this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges, ...nights], trip.dials.walking)
-    this.edges = legEdges(stopsAt, survey.lengthKm)
+    this.edges =
+      trip.fromKm === undefined ? legEdges(stopsAt, survey.lengthKm) : edgesFrom(trip.fromKm, stopsAt, survey)
+    this.grid = walkGrid(survey, [...stopsAt, ...stretchEdges, ...nights, ...this.edges], trip.dials.walking)
     this.conditions = new Conditions(
       this.grid.km,
       descentAlong(this.grid, survey),
@@ -105,4 +106,13 @@ export class Landscape extends Resupply {
     this.callOf.set(pushFactor, hours)
     return hours
   }
+}
+
+/** What lies so near counts as here, km. */
+export const hereKm = 0.05
+
+/** The places that part the rest of a road into legs, of which the first is as good as the place itself. */
+function edgesFrom(fromKm: number, stopsAtKm: readonly number[], { lengthKm }: Survey): number[] {
+  const ahead = legEdges(stopsAtKm, lengthKm).filter((km) => km > fromKm + hereKm)
+  return [fromKm, fromKm + hereKm, ...ahead]
 }

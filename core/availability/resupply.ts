@@ -37,8 +37,13 @@ export interface Found {
 /** A chance below this is none. */
 const doubtfulFrom = 0.1
 
+/** A ride that is on its way: where it is, km, at least `hereKm` before the end. It goes on from there when it starts; nothing where it starts with the road. */
+export interface TakenUp {
+  readonly fromKm?: number
+}
+
 /** What the supply of a ride depends on. */
-export type Supplied = Pick<Trip, 'road' | 'ride' | 'stops' | 'dials'>
+export type Supplied = Pick<Trip, 'road' | 'ride' | 'stops' | 'dials'> & TakenUp
 
 /** Where each class can be had on this very ride, at the hour one comes by. */
 export class Resupply {
@@ -60,7 +65,7 @@ export class Resupply {
   ) {
     this.lengthKm = survey.lengthKm
     if (supplied.ride.start !== null) {
-      this.timetable = new Timetable(survey, supplied.road, supplied.ride)
+      this.timetable = new Timetable(survey, supplied.road, supplied.ride, supplied.fromKm)
       this.planVisits(this.timetable, survey, book)
     } else this.lookForNever(survey, book)
   }

@@ -42,16 +42,18 @@ export class Timetable {
 
   /**
    * @param survey the measured road; with a length
+   * @param fromKm where the ride starts, or is taken up on the way; places behind count as if they were passed then
    * @throws RangeError when the ride has no start
    */
   constructor(
     private readonly survey: Survey,
     road: Pick<Road, 'stretches'>,
     private readonly ride: Ride,
+    fromKm = 0,
   ) {
     if (ride.start === null) throw new RangeError('a ride without a start has no timetable')
     this.hours = ridingAlong(survey, road.stretches, ride)
-    this.days = this.planDays(parseWallClock(ride.start))
+    this.days = this.planDays(parseWallClock(ride.start), fromKm)
   }
 
   /** Hours in the saddle to a place. */
@@ -83,11 +85,11 @@ export class Timetable {
     return 60 * (1 + this.ride.pauseH)
   }
 
-  private planDays(start: WallMinutes): RidingDay[] {
+  private planDays(start: WallMinutes, startsKm: number): RidingDay[] {
     const { lengthKm, km, upM } = this.survey
     const settled = [...this.ride.nights].sort((a, b) => a.roadKm - b.roadKm)
     const days: RidingDay[] = []
-    let fromKm = 0
+    let fromKm = startsKm
     let startsAt = start
     while (fromKm < lengthKm) {
       const next = settled.find(({ roadKm }) => roadKm > fromKm && roadKm < lengthKm)

@@ -87,7 +87,8 @@ function exposureOf(
   const { weights, legs, passersBy, apart } = weightsOn(costs, hazard)
   const meanOn = (values: Float64Array) =>
     legs.map(({ from, to, weightedKm }) => {
-      if (weightedKm === 0) return 0
+      // Where the road asks nothing of it, it may fail all the same: then no place there counts for more than another.
+      if (weightedKm === 0) return meanOfSteps(values, from, to)
       let sum = 0
       for (let step = from; step < to; step++) {
         sum += (numberAt(weights, step) * (numberAt(values, step) + numberAt(values, step + 1))) / 2
@@ -118,6 +119,12 @@ function exposureOf(
       return weightedKm > 0 ? sum / weightedKm : 0
     }),
   }
+}
+
+function meanOfSteps(values: Float64Array, from: number, to: number): number {
+  let sum = 0
+  for (let step = from; step < to; step++) sum += (numberAt(values, step) + numberAt(values, step + 1)) / 2
+  return to > from ? sum / (to - from) : 0
 }
 
 /** How hard a road is on a hazard, along its steps and on each of its legs. */

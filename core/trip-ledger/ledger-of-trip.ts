@@ -1,5 +1,5 @@
 import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre } from '../air'
-import { CostsOfFailing } from '../availability'
+import { CostsOfFailing, type TakenUp } from '../availability'
 import { mostPieces, piecesThere, type Thing } from '../bench'
 import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
 import { uncheckedFactor } from '../checks'
@@ -91,7 +91,7 @@ export function ledgerOfTrip(
 
 /** The same with no price of a gram where the trip has none: what the road makes of it takes as long as all the rest. */
 export function writeLedger(
-  trip: Trip,
+  trip: Trip & TakenUp,
   survey: Survey,
   reference: Reference,
   costs = new CostsOfFailing(trip, survey, reference),
@@ -126,7 +126,7 @@ class Writer {
   private readonly stuck: StuckFix[] = []
 
   constructor(
-    private readonly trip: Trip,
+    private readonly trip: Trip & TakenUp,
     private readonly reference: Reference,
     private readonly costs: CostsOfFailing,
   ) {
@@ -165,7 +165,8 @@ class Writer {
     const riddenKm = this.riddenKm(bike, exposure)
     const lives = riddenKm.map((km) => (hazard.kind === 'wearing' ? (rate * km) / hazard.lifeKm : 0))
     const perLeg = riddenKm.map((km) => (hazard.kind === 'sudden' ? (hazard.per1000km * rate * km) / 1000 : 0))
-    if ([...lives, ...perLeg].every((value) => value === 0)) return
+    // Who is on the way asks of whatever can fail on the bike, however little of the road is left.
+    if (rate === 0 || (this.trip.fromKm === undefined && [...lives, ...perLeg].every((value) => value === 0))) return
     const event = [hazard.id, bike.id, ...(wheel ? [wheel] : []), ...(failed ? [failed.id] : [])].join('/')
     const fixes = this.reference.fixes
       .filter((fix) => fix.answers.includes(hazard.id) && appliesTo(fix.applies, traits))

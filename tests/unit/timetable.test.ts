@@ -27,6 +27,28 @@ const timetable = (change: object = {}, stretches = [stretch(0, 300, 'asphalt')]
   new Timetable(survey, { stretches }, ride(change))
 const clock = (table: Timetable, km: number) => formatWallClock(table.clockAt(km))
 
+describe('a ride that is on its way', () => {
+  // Six hours a day at 20 km/h: 120 km, nine hours with the pauses.
+  const taken = new Timetable(
+    survey,
+    { stretches: [stretch(0, 300, 'asphalt')] },
+    ride({ start: '2026-06-14T15:00' }),
+    100,
+  )
+  it('goes on from where it is when it is there', () => {
+    expect(taken.days.map(({ fromKm, toKm }) => [Math.round(fromKm), Math.round(toKm)])).toEqual([
+      [100, 220],
+      [220, 300],
+    ])
+    expect(clock(taken, 100)).toBe('2026-06-14T15:00')
+    expect(clock(taken, 140)).toBe('2026-06-14T18:00')
+    expect(clock(taken, 240)).toBe('2026-06-15T09:30')
+  })
+  it('is at what is behind it as if it were there now', () => {
+    expect(clock(taken, 20)).toBe('2026-06-14T15:00')
+  })
+})
+
 describe('hours in the saddle', () => {
   it('are the length over the speed of each surface, stretches sharing a step by length', () => {
     // 100 km of asphalt at 20, 50.5 km of sand at 6, the rest gravel at 15.
