@@ -62,7 +62,7 @@ export const shopAt = (stocks: Record<string, number> = {}, hours = '') => ({
   services: [serviceSchema.parse({ kind: 'shop', knownFrom: 'asked', stocks, hours })],
 })
 export const base = tripSchema.parse({
-  format: 'rag-tin.trip/5',
+  format: 'rag-tin.trip/6',
   name: 'by hand',
   road: { points: line },
   stops: [shopAt()],

@@ -16,6 +16,7 @@ const parts: Record<PartName, string> = {
   crew: 'crew',
   bench: 'bench',
   home: 'list of what is to be done',
+  log: 'log',
   dials: 'assumptions',
 }
 

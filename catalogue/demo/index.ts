@@ -138,6 +138,7 @@ export function demoTrip(): Trip {
     crew,
     bench: demoBench,
     home: homeSchema.parse({}),
+    log: [],
     dials: dialsSchema.parse({ gramsPerHour: 970, reckoning: reckoningNow }),
   }
 }

@@ -42,6 +42,8 @@ export function changeLines(before: Parts, after: Parts, parts: readonly PartNam
         return linesOf(part, before.crew, after.crew)
       case 'bench':
         return linesOf(part, before.bench, after.bench)
+      case 'log':
+        return linesOf(part, before.log.map(named), after.log.map(named))
       case 'name':
         return before.name === after.name ? [] : [{ part, name: after.name, how: 'changed', fields: [] }]
       default: {
@@ -52,6 +54,9 @@ export function changeLines(before: Parts, after: Parts, parts: readonly PartNam
   })
   return { lines: lines.slice(0, mostChangeLines), more: Math.max(0, lines.length - mostChangeLines) }
 }
+
+/** What was written in a log is called by what it is about. */
+const named = (entry: Trip['log'][number]) => ({ ...entry, name: entry.kind })
 
 function linesOf<T extends { readonly id: string; readonly name: string }>(
   part: PartName,

@@ -5,7 +5,7 @@ import { changedEntries, fieldsThatDiffer } from './changed-entries'
 import type { Access } from './schema'
 
 /** The parts in which something may be one rider's own. */
-type OwnedParts = Pick<Trip, 'bikes' | 'crew' | 'bench' | 'home'>
+type OwnedParts = Pick<Trip, 'bikes' | 'crew' | 'bench' | 'home' | 'log'>
 
 /** Something of a change that is not for whoever makes it. */
 export interface RefusedChange {
@@ -27,7 +27,7 @@ const supposeIt = 'Suppose it instead, or ask the owner of the plan.'
 
 /**
  * What of a change is not for somebody to make. A rider changes what is said of themselves, the bike that they ride, things
- * that they bring, and what they do themselves before the ride; a reader nothing.
+ * that they bring, what they do themselves before the ride, and what they wrote in the log; a reader nothing.
  *
  * @param before the plan as it is
  * @param after as it would be
@@ -50,12 +50,13 @@ export function refusedChanges(
     if (part === 'bikes') return ofBikes(me, before, after)
     if (part === 'bench') return ofBench(me, before, after)
     if (part === 'home') return ofHome(me, before, after)
+    if (part === 'log') return ofLog(me, before, after)
     return [{ part, where: part, name: '', why: 'only the owner of the plan changes that', mend: supposeIt }]
   })
 }
 
 const refused =
-  (part: 'crew' | 'bikes' | 'bench' | 'home', why: string, mend = supposeIt) =>
+  (part: 'crew' | 'bikes' | 'bench' | 'home' | 'log', why: string, mend = supposeIt) =>
   ({ at, name }: { readonly at: number; readonly name: string }): RefusedChange => ({
     part,
     where: part === 'home' ? `home.tasks[${at}]` : `${part}[${at}]`,
@@ -117,4 +118,15 @@ function ofHome(me: Rider, before: OwnedParts, after: OwnedParts): RefusedChange
     ...others,
     ...rest.map((field) => ({ part: 'home' as const, where: `home.${field}`, name: '', why, mend: supposeIt })),
   ]
+}
+
+/** In a log everybody writes, and changes what they wrote themselves. */
+function ofLog(me: Rider, before: OwnedParts, after: OwnedParts): RefusedChange[] {
+  const by = (log: Trip['log'], id: string) => log.find((entry) => entry.id === id)?.by
+  return changedEntries(before.log, after.log)
+    .filter(
+      (entry) =>
+        (entry.before && by(before.log, entry.id) !== me.id) || (entry.after && by(after.log, entry.id) !== me.id),
+    )
+    .map(({ at, kind }) => refused('log', 'only who wrote it changes it')({ at, name: kind }))
 }

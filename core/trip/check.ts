@@ -42,6 +42,7 @@ export function checkReferences(trip: Trip, lengthKm: number, reference: Referen
   once(trip.bench, 'bench')
   once(trip.home.shops, 'home.shops')
   once(trip.home.tasks, 'home.tasks')
+  once(trip.log, 'log')
   once(trip.road.stretches, 'road.stretches')
   once(trip.ride.nights, 'ride.nights')
   once(

@@ -6,6 +6,7 @@ import { tripFrom1 } from './migration-1'
 import { tripFrom2 } from './migration-2'
 import { tripFrom3 } from './migration-3'
 import { tripFrom4 } from './migration-4'
+import { tripFrom5 } from './migration-5'
 import { packedWhereThereIs } from './packed-where-there-is'
 import { tripFormat, tripSchema, type Trip } from './schema'
 
@@ -17,6 +18,7 @@ const migrations: ReadonlyMap<number, (document: Document, reference: Reference)
   [2, tripFrom2],
   [3, tripFrom3],
   [4, tripFrom4],
+  [5, tripFrom5],
 ])
 const newest = Number(tripFormat.split('/')[1])
 

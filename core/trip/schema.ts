@@ -3,6 +3,7 @@ import { thingSchema } from '../bench'
 import { bikeSchema } from '../bike'
 import { riderSchema } from '../crew'
 import { homeSchema } from '../home'
+import { logSchema } from '../log'
 import { rideSchema } from '../ride'
 import { emptyRoad, roadSchema } from '../road'
 import { stopSchema } from '../supply'
@@ -10,7 +11,7 @@ import { text } from '../validation'
 import { forecastSchema } from '../weather'
 import { dialsSchema } from './dials'
 
-export const tripFormat = 'rag-tin.trip/5'
+export const tripFormat = 'rag-tin.trip/6'
 
 /** The longest name of a trip, in characters. */
 export const longestTripName = 120
@@ -26,6 +27,7 @@ export const partSchemas = {
   crew: z.array(riderSchema).max(20),
   bench: z.array(thingSchema).max(500),
   home: homeSchema,
+  log: logSchema,
   dials: dialsSchema,
 } as const
 export type PartName = keyof typeof partSchemas
@@ -43,6 +45,7 @@ export const tripSchema = z.object({
   crew: partSchemas.crew.default([]),
   bench: partSchemas.bench.default([]),
   home: partSchemas.home.prefault({}),
+  log: partSchemas.log.default([]),
   dials: partSchemas.dials.prefault({}),
 })
 export type Trip = z.infer<typeof tripSchema>

@@ -493,6 +493,19 @@ export const ownTasks = mysqlTable(
   (table) => [primaryKey({ columns: [table.tripId, table.id] })],
 )
 
+/** What happened on the road. */
+export const logEntries = mysqlTable(
+  'log_entries',
+  {
+    tripId: tripId(),
+    id: partId('id'),
+    position: position(),
+    /** The entry as JSON: each kind says something else. */
+    entry: mediumtext('entry').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.tripId, table.id] })],
+)
+
 export const dials = mysqlTable('dials', {
   tripId: char('trip_id', { length: 36 })
     .primaryKey()

@@ -2,6 +2,7 @@ import { and, asc, eq, inArray, notInArray } from 'drizzle-orm'
 import type { AnyMySqlColumn, MySqlTable } from 'drizzle-orm/mysql-core'
 import { catalogue } from '#catalogue'
 import { homeSchema } from '#core/home'
+import { logEntrySchema } from '#core/log'
 import { thingSchema } from '#core/bench'
 import { bikeSchema } from '#core/bike'
 import { riderSchema } from '#core/crew'
@@ -144,6 +145,15 @@ export const readPart: Readers = {
       .orderBy(asc(t.ownTasks.position))
     const papers = row && { on: row.papersOn, state: row.papersState, by: row.papersBy }
     return homeSchema.parse({ country: row?.country, shops, tasks, papers })
+  },
+
+  async log(db, tripId) {
+    const rows = await db
+      .select({ entry: t.logEntries.entry })
+      .from(t.logEntries)
+      .where(eq(t.logEntries.tripId, tripId))
+      .orderBy(asc(t.logEntries.position))
+    return rows.map(({ entry }) => logEntrySchema.parse(JSON.parse(entry)))
   },
 
   async dials(db, tripId) {
@@ -334,6 +344,15 @@ export const writePart: Writers = {
       db,
       t.ownTasks,
       tasks.map((task, position) => ({ tripId, position, ...task })),
+    )
+  },
+
+  async log(db, tripId, log) {
+    await db.delete(t.logEntries).where(eq(t.logEntries.tripId, tripId))
+    await insertAll(
+      db,
+      t.logEntries,
+      log.map((entry, position) => ({ tripId, id: entry.id, position, entry: JSON.stringify(entry) })),
     )
   },
 

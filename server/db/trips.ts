@@ -134,10 +134,12 @@ export async function saveParts(
       await write(tx, tripId, part, next[part])
       const revision = { number: revisions[part].number + 1, save }
       made[part] = revision
+      const row = { version: revision.number, save, savedAt: now }
+      // A part that trips have learned to have may have no row of an older trip yet.
       await tx
-        .update(partVersions)
-        .set({ version: revision.number, save, savedAt: now })
-        .where(and(eq(partVersions.tripId, tripId), eq(partVersions.part, part)))
+        .insert(partVersions)
+        .values({ tripId, part, ...row })
+        .onDuplicateKeyUpdate({ set: row })
     }
     await tx.update(trips).set({ updatedAt: now }).where(eq(trips.id, tripId))
     const tooOld = new Date(now.getTime() - savesKeptDays * 24 * 3600_000)

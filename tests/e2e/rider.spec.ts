@@ -118,7 +118,7 @@ test('from a GPX file to a kit that can be argued with', { tag: ['@proof', '@alw
   const download = page.waitForEvent('download')
   await page.getByRole('menuitem', { name: 'Export this trip' }).click()
   const path = await (await download).path()
-  expect(JSON.parse(readFileSync(path, 'utf8')).format).toBe('rag-tin.trip/5')
+  expect(JSON.parse(readFileSync(path, 'utf8')).format).toBe('rag-tin.trip/6')
   await page.goto('/trips')
   await page
     .getByLabel('Trip document')

@@ -71,7 +71,7 @@ const reference: Reference = {
   bikes: [],
 }
 const trip = tripSchema.parse({
-  format: 'rag-tin.trip/5',
+  format: 'rag-tin.trip/6',
   name: 'ten points',
   road: { points },
   stops: [

@@ -98,7 +98,7 @@ export function tripOn({
   const usual = bikeFrom('gravel', 'gravel')
   const bike = change ? change(usual) : usual
   return tripSchema.parse({
-    format: 'rag-tin.trip/5',
+    format: 'rag-tin.trip/6',
     name: `${lengthKm} km`,
     road: {
       points,

@@ -26,7 +26,7 @@ describe('the rag-tin command', () => {
     expect(start(['gaps', '-'], JSON.stringify(demoTrip())).stdout).toBe(fromFile.stdout)
   })
   it('prints what was wrong to standard error only, and ends with 2', () => {
-    expect(start(['kit', '-'], '{"format":"rag-tin.trip/5"}')).toMatchObject({
+    expect(start(['kit', '-'], '{"format":"rag-tin.trip/6"}')).toMatchObject({
       status: 2,
       stdout: '',
       stderr: expect.stringMatching(/^name: nothing; expected /),

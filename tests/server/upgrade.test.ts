@@ -1,4 +1,5 @@
 import { nth } from '#core/validation'
+import { logEntrySchema } from '#core/log'
 import { tripSchema } from '#core/trip'
 import { rmSync } from 'node:fs'
 import { join } from 'node:path'
@@ -59,6 +60,26 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
     partChange('bench', asBegun, trip.bench),
   ])
   expect((await readDocument(db, 'u', 't')).trip).toMatchObject({ bikes: trip.bikes, bench: trip.bench })
+  await close()
+})
+
+it('a part that trips have only learned to have is saved like any other', async () => {
+  const connection = await asOf(mariadb.url, '0000_begin')
+  await insertOldTrip(connection)
+  await connection.end()
+  await migrateDatabase(mariadb.url)
+  const { db, close } = openDatabase(mariadb.url)
+  const { trip, revisions } = await readDocument(db, 'u', 't')
+  expect(trip).toMatchObject({ log: [], home: { tasks: [] } })
+  const entry = logEntrySchema.parse({ kind: 'note', id: 'e', at: '2026-06-14T15:40', note: 'Wind from ahead' })
+  await saveParts(db, 'u', 't', 'first', [partChange('log', revisions.log, [entry])])
+  await saveParts(db, 'u', 't', 'second', [partChange('home', revisions.home, { ...trip.home, country: 'is' })])
+  const after = await readDocument(db, 'u', 't')
+  expect(after.trip).toMatchObject({ log: [entry], home: { country: 'is' } })
+  // Whoever has the trip open elsewhere sees by its revision that it is another.
+  expect(after.revisions.log).toEqual({ number: revisions.log.number + 1, save: 'first' })
+  expect(after.revisions.home).toEqual({ number: revisions.home.number + 1, save: 'second' })
+  await expect(saveParts(db, 'u', 't', 'third', [partChange('log', revisions.log, [])])).rejects.toThrow('log')
   await close()
 })
 

@@ -10,18 +10,22 @@ import {
   type Access,
 } from '#core/access'
 import { ownTaskSchema, type OwnTask } from '#core/home'
+import { logEntrySchema } from '#core/log'
 import { partNames, withoutRider, type PartName, type Trip } from '#core/trip'
 import { nth } from '#core/validation'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 
+const logEntry = (id: string, by: string) => logEntrySchema.parse({ kind: 'note', id, by, at: '2026-06-13T12:00' })
+const written = (by: string) => logEntry('new', by)
 const trip = ((): Trip => {
   const demo = demoTrip()
   const [me, other] = [nth(demo.crew, 0), nth(demo.crew, 1)]
   const bench = demo.bench.map((thing, i) => ({ ...thing, broughtBy: i === 0 ? me.id : i === 1 ? other.id : null }))
   const task = (id: string, by: string | null) => ownTaskSchema.parse({ id, name: id, by })
   const tasks = [task('my ticket', me.id), task('their ticket', other.id), task('the cat', null)]
-  return { ...demo, bench, home: { ...demo.home, tasks } }
+  const log = [logEntry('mine', me.id), logEntry('theirs', other.id)]
+  return { ...demo, bench, home: { ...demo.home, tasks }, log }
 })()
 const [me, other] = [nth(trip.crew, 0), nth(trip.crew, 1)]
 const myThing = nth(trip.bench, 0)
@@ -33,7 +37,7 @@ const owner: Access = { role: 'owner', rider: null, people: 2 }
 
 type Change = (trip: Trip) => Trip
 const inList =
-  (part: 'bikes' | 'crew' | 'bench' | 'stops', id: string, change: object): Change =>
+  (part: 'bikes' | 'crew' | 'bench' | 'stops' | 'log', id: string, change: object): Change =>
   (given) => ({
     ...given,
     [part]: (given[part] as readonly { id: string }[]).map((each) => (each.id === id ? { ...each, ...change } : each)),
@@ -45,10 +49,13 @@ const atHome =
     home: { ...given.home, tasks: given.home.tasks.map((own) => (own.id === id ? { ...own, ...change } : own)) },
   })
 const without =
-  (part: 'bikes' | 'crew' | 'bench', id: string): Change =>
-  (given) => ({ ...given, [part]: given[part].filter((each) => each.id !== id) })
+  (part: 'bikes' | 'crew' | 'bench' | 'log', id: string): Change =>
+  (given) => ({
+    ...given,
+    [part]: (given[part] as readonly { id: string }[]).filter((each) => each.id !== id),
+  })
 const withMore =
-  (part: 'bikes' | 'crew' | 'bench', entry: object): Change =>
+  (part: 'bikes' | 'crew' | 'bench' | 'log', entry: object): Change =>
   (given) => ({ ...given, [part]: [...given[part], entry] })
 
 /** What a rider may do, and may not, said anew and not by the code: common practice of shared plans, no source. */
@@ -62,6 +69,9 @@ const mine: Readonly<Record<string, Change>> = {
   'taking it away': without('bench', myThing.id),
   'one thing more that they bring': withMore('bench', { ...everybodys, id: 'more', broughtBy: me.id }),
   'what they do at home': atHome('my ticket', { state: 'done' }),
+  'what they write in the log': withMore('log', written(me.id)),
+  'what they wrote there': inList('log', 'mine', { note: 'not so' }),
+  'taking that back': without('log', 'mine'),
   'a new bike of theirs': (given) => inList('crew', me.id, { bikeId: 'spare' })(withMore('bikes', spare)(given)),
 }
 const others: Readonly<Record<string, Change>> = {
@@ -83,6 +93,10 @@ const others: Readonly<Record<string, Change>> = {
   'what anybody does at home': atHome('the cat', { state: 'done' }),
   'taking that over as well': atHome('the cat', { by: me.id }),
   'giving what they do at home to another': atHome('my ticket', { by: other.id }),
+  'what another wrote in the log': inList('log', 'theirs', { note: 'not so' }),
+  'taking what they wrote away': without('log', 'theirs'),
+  'writing for another': withMore('log', written(other.id)),
+  'making another say what they wrote': inList('log', 'mine', { by: other.id }),
   'a shop at home': (given) => ({ ...given, home: { ...given.home, country: 'de' } }),
   'the name of the trip': (given) => ({ ...given, name: 'Mine now' }),
   'the dial': (given) => ({ ...given, dials: { ...given.dials, gramsPerHour: 1 } }),
@@ -106,7 +120,7 @@ describe('who may change what', () => {
     expect(lines.length).toBeGreaterThan(0)
     // Where, and what to do about it.
     for (const line of lines)
-      expect(line).toMatch(/^(name|road|ride|forecast|stops|bikes|crew|bench|home|dials).*(: ).+\./)
+      expect(line).toMatch(/^(name|road|ride|forecast|stops|bikes|crew|bench|home|log|dials).*(: ).+\./)
     expect(refusedOf(reader, change(trip))).toHaveLength(partsOf(trip, change(trip)).length)
     expect(refusedOf(owner, change(trip))).toEqual([])
   })

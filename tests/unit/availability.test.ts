@@ -30,7 +30,7 @@ const points: RoadPoint[] = Array.from({ length: 101 }, (_, i) => [0, i / kmOfDe
 const survey = surveyRoad(points)
 const book = new OpeningCache()
 const bare: Trip = tripSchema.parse({
-  format: 'rag-tin.trip/5',
+  format: 'rag-tin.trip/6',
   name: 'level',
   road: { points, stretches: [{ id: 'all', fromKm: 0, toKm: survey.lengthKm, surface: 'asphalt' }] },
   ride: { start: '2026-06-12T08:00', pauseH: 0, ridingH: 10 },

@@ -92,7 +92,7 @@ describe('a road in place of another', () => {
 
 describe('a road on the end of another', () => {
   it('has its points behind, and its places among the stops', () => {
-    const { road, ride } = tripSchema.parse({ format: 'rag-tin.trip/5', name: 'x' })
+    const { road, ride } = tripSchema.parse({ format: 'rag-tin.trip/6', name: 'x' })
     const along = { road: { ...road, name: '', points: line(0, 3) }, ride, stops: [stop('a', 20)] }
     const joined = joinRoads(
       along,
@@ -123,7 +123,7 @@ describe('a trip written as GPX', () => {
     expect(gpxSymbolOf({ ...inn, services: [], exit: null }, catalogue)).toBe('place')
   })
   it('has times where they are wanted and there is a start, by universal time', () => {
-    const base = tripSchema.parse({ format: 'rag-tin.trip/5', name: 'x' })
+    const base = tripSchema.parse({ format: 'rag-tin.trip/6', name: 'x' })
     const ride = { ...base.ride, start: '2026-06-12T08:00', utcOffsetH: 2 }
     const trip = { road: { ...base.road, name: 'A way', points }, ride, stops: [inn] }
     const timed = exportGpx(trip, survey, catalogue, true)

@@ -66,7 +66,7 @@ interface Change {
 }
 const tripWith = (change: Change): Trip =>
   tripSchema.parse({
-    format: 'rag-tin.trip/5',
+    format: 'rag-tin.trip/6',
     name: 'by hand',
     road: { points, stretches: change.stretches ?? [] },
     ride: change.ride,
@@ -273,7 +273,7 @@ describe('the way to help of any kind', () => {
 
 it('the strip is given the gaps of every class the trip has to do with, tiling the road', () => {
   const trip = tripSchema.parse({
-    format: 'rag-tin.trip/5',
+    format: 'rag-tin.trip/6',
     name: 'strip',
     road: { points },
     stops,

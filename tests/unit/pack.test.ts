@@ -582,7 +582,7 @@ describe('older documents', () => {
       ),
     }
     const { format, bikes: read } = readTrip(old, catalogue)
-    expect(format).toBe('rag-tin.trip/5')
+    expect(format).toBe('rag-tin.trip/6')
     expect(read[0]?.storage.map(({ id }) => id)).toEqual(['place-2', 'place-1'])
     expect(read[0]?.storage[0]).toMatchObject({ volumeMl: 700, fill: 0.85, otherMl: 0, boreMm: null })
   })

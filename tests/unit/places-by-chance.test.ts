@@ -21,7 +21,7 @@ const shop = (chance: number, hours: string) => ({
 const townWith = (services: readonly object[], start: string | null, waitH: number | null, more: object = {}) => {
   const stop = stopSchema.parse({ id: 'town', name: 'Town', roadKm: 60, offRoadM: 200, services, waitH, ...more })
   const trip = tripSchema.parse({
-    format: 'rag-tin.trip/5',
+    format: 'rag-tin.trip/6',
     name: 'level',
     road: { points, stretches: [{ id: 'all', fromKm: 0, toKm: survey.lengthKm, surface: 'asphalt' }] },
     ride: { start, pauseH: 0, ridingH: 10 },
@@ -125,7 +125,7 @@ it('nights on the way out are by the light of that day: a walk of hours takes mo
   const surveyed = surveyRoad(north)
   const pricesOn = (start: string) => {
     const trip = tripSchema.parse({
-      format: 'rag-tin.trip/5',
+      format: 'rag-tin.trip/6',
       name: 'north',
       road: { points: north, stretches: [{ id: 'all', fromKm: 0, toKm: surveyed.lengthKm, surface: 'asphalt' }] },
       ride: { start, pauseH: 0, ridingH: 10, utcOffsetH: 0 },

@@ -267,7 +267,7 @@ describe('the list of a ride', () => {
       expect([task.lastDay, task.deadline, task.firstDay, dueDay(task)]).toEqual([null, null, null, null])
   })
   it('without a road, or a rider, or a bench, is what there is', () => {
-    const bare = readTrip({ format: 'rag-tin.trip/5', name: 'bare' }, catalogue)
+    const bare = readTrip({ format: 'rag-tin.trip/6', name: 'bare' }, catalogue)
     const nowhere = surveyRoad([])
     expect(taskList(bare, catalogue, { survey: nowhere, carried: {} }).map(({ about }) => about.kind)).toEqual([
       'papers',
@@ -380,7 +380,7 @@ describe('what becomes of a task', () => {
   it('of an older document is open', () => {
     const { home: _, ...old } = JSON.parse(JSON.stringify(demo)) as Record<string, unknown>
     const read = readTrip({ ...old, format: 'rag-tin.trip/4' }, catalogue)
-    expect(read.format).toBe('rag-tin.trip/5')
+    expect(read.format).toBe('rag-tin.trip/6')
     expect(read.home).toEqual({ country: null, shops: [], tasks: [], papers: openTask })
     expect(listOf(read).every(({ state }) => state === 'open')).toBe(true)
   })

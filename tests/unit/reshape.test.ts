@@ -133,7 +133,7 @@ describe('a road carried on by another file', () => {
     '<wpt lat="0" lon="0.25"><name>Well</name></wpt>',
   )
   it('has what lies between taken as straight, and the file’s places on it', () => {
-    const along = tripSchema.parse({ format: 'rag-tin.trip/5', name: 't', road: { points: first.points } })
+    const along = tripSchema.parse({ format: 'rag-tin.trip/6', name: 't', road: { points: first.points } })
     const next = joinRoads(along, second, () => 'w')
     expect(next.road.points).toHaveLength(4)
     const degree = (Math.PI * 6378.137) / 180

@@ -21,7 +21,7 @@ interface Place {
 }
 function suppliedBy({ services, start = friday, trust = 0.6, stop = {} }: Place) {
   const { stops, ...trip } = tripSchema.parse({
-    format: 'rag-tin.trip/5',
+    format: 'rag-tin.trip/6',
     name: 'level',
     road: { points, stretches: [{ id: 'all', fromKm: 0, toKm: survey.lengthKm, surface: 'asphalt' }] },
     ride: { start, pauseH: 0, ridingH: 10 },

@@ -177,7 +177,7 @@ describe('the plan of a route card', () => {
 })
 
 describe('a trip laid along a route card', () => {
-  const empty = tripSchema.parse({ format: 'rag-tin.trip/5', name: 't', road: { points: [] } })
+  const empty = tripSchema.parse({ format: 'rag-tin.trip/6', name: 't', road: { points: [] } })
   const nothing = surveyRoad([])
   const ofTrip = (name: string, km: number, bearing = 90): TripLeg => ({
     ...leg(name, km, bearing),

@@ -41,7 +41,7 @@ describe('reading a trip document', () => {
     expect(readTripText(JSON.stringify(trip), catalogue)).toEqual(trip)
   })
   it('fills in what a short document leaves out', () => {
-    const trip = readTrip({ format: 'rag-tin.trip/5', name: 'short' }, catalogue)
+    const trip = readTrip({ format: 'rag-tin.trip/6', name: 'short' }, catalogue)
     expect(trip.dials.trust).toBe(0.6)
     expect(trip.road).toEqual({ name: '', points: [], stretches: [] })
   })
@@ -56,7 +56,7 @@ describe('reading a trip document', () => {
       (d) => (loose(d).format = 'rag-tin.trip/7'),
       /format: "rag-tin.trip\/7".*a newer Rag Tin wrote this/,
     ],
-    ['no version', (d) => delete loose(d).format, /format: nothing; expected "rag-tin.trip\/5"/],
+    ['no version', (d) => delete loose(d).format, /format: nothing; expected "rag-tin.trip\/6"/],
     ['a negative mass', (d) => (loose(d).bench[5].massG = -12), /bench\[5\]\.massG: -12; expected more than 0/],
     [
       'a stop beyond the road',
@@ -185,10 +185,10 @@ describe('reading a trip document', () => {
   it.each([
     [null, 'the document: null; expected a trip document, which is an object'],
     ['a text', 'the document: a text; expected a trip document, which is an object'],
-    [{ format: 3 }, 'format: 3; expected "rag-tin.trip/5"'],
-    [{ format: 'rag-tin.trip/x' }, 'format: "rag-tin.trip/x"; expected "rag-tin.trip/5"'],
-    [{ format: 'rag-tin.trip/0' }, 'format: "rag-tin.trip/0"; expected "rag-tin.trip/5"'],
-    [{ format: 'rag-tin.trip/6' }, 'format: "rag-tin.trip/6"; expected "rag-tin.trip/5" or older'],
+    [{ format: 3 }, 'format: 3; expected "rag-tin.trip/6"'],
+    [{ format: 'rag-tin.trip/x' }, 'format: "rag-tin.trip/x"; expected "rag-tin.trip/6"'],
+    [{ format: 'rag-tin.trip/0' }, 'format: "rag-tin.trip/0"; expected "rag-tin.trip/6"'],
+    [{ format: 'rag-tin.trip/7' }, 'format: "rag-tin.trip/7"; expected "rag-tin.trip/6" or older'],
   ])('%j is no document that can be read here', (document, message) => {
     expect(() => readTrip(document, catalogue)).toThrow(message)
   })
@@ -217,6 +217,7 @@ describe('reading a trip document', () => {
       'crew',
       'bench',
       'home',
+      'log',
       'dials',
     ])
   })

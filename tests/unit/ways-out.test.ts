@@ -23,7 +23,7 @@ const town = (roadKm: number, chance: number, hours = 'Fr 08:00-20:00') => ({
 })
 function costsWith(stops: readonly object[], dials: object = {}, more: object = {}): CostsOfFailing {
   const trip = tripSchema.parse({
-    format: 'rag-tin.trip/5',
+    format: 'rag-tin.trip/6',
     name: 'level',
     road: { points, stretches: [{ id: 'all', fromKm: 0, toKm: survey.lengthKm, surface: 'asphalt' }] },
     ride: { start: '2026-06-12T08:00', pauseH: 0, ridingH: 10 },
