@@ -25,6 +25,8 @@ import { stances } from './stances'
 import { stress } from './stress'
 import { flips } from './flips'
 import { start } from './start'
+import { log } from './log'
+import { triage } from './triage'
 import { UsageError } from './usage'
 
 /** A command takes its arguments and answers with what is to be printed as JSON, or with plain text. */
@@ -49,6 +51,12 @@ const commands: Record<string, { run: Command; usage: string }> = {
   split: { run: split, usage: 'split TRIP [--text]' },
   pack: { run: pack, usage: 'pack TRIP [--text]' },
   ready: { run: ready, usage: 'ready TRIP [--on 2026-05-30] [--evening 120] [--ics FILE] [--text]' },
+  log: { run: log, usage: 'log TRIP [--add ENTRIES.json …] [--text]' },
+  triage: {
+    run: triage,
+    usage:
+      'triage TRIP --km 312 --what chain-broken [--bike ID] [--wheel front|rear] [--at 2026-06-14T15:40] [--log ENTRIES.json] [--away RIDER=2 …] [--text]',
+  },
   papers: {
     run: papers,
     usage:

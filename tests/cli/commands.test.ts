@@ -102,6 +102,40 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
     expect(text).toMatch(/Maren +\d+ +\d+ g would be fair/)
     expect(text).not.toContain('a second')
   })
+  it('log and triage', async () => {
+    const asked = ['--km', '250', '--what', 'puncture', '--wheel', 'rear'] as const
+    const told = (await json('triage', sparse, ...asked)) as { ways: { fix: string; takes: { thing: string }[] }[] }
+    expect(told).toMatchObject({ event: 'puncture/mule/rear' })
+    const [first, second] = told.ways
+    const tube = defined(first?.takes[0]).thing
+    // All tubes of that kind are gone: what was second is first.
+    const spent = [{ thing: tube, stock: 'tube-622', amount: 9 }]
+    const gone = { id: 'g', at: '2026-06-13T10:00', roadKm: 80, kind: 'gone', why: 'used', note: 'two flats', spent }
+    const entries = file('gone.json', JSON.stringify(gone))
+    const after = (await json('triage', sparse, ...asked, '--log', entries)) as typeof told
+    expect(after.ways[0]?.fix).toBe(second?.fix)
+    const logged = file('logged.json', (await run('log', sparse, '--add', entries)).stdout)
+    expect(await json('triage', logged, ...asked)).toEqual(after)
+    const { entries: written, left } = (await json('log', logged)) as {
+      entries: { id: string }[]
+      left: { thing: string }[]
+    }
+    expect(written.map(({ id }) => id)).toEqual(['g'])
+    expect(left.map(({ thing }) => thing)).not.toContain(tube)
+    expect((await run('log', logged, '--text')).stdout).toMatch(/2026-06-13 10:00 +80\.0 +gone +two flats/)
+    expect((await run('log', logged, '--add', entries)).stderr).toContain('an entry "g" that the trip has already')
+    const text = (await run('triage', sparse, ...asked, '--at', '2026-06-15T09:00', '--text')).stdout
+    expect(text).toMatch(/^rear flat: thorn, glass or pinch: .* lost in the mean, .* with nothing done\n/)
+    expect((await run('triage', sparse, '--km', '250')).stderr).toContain('--what is needed')
+    const bad = async (...words: string[]) => (await run('triage', sparse, ...asked, ...words)).stderr
+    expect(await bad('--km', '621')).toMatch(/--km: “621”; expected a number from 0 to 620/)
+    expect(await bad('--at', 'noon')).toContain('--at: “noon”; expected a date and a time such as')
+    expect(await bad('--wheel', 'third')).toContain('--wheel: “third”; expected front or rear')
+    expect(await bad('--away', 'nobody=2')).toContain('--away: “nobody”; expected one of the riders: ansel')
+    expect(await bad('--what', 'boredom')).toContain('what failed: "boredom"; expected something that can fail')
+    expect(await bad('--bike', 'fox')).toContain('bike: "fox"; expected one that is there: mule')
+  })
+
   it('ready', async () => {
     interface Listed {
       readonly key: string
@@ -375,13 +409,13 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
       'a negative mass',
       () => [
         'kit',
-        file('neg.json', '{"format":"rag-tin.trip/5","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
+        file('neg.json', '{"format":"rag-tin.trip/6","name":"x","bench":[{"id":"a","name":"b","massG":-3}]}'),
       ],
       /^bench\[0\]\.massG: -3; expected more than 0\n$/,
     ],
     [
       'a trip without a road',
-      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/5","name":"x"}')],
+      () => ['kit', file('bare.json', '{"format":"rag-tin.trip/6","name":"x"}')],
       /road\.points: no road/,
     ],
     ['a broken GPX', () => ['gpx', file('broken.gpx', '<gpx><trk>')], /not XML/],

@@ -1,0 +1,109 @@
+import { catalogue } from '#catalogue'
+import { isWallClock, formatWallClock, Timetable } from '#core/ride'
+import { triageAmong, type Failing, type Triage, type WayAtHand } from '#core/trail'
+import { Fault } from '#core/validation'
+import { failureInWords, fixInWords, hoursInWords } from '#wording'
+import { kitOnTheRoad, logFile, withEntries } from './kit-on-the-road'
+import { rounded, table } from './text'
+import { tripOfArgs } from './trip'
+import { numberOption, parsedArgs, UsageError } from './usage'
+
+/** What to do about a failure on the road with what is left: the fixes in the order in which they are tried, with hours. */
+export function triage(args: string[]): unknown {
+  const { positionals, values } = parsedArgs(args, {
+    log: { type: 'string' },
+    km: { type: 'string' },
+    at: { type: 'string' },
+    what: { type: 'string' },
+    bike: { type: 'string' },
+    wheel: { type: 'string' },
+    away: { type: 'string', multiple: true },
+    text: { type: 'boolean' },
+  } as const)
+  const asked = tripOfArgs(positionals)
+  const { survey } = asked
+  const trip = values.log === undefined ? asked.trip : withEntries(asked.trip, logFile(values.log))
+  if (values.what === undefined) throw new UsageError('--what is needed')
+  const roadKm = numberOption(values.km, 'km', 0, survey.lengthKm)
+  const at = values.at ?? passing(roadKm)
+  if (!isWallClock(at)) throw new Fault('--at', `“${at}”`, 'a date and a time such as 2026-06-14T15:40')
+  const { wheel } = values
+  if (wheel !== undefined && wheel !== 'front' && wheel !== 'rear') {
+    throw new Fault('--wheel', `“${wheel}”`, 'front or rear')
+  }
+  const elsewhere = (values.away ?? []).map((text) => {
+    const [rider = '', hours] = text.split('=')
+    if (!trip.crew.some(({ id }) => id === rider)) {
+      throw new Fault('--away', `“${rider}”`, `one of the riders: ${trip.crew.map(({ id }) => id).join(', ')}`)
+    }
+    return { rider, hoursOff: numberOption(hours, 'away', 0, 1000) }
+  })
+  const present = trip.crew.map(({ id }) => id).filter((id) => elsewhere.every(({ rider }) => rider !== id))
+  const bikeId = values.bike ?? trip.crew.find(({ id }) => present.includes(id))?.bikeId ?? trip.bikes[0]?.id ?? ''
+  const { laid, kit, bagOf } = kitOnTheRoad(trip, survey)
+  const failing: Failing = { hazard: values.what, bikeId, wheel: wheel ?? null }
+  const position = { roadKm, at }
+  const found = triageAmong(trip, survey, catalogue, laid, kit, position, failing, present, elsewhere)
+  const nameOf = new Map([...kit.things, ...trip.crew].map(({ id, name }) => [id, name]))
+  return values.text ? inText() : inJson()
+
+  /** When one comes by, by the plan; its ride's first morning where that has no day. */
+  function passing(km: number): string {
+    const { ride, road } = asked.trip
+    return ride.start === null ? '2026-06-12T08:00' : formatWallClock(new Timetable(survey, road, ride).clockAt(km))
+  }
+
+  function inJson() {
+    return {
+      ...triageInJson(found.now),
+      waiting: found.waiting.map(({ then, sparesH, ...rest }) => ({
+        ...rest,
+        sparesH: rounded(sparesH, 4),
+        then: triageInJson(then),
+      })),
+    }
+  }
+
+  function inText(): string {
+    const { now, waiting } = found
+    const rows = now.ways.map((way) => [
+      fixInWords(way.fix, catalogue),
+      `${Math.round(way.workH * 60)} min`,
+      hoursInWords(way.residualH),
+      `${Math.round(100 * way.hands * way.holds)} %`,
+      thingsOf(way),
+    ])
+    const waits = waiting.map(
+      ({ rider, hoursOff, sparesH, theirs }) =>
+        `Waiting ${hoursInWords(hoursOff)} for ${nameOf.get(rider) ?? rider} spares ${hoursInWords(sparesH)} more${
+          theirs.length > 0 ? `: they have ${theirs.map((id) => nameOf.get(id) ?? id).join(', ')}` : ''
+        }`,
+    )
+    return [
+      `${failureInWords(now.note, catalogue, trip.bikes)}: ${hoursInWords(now.expectedH)} lost in the mean, ${hoursInWords(now.lossH)} with nothing done`,
+      table(['try', 'takes', 'still lost', 'holds', 'with'], rows, [1, 2, 3]),
+      ...waits,
+    ].join('\n')
+  }
+
+  function thingsOf({ takes }: WayAtHand): string {
+    return takes
+      .map(({ thing, amount }) => {
+        const bag = bagOf(thing)
+        const much = amount !== null && amount !== 1 ? `${rounded(amount, 2)} × ` : ''
+        return `${much}${nameOf.get(thing) ?? thing}${bag === undefined ? '' : ` (${bag})`}`
+      })
+      .join(', ')
+  }
+}
+
+const triageInJson = ({ note, ways, ...hours }: Triage) => ({
+  event: note.event,
+  ...Object.fromEntries(Object.entries<number>(hours).map(([name, value]) => [name, rounded(value, 4)])),
+  ways: ways.map(({ fix, technique, takes, ...numbers }) => ({
+    fix,
+    technique,
+    ...Object.fromEntries(Object.entries<number>(numbers).map(([name, value]) => [name, rounded(value, 4)])),
+    takes,
+  })),
+})

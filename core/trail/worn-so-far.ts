@@ -1,0 +1,50 @@
+import type { LedgerEvent } from '../ledger'
+import type { Log } from '../log'
+import type { Reference } from '../reference'
+import type { EventNote, LedgerOfTrip } from '../trip-ledger'
+import { nth } from '../validation'
+
+/** What has outlived the life it was given still has some left: nobody knows how much. Planning value. */
+const leastLeft = 0.05
+
+/** What fails, where: enough of a note to know its event by. */
+type Where = Pick<EventNote, 'event' | 'hazard' | 'bike' | 'wheel'>
+
+/**
+ * What is left of parts that wear, of the life that each had at departure or since it was made new: by the log, or at a shop on
+ * the way that is trusted to have it.
+ *
+ * @param laid the ledger of the whole plan
+ */
+export function wornSoFar({ ledger, edges }: LedgerOfTrip, log: Log, { fixes }: Reference, roadKm: number) {
+  const events = new Map(ledger.events.map((event) => [event.id, event]))
+  const lasting = new Set(fixes.filter(({ grade }) => grade === 'lasting').map(({ id }) => id))
+
+  /** Where a part was made new last, km; nothing where it is the one that one set off with. */
+  function renewedAt({ hazard, bike, wheel }: Where, { wear }: LedgerEvent): number | undefined {
+    const byLog = log.flatMap((entry) => {
+      if (entry.roadKm === null || (entry.kind !== 'renewed' && entry.kind !== 'failed')) return []
+      const isHere = entry.hazard === hazard && entry.bikeId === bike && (entry.wheel ?? wheel) === wheel
+      const isNew =
+        entry.kind === 'renewed' ||
+        entry.tries.some(({ fix, held }) => fix !== null && held !== false && lasting.has(fix))
+      return isHere && isNew ? [entry.roadKm] : []
+    })
+    const bought = (wear?.freshAtLegs ?? []).map((leg) => nth(edges, leg))
+    const behind = [...byLog, ...bought].filter((km) => km <= roadKm)
+    return behind.length > 0 ? Math.max(...behind) : undefined
+  }
+
+  return (where: Where, atDeparture: number): number => {
+    const event = events.get(where.event)
+    if (!event?.wear) return atDeparture
+    const { lives, left } = event.wear
+    const from = renewedAt(where, event)
+    const used = lives.reduce((sum, lived, leg) => {
+      const [begins, ends] = [nth(edges, leg), nth(edges, leg + 1)]
+      const km = Math.min(ends, roadKm) - Math.max(begins, from ?? 0)
+      return km > 0 ? sum + (lived * km) / (ends - begins) : sum
+    }, 0)
+    return Math.max(leastLeft, (from === undefined ? left : 1) - used)
+  }
+}

@@ -1,0 +1,187 @@
+import { catalogue } from '#catalogue'
+import { demoTrip } from '#catalogue/demo'
+import { logEntrySchema } from '#core/log'
+import { surveyRoad } from '#core/road'
+import { onwardOf, triage, triageAmong, whatIsLeft } from '#core/trail'
+import { ledgerOfTrip } from '#core/trip-ledger'
+import { defined, nth } from '#core/validation'
+import { describe, expect, it } from 'vitest'
+import { drawnOnward, hoursDrawn, firstByDefinition, triageOfAll } from '../drawn-states'
+import { base, line, pushH, referenceWith } from '../level-road'
+import { once } from '../once'
+import { seeded } from '../seeded'
+
+const at = '2026-06-14T12:00'
+
+describe('by hand, on a level road with a shop at km 40', () => {
+  const reference = referenceWith()
+  const survey = surveyRoad(line)
+  const laid = ledgerOfTrip(base, survey, reference)
+  const kit = whatIsLeft(
+    base,
+    [
+      { rider: 'r', thing: 'lever', count: 1 },
+      { rider: 'r', thing: 'tube', count: 2 },
+    ],
+    reference,
+  )
+  const triageAt = (roadKm: number, left = kit) =>
+    triage(onwardOf(base, survey, reference, laid, left, { roadKm, at }), { hazard: 'flat', bikeId: 'b' })
+
+  it('the way out is that from the very place, and being stranded has its price', () => {
+    // Thirty km to the end, on foot; being stranded is worth three hours more.
+    const { lossH, walkH } = triageAt(70)
+    expect(walkH).toBeCloseTo(30 * pushH, 1)
+    expect(lossH).toBeCloseTo(30 * pushH + 3, 1)
+    // Two km from the end nobody is stranded: a share of the price that the share of three hours is.
+    expect(triageAt(98).lossH).toBeCloseTo(2 * pushH * (1 + 3 / 3), 1)
+    expect(triageAt(100).lossH).toBeLessThan(0.05)
+  })
+
+  it('a tube is tried twice while there are two, and what comes of it is every way that can go', () => {
+    const { ways, expectedH, lossH, mended } = triageAt(70)
+    expect(ways.map(({ fix, takes }) => [fix, takes])).toEqual([
+      [
+        'swap',
+        [
+          { thing: 'tube', amount: 1 },
+          { thing: 'lever', amount: null },
+        ],
+      ],
+    ])
+    // Hands that have done an easy thing at home: 0.97; tubes that are trusted to 0.8 (model § 3).
+    const [hands, holds, workH, residualH] = [0.97, 0.8, 0.25, nth(ways, 0).residualH]
+    expect(ways[0]).toMatchObject({ hands, holds, workH, most: 2 })
+    const again = workH + holds * residualH + (1 - holds) * lossH
+    expect(expectedH).toBeCloseTo(workH + (1 - hands) * lossH + hands * (holds * residualH + (1 - holds) * again), 9)
+    expect(mended).toBeCloseTo(hands * (1 - (1 - holds) ** 2), 9)
+    expect(nth(ways, 0).worthH).toBeCloseTo(hands * holds * (lossH - residualH) - workH, 9)
+  })
+
+  it('with one tube it is tried once, and with no lever not at all', () => {
+    const less = (thing: string, count: number) => ({
+      ...kit,
+      left: kit.left.flatMap((pieces) =>
+        pieces.thing !== thing ? [pieces] : count > 0 ? [{ ...pieces, count, amounts: { 'tube-622': count } }] : [],
+      ),
+    })
+    const last = triageAt(70, less('tube', 1))
+    expect(last.mended).toBeCloseTo(0.97 * 0.8, 9)
+    const none = triageAt(70, less('lever', 0))
+    expect(none).toMatchObject({ ways: [], mended: 0 })
+    expect(none.expectedH).toBe(none.lossH)
+    expect(none.expectedWalkH).toBe(none.walkH)
+  })
+
+  it('what cannot fail there is said, with what can', () => {
+    const onward = onwardOf(base, survey, reference, laid, kit, { roadKm: 10, at })
+    expect(() => triage(onward, { hazard: 'chain', bikeId: 'b' })).toThrow(
+      'what failed: "chain"; expected something that can fail on that bike: flat',
+    )
+    expect(() => triage(onward, { hazard: 'flat', bikeId: 'x' })).toThrow('bike: "x"; expected one that is there: b')
+  })
+})
+
+describe('what wears', () => {
+  // A life of 200 km, of which 0.8 is left at the start; there is no shop that fits a fresh one.
+  const reference = referenceWith({ kind: 'wearing', part: 'pads', lifeKm: 200, spread: 0.4, per1000km: undefined })
+  const trip = { ...base, stops: [], bikes: base.bikes.map((bike) => ({ ...bike, padLeft: 0.8 })) }
+  const survey = surveyRoad(line)
+  const laid = ledgerOfTrip(trip, survey, reference)
+  const leftAt = (roadKm: number, ...log: readonly object[]) => {
+    const logged = { ...trip, log: log.map((fields, i) => logEntrySchema.parse({ id: `${i}`, at, ...fields })) }
+    const kit = whatIsLeft(logged, [], reference)
+    const { ledger } = onwardOf(logged, survey, reference, laid, kit, { roadKm, at }).laid
+    return defined(nth(ledger.events, 0).wear).left
+  }
+
+  it('has as much less left as the road behind took of it', () => {
+    expect(leftAt(0)).toBeCloseTo(0.8, 6)
+    expect(leftAt(60)).toBeCloseTo(0.8 - 60 / 200, 3)
+  })
+  it('is new again where the log says so, by itself or by a fix that lasts', () => {
+    expect(leftAt(60, { kind: 'renewed', roadKm: 40, bikeId: 'b', hazard: 'flat' })).toBeCloseTo(1 - 20 / 200, 3)
+    const failed = { kind: 'failed', roadKm: 50, bikeId: 'b', hazard: 'flat' }
+    const mended = (fix: string, held: boolean) => ({ ...failed, tries: [{ fix, could: true, held }] })
+    expect(leftAt(60, mended('swap', true))).toBeCloseTo(1 - 10 / 200, 3)
+    expect(leftAt(60, mended('swap', false))).toBeCloseTo(0.5, 3)
+    expect(leftAt(60, mended('unheard of', true))).toBeCloseTo(0.5, 3)
+    // What is written of a place ahead has not been yet, and another bike is another bike.
+    expect(leftAt(60, { kind: 'renewed', roadKm: 70, bikeId: 'b', hazard: 'flat' })).toBeCloseTo(0.5, 3)
+    expect(leftAt(60, { kind: 'renewed', roadKm: 40, bikeId: 'c', hazard: 'flat' })).toBeCloseTo(0.5, 3)
+  })
+  it('has a little left though it has outlived its life', () => {
+    const worn = { ...trip, bikes: trip.bikes.map((bike) => ({ ...bike, padLeft: 0.1 })) }
+    const onLaid = ledgerOfTrip(worn, survey, reference)
+    const kit = whatIsLeft(worn, [], reference)
+    const { ledger } = onwardOf(worn, survey, reference, onLaid, kit, { roadKm: 90, at }).laid
+    expect(nth(ledger.events, 0).wear?.left).toBe(0.05)
+  })
+})
+
+describe('states that are drawn', () => {
+  it('are answered with what is best first by the definition of the ledger', { timeout: 60_000 }, () => {
+    for (let seed = 1; seed <= 4; seed++) {
+      const onward = drawnOnward(seed)
+      for (const { event, found } of triageOfAll(onward))
+        expect(found.ways[0]?.fix, `${seed} ${event.id}`).toBe(firstByDefinition(onward, event))
+    }
+  })
+
+  it('lose the hours that are lost in the mean when they are drawn as the definition says', { timeout: 60_000 }, () => {
+    const draw = seeded(7)
+    const answered = [2, 3, 4, 5, 6].flatMap((seed) => {
+      const onward = drawnOnward(seed)
+      return triageOfAll(onward).flatMap((each) => (each.found.ways.length > 1 ? [{ ...each, onward }] : []))
+    })
+    expect(answered.length).toBeGreaterThan(10)
+    for (const { event, found, onward } of answered) {
+      const drawn = hoursDrawn(onward, event, draw)
+      const draws = Array.from({ length: 4000 }, () => drawn())
+      const mean = draws.reduce((sum, hours) => sum + hours, 0) / draws.length
+      const variance = draws.reduce((sum, hours) => sum + (hours - mean) ** 2, 0) / (draws.length - 1)
+      // Five standard errors: of as many failures none strays as far by chance.
+      expect(Math.abs(found.expectedH - mean), event.id).toBeLessThan(5 * Math.sqrt(variance / draws.length) + 1e-9)
+    }
+  })
+})
+
+describe('a partner on the road', () => {
+  const trip = demoTrip()
+  const survey = surveyRoad(trip.road.points)
+  const laid = once(() => ledgerOfTrip(trip, survey, catalogue))
+  const [maren, ansel] = [nth(trip.crew, 0).id, nth(trip.crew, 1).id]
+  const chainTool = trip.bench
+    .filter(({ heads }) => heads.some(({ profile }) => profile === 'chain-pin'))
+    .map(({ id }) => id)
+  const kit = () => {
+    const all = trip.bench.map(({ id, count }) => ({ rider: chainTool.includes(id) ? maren : ansel, thing: id, count }))
+    return whatIsLeft(trip, all, catalogue)
+  }
+  const brokenAt = (roadKm: number, hoursOff: number) =>
+    triageAmong(
+      trip,
+      survey,
+      catalogue,
+      laid(),
+      kit(),
+      { roadKm, at: '2026-06-15T12:00' },
+      { hazard: 'chain-broken', bikeId: 'mule' },
+      [ansel],
+      [{ rider: maren, hoursOff }],
+    )
+
+  it('who is two hours ahead with the best tool is waited for, and it is said what of theirs is wanted', () => {
+    expect(chainTool.length).toBeGreaterThan(0)
+    const { now, waiting } = brokenAt(200, 2)
+    expect(waiting).toMatchObject([{ rider: maren, hoursOff: 2 }])
+    const [{ then, sparesH, theirs }] = waiting as [(typeof waiting)[number]]
+    expect(sparesH).toBeCloseTo(now.expectedH - then.expectedH - 2, 9)
+    expect(theirs.some((id) => chainTool.includes(id))).toBe(true)
+    expect(now.ways.flatMap(({ takes }) => takes).some(({ thing }) => chainTool.includes(thing))).toBe(false)
+  })
+  it('who is too far off is not', () => {
+    const { now } = brokenAt(200, 2)
+    expect(brokenAt(200, now.expectedH + 1).waiting).toEqual([])
+  })
+})
