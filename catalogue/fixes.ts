@@ -1,10 +1,10 @@
-import { z } from 'zod'
+import type { z } from 'zod'
 import { fixSchema, type Fix } from '#core/fix'
+import { cement, dangersOf, gas } from './dangers'
+import { steps } from './steps'
 
 const tyres = ['puncture', 'tubeless-hole', 'burped-bead']
 const brokenSpokes = ['spoke-front-left', 'spoke-front-right', 'spoke-rear-left', 'spoke-rear-drive']
-const cement = 'Rubber cement is flammable and its fumes are harmful: no flame, open air.'
-const gas = 'Compressed gas: the cartridge freezes skin and flies off if loosened under pressure; ask your carrier before flying.'
 
 /**
  * How failures are mended, the schools side by side where riders argue.
@@ -174,4 +174,6 @@ const written: z.input<typeof fixSchema>[] = [
   { id: 'grease-chain', name: 'rub grease on the chain', answers: ['chain-dry'], uses: { grease: 3 }, technique: 'lube-chain', minutes: 8, grade: 'to the next shop', holds: 0.8 },
 ]
 
-export const fixes: Fix[] = z.array(fixSchema).parse(written)
+export const fixes: Fix[] = written.map((fix) =>
+  fixSchema.parse({ ...fix, dangers: dangersOf(fix), steps: steps[fix.id] }),
+)

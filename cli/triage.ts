@@ -1,6 +1,8 @@
 import { catalogue } from '#catalogue'
+import { cautionsOf } from '#core/fix'
 import { isWallClock, formatWallClock, Timetable } from '#core/ride'
 import { triageAmong, type Failing, type Triage, type WayAtHand } from '#core/trail'
+import { fixOf } from '#core/trip-ledger'
 import { Fault } from '#core/validation'
 import { failureInWords, fixInWords, hoursInWords } from '#wording'
 import { kitOnTheRoad, logFile, withEntries } from './kit-on-the-road'
@@ -79,10 +81,19 @@ export function triage(args: string[]): unknown {
           theirs.length > 0 ? `: they have ${theirs.map((id) => nameOf.get(id) ?? id).join(', ')}` : ''
         }`,
     )
+    const [first] = now.ways
+    const how = first && howTo(first)
     return [
       `${failureInWords(now.note, catalogue, trip.bikes)}: ${hoursInWords(now.expectedH)} lost in the mean, ${hoursInWords(now.lossH)} with nothing done`,
       table(['try', 'takes', 'still lost', 'holds', 'with'], rows, [1, 2, 3]),
       ...waits,
+      ...(first && how
+        ? [
+            `To ${fixInWords(first.fix, catalogue)}:`,
+            ...how.cautions.map((caution) => `  ! ${caution}`),
+            ...how.steps.map((step, i) => `  ${i + 1}. ${step}`),
+          ]
+        : []),
     ].join('\n')
   }
 
@@ -97,12 +108,19 @@ export function triage(args: string[]): unknown {
   }
 }
 
+/** What to mind, and then what to do. */
+function howTo({ fix }: Pick<WayAtHand, 'fix'>) {
+  const known = catalogue.fixes.find(({ id }) => id === fixOf(fix))
+  return { cautions: known ? cautionsOf(known) : [], steps: known?.steps ?? [] }
+}
+
 const triageInJson = ({ note, ways, ...hours }: Triage) => ({
   event: note.event,
   ...Object.fromEntries(Object.entries<number>(hours).map(([name, value]) => [name, rounded(value, 4)])),
   ways: ways.map(({ fix, technique, takes, ...numbers }) => ({
     fix,
     technique,
+    ...howTo({ fix }),
     ...Object.fromEntries(Object.entries<number>(numbers).map(([name, value]) => [name, rounded(value, 4)])),
     takes,
   })),

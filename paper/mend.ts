@@ -1,5 +1,5 @@
 import type { FailureCard, FixOnCard, Papers, ThingTaken } from '#core/papers'
-import type { Fix } from '#core/fix'
+import { cautionsOf, type Fix } from '#core/fix'
 import type { Hazard } from '#core/hazard'
 import type { Bike } from '#core/bike'
 import { hoursInWords, timesInWords } from '#wording'
@@ -9,7 +9,7 @@ import { sheet, type Reading } from './sheet'
 /** What names failures and what mends them. */
 export interface MendNames {
   readonly hazards: readonly Pick<Hazard, 'id' | 'name' | 'caution'>[]
-  readonly fixes: readonly Pick<Fix, 'id' | 'name' | 'caution' | 'grade'>[]
+  readonly fixes: readonly Pick<Fix, 'id' | 'name' | 'dangers' | 'caution' | 'grade'>[]
   readonly bikes: readonly Pick<Bike, 'id' | 'name'>[]
 }
 
@@ -33,12 +33,13 @@ function cardOf({ hazard, bikeId, times, fixes }: FailureCard, names: MendNames)
   const failed = names.hazards.find(({ id }) => id === hazard)
   const bike = names.bikes.find(({ id }) => id === bikeId)
   const cautions = new Set([
-    failed?.caution,
-    ...fixes.map(({ fix }) => names.fixes.find(({ id }) => id === fix)?.caution),
+    ...(failed?.caution ? [failed.caution] : []),
+    ...fixes.flatMap(({ fix }) => names.fixes.filter(({ id }) => id === fix).flatMap(cautionsOf)),
   ])
   return html` <div class="card">
     <h2>${capital(failed?.name ?? hazard)}</h2>
     <div class="small soft">${bike?.name ?? bikeId}, ${timesInWords(times)}</div>
+    ${[...cautions].map((caution) => html`<div class="small caution">${caution}</div>`)}
     ${
       fixes.length === 0
         ? html`<p>The kit has nothing for it: limp, or walk to help.</p>`
@@ -46,7 +47,6 @@ function cardOf({ hazard, bikeId, times, fixes }: FailureCard, names: MendNames)
             ${fixes.map((fix) => fixOn(fix, names))}
           </ol>`
     }
-    ${[...cautions].filter((caution): caution is string => Boolean(caution)).map((caution) => html`<div class="small caution">${caution}</div>`)}
   </div>`
 }
 

@@ -15,6 +15,7 @@ export const tradeWords = [
     'shifter',
     'sidewall',
     'sidewalls',
+    'sprocket',
     'sprockets',
     'steerer',
     'steerers',

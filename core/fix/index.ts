@@ -1,3 +1,4 @@
 export * from './schema'
+export * from './cautions'
 export * from './residual'
 export * from './turning'

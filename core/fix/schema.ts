@@ -34,7 +34,11 @@ export const fixSchema = z.object({
   holds: z.number().gt(0).max(1).default(1),
   /** How far a make-do that wears on lasts, in the mean, km. Where it is not given, the grade says how often one fails again. */
   lastsKm: z.number().gt(0).max(1_000_000).optional(),
+  /** What is dangerous about it whoever does it, and what has to be minded of it alone: both are said before its steps. */
+  dangers: z.array(z.string()).default([]),
   caution: z.string().default(''),
+  /** What to do with one's hands, in the order in which it is done. */
+  steps: z.array(z.string()).default([]),
   source: z.string().default('planning value'),
 })
 export type Fix = z.infer<typeof fixSchema>
