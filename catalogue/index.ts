@@ -41,4 +41,5 @@ export const catalogue: Reference = {
 export { bikeFrom, bikeStarts } from './bikes'
 export { bagSets } from './containers'
 export { placeWords } from './place-words'
+export { symptoms } from './symptoms'
 export { ofStrangers } from './strangers'

@@ -55,7 +55,7 @@ const commands: Record<string, { run: Command; usage: string }> = {
   triage: {
     run: triage,
     usage:
-      'triage TRIP --km 312 --what chain-broken [--bike ID] [--wheel front|rear] [--at 2026-06-14T15:40] [--log ENTRIES.json] [--away RIDER=2 …] [--text]',
+      'triage TRIP --km 312 --what chain-broken|--symptom no-air [--bike ID] [--wheel front|rear] [--at 2026-06-14T15:40] [--log ENTRIES.json] [--away RIDER=2 …] [--text]',
   },
   papers: {
     run: papers,

@@ -1,7 +1,7 @@
-import { catalogue } from '#catalogue'
+import { catalogue, symptoms } from '#catalogue'
 import { cautionsOf } from '#core/fix'
 import { isWallClock, formatWallClock, Timetable } from '#core/ride'
-import { triageAmong, type Failing, type Triage, type WayAtHand } from '#core/trail'
+import { causesOf, onwardOf, triageAmong, type Failing, type Triage, type WayAtHand } from '#core/trail'
 import { fixOf } from '#core/trip-ledger'
 import { Fault } from '#core/validation'
 import { failureInWords, fixInWords, hoursInWords } from '#wording'
@@ -17,6 +17,7 @@ export function triage(args: string[]): unknown {
     km: { type: 'string' },
     at: { type: 'string' },
     what: { type: 'string' },
+    symptom: { type: 'string' },
     bike: { type: 'string' },
     wheel: { type: 'string' },
     away: { type: 'string', multiple: true },
@@ -25,7 +26,11 @@ export function triage(args: string[]): unknown {
   const asked = tripOfArgs(positionals)
   const { survey } = asked
   const trip = values.log === undefined ? asked.trip : withEntries(asked.trip, logFile(values.log))
-  if (values.what === undefined) throw new UsageError('--what is needed')
+  if (values.what === undefined && values.symptom === undefined) throw new UsageError('--what or --symptom is needed')
+  const symptom = symptoms.find(({ id }) => id === values.symptom)
+  if (values.symptom !== undefined && !symptom) {
+    throw new Fault('--symptom', `“${values.symptom}”`, `one of ${symptoms.map(({ id }) => id).join(', ')}`)
+  }
   const roadKm = numberOption(values.km, 'km', 0, survey.lengthKm)
   const at = values.at ?? passing(roadKm)
   if (!isWallClock(at)) throw new Fault('--at', `“${at}”`, 'a date and a time such as 2026-06-14T15:40')
@@ -43,11 +48,27 @@ export function triage(args: string[]): unknown {
   const present = trip.crew.map(({ id }) => id).filter((id) => elsewhere.every(({ rider }) => rider !== id))
   const bikeId = values.bike ?? trip.crew.find(({ id }) => present.includes(id))?.bikeId ?? trip.bikes[0]?.id ?? ''
   const { laid, kit, bagOf } = kitOnTheRoad(trip, survey)
-  const failing: Failing = { hazard: values.what, bikeId, wheel: wheel ?? null }
   const position = { roadKm, at }
+  if (values.what === undefined) return causesInWords()
+  const failing: Failing = { hazard: values.what, bikeId, wheel: wheel ?? null }
   const found = triageAmong(trip, survey, catalogue, laid, kit, position, failing, present, elsewhere)
   const nameOf = new Map([...kit.things, ...trip.crew].map(({ id, name }) => [id, name]))
   return values.text ? inText() : inJson()
+
+  /** What it may be, the likeliest first. */
+  function causesInWords(): unknown {
+    const here = onwardOf(trip, survey, catalogue, laid, kit, position, present)
+    const causes = symptom ? causesOf(here, symptom, bikeId) : []
+    if (values.text) {
+      const rows = causes.map(({ note, share }) => [
+        `${Math.round(100 * share)} %`,
+        failureInWords(note, catalogue, trip.bikes),
+        `--what ${note.hazard}${note.wheel === null ? '' : ` --wheel ${note.wheel}`}`,
+      ])
+      return table(['likely', 'what', ''], rows, [0])
+    }
+    return causes.map(({ note, share }) => ({ hazard: note.hazard, wheel: note.wheel, share: rounded(share, 4) }))
+  }
 
   /** When one comes by, by the plan; its ride's first morning where that has no day. */
   function passing(km: number): string {

@@ -1,4 +1,5 @@
 export * from './what-is-left'
 export * from './onward'
+export * from './causes'
 export * from './triage'
 export * from './elsewhere'

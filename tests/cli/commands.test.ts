@@ -126,7 +126,16 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
     expect((await run('log', logged, '--add', entries)).stderr).toContain('an entry "g" that the trip has already')
     const text = (await run('triage', sparse, ...asked, '--at', '2026-06-15T09:00', '--text')).stdout
     expect(text).toMatch(/^rear flat: thorn, glass or pinch: .* lost in the mean, .* with nothing done\n/)
-    expect((await run('triage', sparse, '--km', '250')).stderr).toContain('--what is needed')
+    const causes = (await json('triage', sparse, '--km', '250', '--symptom', 'no-air')) as {
+      hazard: string
+      share: number
+    }[]
+    expect(causes.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 2)
+    expect(causes[0]).toMatchObject({ hazard: 'puncture' })
+    expect((await run('triage', sparse, '--km', '250')).stderr).toContain('--what or --symptom is needed')
+    expect((await run('triage', sparse, '--km', '250', '--symptom', 'sad')).stderr).toContain(
+      '--symptom: “sad”; expected one of no-air',
+    )
     const bad = async (...words: string[]) => (await run('triage', sparse, ...asked, ...words)).stderr
     expect(await bad('--km', '621')).toMatch(/--km: “621”; expected a number from 0 to 620/)
     expect(await bad('--at', 'noon')).toContain('--at: “noon”; expected a date and a time such as')

@@ -1,8 +1,9 @@
-import { catalogue } from '#catalogue'
+import { catalogue, symptoms } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { logEntrySchema } from '#core/log'
 import { surveyRoad } from '#core/road'
-import { onwardOf, triage, triageAmong, whatIsLeft } from '#core/trail'
+import { places } from '#core/hazard'
+import { causesOf, onwardOf, triage, triageAmong, whatIsLeft } from '#core/trail'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
@@ -116,6 +117,51 @@ describe('what wears', () => {
     const kit = whatIsLeft(worn, [], reference)
     const { ledger } = onwardOf(worn, survey, reference, onLaid, kit, { roadKm: 90, at }).laid
     expect(nth(ledger.events, 0).wear?.left).toBe(0.05)
+  })
+})
+
+describe('what it may be', () => {
+  const trip = demoTrip()
+  const survey = surveyRoad(trip.road.points)
+  const laid = once(() => ledgerOfTrip(trip, survey, catalogue))
+  const here = (change: object = {}, roadKm = 210) => {
+    const worn = { ...trip, bikes: trip.bikes.map((bike) => ({ ...bike, ...change })) }
+    const whole = Object.keys(change).length > 0 ? ledgerOfTrip(worn, survey, catalogue) : laid()
+    return onwardOf(worn, survey, catalogue, whole, whatIsLeft(worn, [], catalogue), { roadKm, at })
+  }
+  const symptom = (id: string) => defined(symptoms.find((each) => each.id === id))
+
+  it('is everything that can fail, each by some symptom, and few enough to choose among', () => {
+    const told = new Set(symptoms.flatMap(({ hazards }) => hazards))
+    expect([...told].sort()).toEqual(catalogue.hazards.map(({ id }) => id).sort())
+    for (const { id, name, hazards } of symptoms) {
+      expect(hazards.length, id).toBeLessThanOrEqual(7)
+      expect(new Set(hazards).size, id).toBe(hazards.length)
+      expect(name.length, id).toBeLessThanOrEqual(40)
+    }
+    for (const place of places)
+      expect(symptoms.filter((each) => each.places.includes(place)).length, place).toBeLessThanOrEqual(6)
+  })
+  it('is the likelier, the more often it comes just there', () => {
+    const onward = here()
+    const causes = causesOf(onward, symptom('no-air'), 'mule')
+    expect(causes.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
+    const rate = (event: string) => nth(defined(onward.laid.ledger.events.find(({ id }) => id === event)).perLeg, 0)
+    const [first] = causes as [(typeof causes)[number]]
+    for (const { note, share } of causes)
+      expect(share / first.share).toBeCloseTo(rate(note.event) / rate(first.note.event), 9)
+    expect(causes.map(({ note }) => note.bike)).not.toContain('fox')
+    expect([...causes].sort((a, b) => b.share - a.share)).toEqual(causes)
+  })
+  it('is what has hardly any life left, before what comes of a sudden', () => {
+    // Before the first place where fresh ones are fitted.
+    const brake = (padLeft: number) => causesOf(here({ padLeft }, 20), symptom('brake-soft'), 'fox')
+    const pads = (padLeft: number) => defined(brake(padLeft).find(({ note }) => note.hazard === 'pads-worn')).share
+    expect(brake(0.05)[0]?.note.hazard).toBe('pads-worn')
+    expect(pads(0.05)).toBeGreaterThan(pads(1))
+  })
+  it('is nothing of a bike that is not there', () => {
+    expect(causesOf(here(), symptom('no-air'), 'nobody')).toEqual([])
   })
 })
 
