@@ -203,6 +203,7 @@ export const useKitStore = defineStore('kit', () => {
         if (isOlder() || !hasLedger()) continue
         const newer = until(isOlder).toBe(true)
         const kit = choice.kit && (await Promise.race([kitService().explain(), newer.then(() => undefined)]))
+        if (mine !== tripsLeft) return
         if (kit === undefined) continue
         if (hasLedger()) weighed.value = { ...choice, kit }
       } catch (error) {
@@ -214,7 +215,10 @@ export const useKitStore = defineStore('kit', () => {
     proveOnceCalm()
   }
 
-  /** Sends the ledger only where it has not come to the worker straight from where it was written; what the kit that is shown comes to is told at once. */
+  /**
+   * Sends the ledger only where it has not come to the worker straight from where it was written; what the kit that is shown
+   * comes to is told at once.
+   */
   async function choose(written: NumberedLedger): Promise<Chosen> {
     const { number, ledger } = written
     const { gramsPerHour, budgetG, budgetMoney, pins } = ledger

@@ -404,6 +404,25 @@ describe('the kit', () => {
     expect(store.weighed).toBeNull()
   })
 
+  it('of a trip that was left while its why was being worked out is chosen by nobody any more', async () => {
+    holdsWhy = true
+    void store.analyse(trip)
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    store.clear()
+    holdsChoice = true
+    numberKnown = 1
+    void store.analyse(trip)
+    nth(analyses, 1).answer(analysis({ built: { ...built, number: 1 } }))
+    await pass(0)
+    chosen.length = 0
+    void store.analyse({ ...trip, bench: [] })
+    nth(analyses, 2).answer(analysis({ built: { ...built, number: 2 } }))
+    await pass(0)
+    // The ledger waits its turn behind the one that is being chosen for.
+    expect(chosen).toEqual([])
+  })
+
   it('asks for no why of a trip that was left before the dial was at rest', async () => {
     void store.analyse(trip)
     nth(analyses, 0).answer(analysis())
