@@ -61,6 +61,18 @@ const trued = [
   'Spin the wheel; where it rubs, loosen that side and tighten the other by a quarter of a turn.',
   'Go round in small steps until it passes the brake and the frame.',
 ]
+const spokeChanged = [...wheelOut, ...tyreOpen, ...spokeOut, ...spokeIn, ...trued, ...tubeIn, ...pumped, ...wheelIn]
+const shiftCable = [
+  'Shift to the smallest sprocket; undo the anchor and draw the old cable out at the lever.',
+  'Thread the new one through lever and housing until its head sits.',
+]
+const brakeCable = [
+  'Undo the anchor and draw the old cable out at the lever.',
+  'Thread the new one until its head sits in the lever.',
+  'Hold the pads to the rim or rotor, pull the cable tight, clamp it.',
+]
+const leverPulled = 'Pull the lever hard ten times; clamp it anew if it has slipped.'
+const noKnock = 'Front brake on, rock the bike: nothing knocks.'
 const tightenAll = 'Tighten it, then try by hand that nothing moves.'
 const again = 'Look at it again after an hour, and every morning.'
 const cleanThread = 'Wipe the thread clean and dry; a drop of thread locker on it.'
@@ -298,15 +310,13 @@ export const steps: Readonly<Record<string, readonly string[]>> = {
     'It must turn; shift as little as you can.',
   ],
   'change-shift-cable': [
-    'Shift to the smallest sprocket; undo the anchor and draw the old cable out at the lever.',
-    'Thread the new one through lever and housing until its head sits.',
+    ...shiftCable,
     'Pull it tight, clamp it, cut it a hand’s breadth behind the anchor.',
     tryGears,
     'Turn the barrel until each click moves one gear.',
   ],
   'coil-shift-cable': [
-    'Shift to the smallest sprocket; undo the anchor and draw the old cable out at the lever.',
-    'Thread the new one through lever and housing until its head sits.',
+    ...shiftCable,
     'Pull it tight and clamp it; coil the rest, and tape it to the frame clear of the wheel.',
     tryGears,
   ],
@@ -329,20 +339,8 @@ export const steps: Readonly<Record<string, readonly string[]>> = {
   'tie-housing': ['Lay a straw or a split of wood along the place.', tied, 'See that it stays clear of the tyre.'],
   'charge-shifting': ['Plug the lead in at the derailleur or the battery, and wait.', 'Try all gears.'],
   // Brakes
-  'change-brake-cable': [
-    'Undo the anchor and draw the old cable out at the lever.',
-    'Thread the new one until its head sits in the lever.',
-    'Hold the pads to the rim or rotor, pull the cable tight, clamp it.',
-    'Cut the end a finger’s length behind the anchor.',
-    'Pull the lever hard ten times; clamp it anew if it has slipped.',
-  ],
-  'coil-brake-cable': [
-    'Undo the anchor and draw the old cable out at the lever.',
-    'Thread the new one until its head sits in the lever.',
-    'Hold the pads to the rim or rotor, pull the cable tight, clamp it.',
-    'Coil the rest and tape it to the frame, far from wheel and pads.',
-    'Pull the lever hard ten times; clamp it anew if it has slipped.',
-  ],
+  'change-brake-cable': [...brakeCable, 'Cut the end a finger’s length behind the anchor.', leverPulled],
+  'coil-brake-cable': [...brakeCable, 'Coil the rest and tape it to the frame, far from wheel and pads.', leverPulled],
   'one-brake': [
     'Try the other brake before every descent.',
     'Ride slowly on the flat; get off and walk what is steep.',
@@ -385,26 +383,8 @@ export const steps: Readonly<Record<string, readonly string[]>> = {
     'Keep every drop off rotor and pads.',
   ],
   // Wheels
-  'change-front-left-spoke': [
-    ...wheelOut,
-    ...tyreOpen,
-    ...spokeOut,
-    ...spokeIn,
-    ...trued,
-    ...tubeIn,
-    ...pumped,
-    ...wheelIn,
-  ],
-  'change-front-right-spoke': [
-    ...wheelOut,
-    ...tyreOpen,
-    ...spokeOut,
-    ...spokeIn,
-    ...trued,
-    ...tubeIn,
-    ...pumped,
-    ...wheelIn,
-  ],
+  'change-front-left-spoke': spokeChanged,
+  'change-front-right-spoke': spokeChanged,
   'change-left-spoke': [...wheelOut, ...tyreOpen, ...spokeOut, ...spokeIn, ...trued, ...tubeIn, ...pumped, ...wheelIn],
   'change-drive-spoke': [
     ...wheelOut,
@@ -418,16 +398,7 @@ export const steps: Readonly<Record<string, readonly string[]>> = {
     ...pumped,
     ...wheelIn,
   ],
-  'change-free-drive-spoke': [
-    ...wheelOut,
-    ...tyreOpen,
-    ...spokeOut,
-    ...spokeIn,
-    ...trued,
-    ...tubeIn,
-    ...pumped,
-    ...wheelIn,
-  ],
+  'change-free-drive-spoke': spokeChanged,
   'fibre-spoke': [
     'Take the broken pieces out; the nipple may stay.',
     'Thread the cord through the hub’s hole as the spoke ran, and hook it into the end on the rim.',
@@ -480,17 +451,17 @@ export const steps: Readonly<Record<string, readonly string[]>> = {
   'tighten-stem': [
     'Loosen the stem’s side bolts; turn the top bolt until the fork has no play and still turns freely.',
     'Set the bar straight; tighten the side bolts in turn.',
-    'Front brake on, rock the bike: nothing knocks.',
+    noKnock,
   ],
   'torque-stem': [
     'Loosen the stem’s side bolts; turn the top bolt until the fork has no play and still turns freely.',
     'Set the bar straight; tighten the side bolts in turn to the value written on them.',
-    'Front brake on, rock the bike: nothing knocks.',
+    noKnock,
   ],
   'tighten-headset-nut': [
     'Turn the lower ring until the fork has no play and still turns freely.',
     'Hold it and tighten the nut against it.',
-    'Front brake on, rock the bike: nothing knocks.',
+    noKnock,
   ],
   'headset-by-hand': [
     'Take the weight off the fork; screw the ring down with a cloth as far as hands can.',

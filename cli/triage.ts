@@ -1,9 +1,9 @@
 import { catalogue, symptoms } from '#catalogue'
 import { cautionsOf } from '#core/fix'
 import { isWallClock, formatWallClock, Timetable } from '#core/ride'
-import { causesOf, onwardOf, triageAmong, type Failing, type Triage, type WayAtHand } from '#core/trail'
+import { causesOf, onwardOf, ridersAt, triageAmong, type Failing, type Triage, type WayAtHand } from '#core/trail'
 import { fixOf } from '#core/trip-ledger'
-import { Fault } from '#core/validation'
+import { defined, Fault } from '#core/validation'
 import { failureInWords, fixInWords, hoursInWords } from '#wording'
 import { kitOnTheRoad, logFile, withEntries } from './kit-on-the-road'
 import { rounded, table } from './text'
@@ -45,19 +45,20 @@ export function triage(args: string[]): unknown {
     }
     return { rider, hoursOff: numberOption(hours, 'away', 0, 1000) }
   })
-  const present = trip.crew.map(({ id }) => id).filter((id) => elsewhere.every(({ rider }) => rider !== id))
-  const bikeId = values.bike ?? trip.crew.find(({ id }) => present.includes(id))?.bikeId ?? trip.bikes[0]?.id ?? ''
+  const present = ridersAt(trip, survey, roadKm).filter((id) => elsewhere.every(({ rider }) => rider !== id))
+  if (present.length === 0) throw new Fault('--away', 'everybody who rides there', 'somebody who is there')
+  const bikeId = values.bike ?? defined(trip.crew.find(({ id }) => present.includes(id))).bikeId
   const { laid, kit, bagOf } = kitOnTheRoad(trip, survey)
-  const position = { roadKm, at }
+  const ride = { trip, survey, laid, kit, position: { roadKm, at } }
   if (values.what === undefined) return causesInWords()
   const failing: Failing = { hazard: values.what, bikeId, wheel: wheel ?? null }
-  const found = triageAmong(trip, survey, catalogue, laid, kit, position, failing, present, elsewhere)
+  const found = triageAmong(ride, catalogue, failing, present, elsewhere)
   const nameOf = new Map([...kit.things, ...trip.crew].map(({ id, name }) => [id, name]))
   return values.text ? inText() : inJson()
 
   /** What it may be, the likeliest first. */
   function causesInWords(): unknown {
-    const here = onwardOf(trip, survey, catalogue, laid, kit, position, present)
+    const here = onwardOf(ride, catalogue, present)
     const causes = symptom ? causesOf(here, symptom, bikeId) : []
     if (values.text) {
       const rows = causes.map(({ note, share }) => [

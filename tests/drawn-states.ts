@@ -35,7 +35,8 @@ export function drawnOnward(seed: number): Onward {
     return [{ rider: nth(riders, Math.floor(draw() * riders.length)), thing: thing.id, count, amounts }]
   })
   const there = present.length > 0 ? present : riders.slice(0, 1)
-  return onwardOf(trip, survey, catalogue, laid, { things: trip.bench, left }, { roadKm, at }, there)
+  const kit = { things: trip.bench, left }
+  return onwardOf({ trip, survey, laid, kit, position: { roadKm, at } }, catalogue, there)
 }
 
 const here = (value: number | readonly number[]) => (typeof value === 'number' ? value : nth(value, 0))

@@ -37,7 +37,10 @@ export interface Found {
 /** A chance below this is none. */
 const doubtfulFrom = 0.1
 
-/** A ride that is on its way: where it is, km, at least `hereKm` before the end. It goes on from there when it starts; nothing where it starts with the road. */
+/**
+ * A ride that is on its way: where it is, km, at least `hereKm` before the end. It goes on from there when it starts; nothing
+ * where it starts with the road.
+ */
 export interface TakenUp {
   readonly fromKm?: number
 }

@@ -44,6 +44,8 @@ export function holdsWith({ holds, uses }: IndexedFix, conditions: Float64Array)
 export interface Try {
   readonly fix: IndexedFix
   readonly holds: number
+  /** Hours that a try spares, in the mean. */
+  readonly worthH: number
   /** How often running it is tried. */
   readonly most: number
 }
@@ -68,7 +70,6 @@ export function triesOf(event: IndexedEvent, onLeg: number, conditions: Float64A
     })
     .filter(({ worthH }) => worthH > 0)
     .sort((a, b) => b.worthH - a.worthH)
-    .map(({ fix, holds, most }) => ({ fix, holds, most }))
 }
 
 /** Of tries that can all be done, the first of each attempt: whoever has two tools for it takes the better one. */

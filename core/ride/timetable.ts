@@ -42,7 +42,7 @@ export class Timetable {
 
   /**
    * @param survey the measured road; with a length
-   * @param fromKm where the ride starts, or is taken up on the way; places behind count as if they were passed then
+   * @param fromKm where the ride starts, or is taken up on the way, before the end; places behind count as if they were passed then
    * @throws RangeError when the ride has no start
    */
   constructor(

@@ -1,10 +1,7 @@
 import type { Reference } from '../reference'
-import type { Survey } from '../road'
 import type { Trip } from '../trip'
-import type { LedgerOfTrip } from '../trip-ledger'
-import { onwardOf, type RoadPosition } from './onward'
+import { onwardOf, type RideOnTheWay } from './onward'
 import { triage, type Failing, type Triage } from './triage'
-import type { KitLeft } from './what-is-left'
 
 /** A rider of the crew who is somewhere else on the road. */
 export interface RiderElsewhere {
@@ -30,20 +27,17 @@ export interface WorthWaiting extends RiderElsewhere {
  * @returns those for whom it is worth it, the one that spares most first
  */
 export function triageAmong(
-  trip: Trip,
-  survey: Survey,
+  ride: RideOnTheWay,
   reference: Reference,
-  laid: LedgerOfTrip,
-  kit: KitLeft,
-  position: RoadPosition,
   failing: Failing,
   present: readonly string[],
   elsewhere: readonly RiderElsewhere[],
 ): { readonly now: Triage; readonly waiting: readonly WorthWaiting[] } {
-  const triageWith = (riders: readonly string[]) =>
-    triage(onwardOf(atThePlace(trip), survey, reference, laid, kit, position, riders), failing)
+  const { left } = ride.kit
+  const there = { ...ride, trip: atThePlace(ride.trip) }
+  const triageWith = (riders: readonly string[]) => triage(onwardOf(there, reference, riders), failing)
   const now = triageWith(present)
-  const mine = new Set(kit.left.flatMap(({ rider, thing }) => (present.includes(rider) ? [thing] : [])))
+  const mine = new Set(left.flatMap(({ rider, thing }) => (present.includes(rider) ? [thing] : [])))
   const waiting = elsewhere.flatMap(({ rider, hoursOff }): WorthWaiting[] => {
     const then = triageWith([...present, rider])
     const sparesH = now.expectedH - then.expectedH - hoursOff

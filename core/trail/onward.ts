@@ -1,5 +1,6 @@
 import { CostsOfFailing, hereKm, type TakenUp } from '../availability'
 import type { Thing } from '../bench'
+import { ridesFromTo } from '../crew'
 import type { Reference } from '../reference'
 import type { Survey } from '../road'
 import type { Trip } from '../trip'
@@ -15,6 +16,16 @@ export interface RoadPosition {
   readonly at: string
 }
 
+/** A ride on its way: the plan, where riders are, and what they still have along. */
+export interface RideOnTheWay {
+  readonly trip: Trip
+  readonly survey: Survey
+  /** The ledger of the whole plan, for what is worn by now. */
+  readonly laid: LedgerOfTrip
+  readonly kit: KitLeft
+  readonly position: RoadPosition
+}
+
 /** A plan from some place on, with what is left of its kit. */
 export interface Onward {
   readonly trip: Trip & TakenUp
@@ -22,29 +33,40 @@ export interface Onward {
   readonly laid: LedgerOfTrip
 }
 
+/** The ids of the riders who ride with the others at a place: who have joined, and not left. */
+export const ridersAt = (
+  { crew, stops }: Pick<Trip, 'crew' | 'stops'>,
+  { lengthKm }: Survey,
+  roadKm: number,
+): string[] =>
+  crew
+    .filter((rider) => {
+      const [from, to] = ridesFromTo(rider, stops, lengthKm)
+      return from <= roadKm && roadKm <= to
+    })
+    .map(({ id }) => id)
+
 /**
  * The rest of a plan: its road from where riders are, with what they still have along, and with bikes worn by what is behind.
  *
  * @param present the ids of the riders who are there: nobody else's bags, hands and bikes count
- * @param laid the ledger of the whole plan, for what is worn by now
  */
 export function onwardOf(
-  trip: Trip,
-  survey: Survey,
+  { trip, survey, laid, kit, position }: RideOnTheWay,
   reference: Reference,
-  laid: LedgerOfTrip,
-  kit: KitLeft,
-  position: RoadPosition,
-  present: readonly string[] = trip.crew.map(({ id }) => id),
+  present: readonly string[],
 ): Onward {
   const crew = trip.crew.filter(({ id }) => present.includes(id))
   const ridden = new Set(crew.map(({ bikeId }) => bikeId))
   const others = new Set(trip.crew.map(({ bikeId }) => bikeId).filter((id) => !ridden.has(id)))
+  const isAhead = (stopId: string | null) =>
+    trip.stops.some(({ id, roadKm }) => id === stopId && roadKm > position.roadKm)
   const rest: Trip & TakenUp = {
     ...trip,
     fromKm: Math.max(0, Math.min(position.roadKm, survey.lengthKm - hereKm)),
     ride: { ...trip.ride, start: position.at },
-    crew: crew.map((rider) => ({ ...rider, joins: null })),
+    // Whoever is here has joined, and has not left, whatever was planned.
+    crew: crew.map((rider) => ({ ...rider, joins: null, leaves: isAhead(rider.leaves) ? rider.leaves : null })),
     bikes: trip.bikes.filter(({ id }) => !others.has(id)),
     bench: benchWith(kit, present),
   }

@@ -5,7 +5,6 @@ import {
   indexLedger,
   roundingAmount,
   triesOf,
-  type IndexedEvent,
   type IndexedLedger,
   type Try,
 } from '../ledger'
@@ -100,7 +99,7 @@ export function triage({ trip, laid }: Onward, failing: Failing): Triage {
   const written = new Map(nth(laid.ledger.events, place).fixes.map((fix) => [fix.id, fix]))
   return {
     note,
-    ways: tries.map((each) => wayOf(ledger, event, each, defined(written.get(each.fix.id)).technique ?? null)),
+    ways: tries.map((each) => wayOf(ledger, each, defined(written.get(each.fix.id)).technique ?? null)),
     expectedH: mean(({ hours }) => hours),
     expectedWalkH: mean(({ walkH }) => walkH),
     mended: mean(({ isMended }) => (isMended ? 1 : 0)),
@@ -109,12 +108,7 @@ export function triage({ trip, laid }: Onward, failing: Failing): Triage {
   }
 }
 
-/** Hours that a try spares, in the mean, by the definition of the ledger. */
-const worthOf = (event: IndexedEvent, { fix, holds }: Try) =>
-  fix.hands * holds * (numberAt(event.lossH, here) - numberAt(fix.residualH, here)) - numberAt(fix.workH, here)
-
-function wayOf(ledger: IndexedLedger, event: IndexedEvent, each: Try, technique: string | null): WayAtHand {
-  const { fix, holds, most } = each
+function wayOf(ledger: IndexedLedger, { fix, holds, worthH, most }: Try, technique: string | null): WayAtHand {
   const tools = fix.needs.map((need) => defined(ledger.items.find(({ provides }) => provides.includes(need))).id)
   const used = fix.uses.flatMap(({ stock, amount }) => {
     const holder = ledger.items.find(({ units }) => units.some((unit) => unit.stock === stock))
@@ -129,7 +123,7 @@ function wayOf(ledger: IndexedLedger, event: IndexedEvent, each: Try, technique:
     workH: numberAt(fix.workH, here),
     residualH: numberAt(fix.residualH, here),
     residualWalkH: numberAt(fix.residualWalkH, here),
-    worthH: worthOf(event, each),
+    worthH,
     takes: [...used, ...[...new Set(tools)].map((thing) => ({ thing, amount: null }))],
   }
 }

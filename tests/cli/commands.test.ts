@@ -141,6 +141,9 @@ describe('the rag-tin command', { timeout: 120_000 }, () => {
     expect(await bad('--at', 'noon')).toContain('--at: “noon”; expected a date and a time such as')
     expect(await bad('--wheel', 'third')).toContain('--wheel: “third”; expected front or rear')
     expect(await bad('--away', 'nobody=2')).toContain('--away: “nobody”; expected one of the riders: ansel')
+    expect(await bad('--away', 'ansel=2')).toContain(
+      '--away: everybody who rides there; expected somebody who is there',
+    )
     expect(await bad('--what', 'boredom')).toContain('what failed: "boredom"; expected something that can fail')
     expect(await bad('--bike', 'fox')).toContain('bike: "fox"; expected one that is there: mule')
   })

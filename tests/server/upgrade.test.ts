@@ -32,14 +32,18 @@ async function readDocument(db: Database, ownerId: string, tripId: string) {
   return { trip: tripSchema.parse(JSON.parse(tripJson(json).toString())), revisions }
 }
 
-it('a trip saved before rides had dates and bikes had fasteners is there afterwards, and can be saved', async () => {
+/** The oldest trip there is, brought up. */
+async function oldTrip() {
   const connection = await asOf(mariadb.url, '0000_begin')
   await insertOldTrip(connection)
   await connection.end()
-
   await migrateDatabase(mariadb.url)
   const { db, close } = openDatabase(mariadb.url)
-  const { trip, revisions } = await readDocument(db, 'u', 't')
+  return { db, close, ...(await readDocument(db, 'u', 't')) }
+}
+
+it('a trip saved before rides had dates and bikes had fasteners is there afterwards, and can be saved', async () => {
+  const { db, close, trip, revisions } = await oldTrip()
   expect(trip).toMatchObject({
     name: 'Of old',
     ride: { start: null, nights: [] },
@@ -64,12 +68,7 @@ it('a trip saved before rides had dates and bikes had fasteners is there afterwa
 })
 
 it('a part that trips have only learned to have is saved like any other', async () => {
-  const connection = await asOf(mariadb.url, '0000_begin')
-  await insertOldTrip(connection)
-  await connection.end()
-  await migrateDatabase(mariadb.url)
-  const { db, close } = openDatabase(mariadb.url)
-  const { trip, revisions } = await readDocument(db, 'u', 't')
+  const { db, close, trip, revisions } = await oldTrip()
   expect(trip).toMatchObject({ log: [], home: { tasks: [] } })
   const entry = logEntrySchema.parse({ kind: 'note', id: 'e', at: '2026-06-14T15:40', note: 'Wind from ahead' })
   await saveParts(db, 'u', 't', 'first', [partChange('log', revisions.log, [entry])])

@@ -3,7 +3,7 @@ import { demoTrip } from '#catalogue/demo'
 import { logEntrySchema } from '#core/log'
 import { surveyRoad } from '#core/road'
 import { places } from '#core/hazard'
-import { causesOf, onwardOf, triage, triageAmong, whatIsLeft } from '#core/trail'
+import { causesOf, onwardOf, ridersAt, triage, triageAmong, whatIsLeft } from '#core/trail'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
@@ -27,7 +27,10 @@ describe('by hand, on a level road with a shop at km 40', () => {
     reference,
   )
   const triageAt = (roadKm: number, left = kit) =>
-    triage(onwardOf(base, survey, reference, laid, left, { roadKm, at }), { hazard: 'flat', bikeId: 'b' })
+    triage(onwardOf({ trip: base, survey, laid, kit: left, position: { roadKm, at } }, reference, ['r']), {
+      hazard: 'flat',
+      bikeId: 'b',
+    })
 
   it('the way out is that from the very place, and being stranded has its price', () => {
     // Thirty km to the end, on foot; being stranded is worth three hours more.
@@ -75,11 +78,37 @@ describe('by hand, on a level road with a shop at km 40', () => {
   })
 
   it('what cannot fail there is said, with what can', () => {
-    const onward = onwardOf(base, survey, reference, laid, kit, { roadKm: 10, at })
+    const onward = onwardOf({ trip: base, survey, laid, kit, position: { roadKm: 10, at } }, reference, ['r'])
     expect(() => triage(onward, { hazard: 'chain', bikeId: 'b' })).toThrow(
       'what failed: "chain"; expected something that can fail on that bike: flat',
     )
     expect(() => triage(onward, { hazard: 'flat', bikeId: 'x' })).toThrow('bike: "x"; expected one that is there: b')
+  })
+})
+
+describe('who joins late or leaves early', () => {
+  const reference = referenceWith()
+  const survey = surveyRoad(line)
+  const [all] = base.crew as [(typeof base.crew)[number]]
+  // The town is at km 40.
+  const trip = { ...base, crew: [{ ...all, id: 'late', joins: 'town' }, { ...all, id: 'early', leaves: 'town' }, all] }
+  const laid = ledgerOfTrip(trip, survey, reference)
+
+  it('is there from where they join to where they leave', () => {
+    expect(ridersAt(trip, survey, 20)).toEqual(['early', 'r'])
+    expect(ridersAt(trip, survey, 40)).toEqual(['late', 'early', 'r'])
+    expect(ridersAt(trip, survey, 60)).toEqual(['late', 'r'])
+  })
+  it('has hands where they are said to be there, whatever was planned', () => {
+    const kit = whatIsLeft(
+      trip,
+      ['lever', 'tube'].map((thing) => ({ rider: 'early', thing, count: 1 })),
+      reference,
+    )
+    const ride = { trip, survey, laid, kit, position: { roadKm: 60, at } }
+    const { ways } = triage(onwardOf(ride, reference, ['early']), { hazard: 'flat', bikeId: 'b' })
+    expect(ways.map(({ fix }) => fix)).toEqual(['swap'])
+    expect(nth(ways, 0).hands).toBeCloseTo(0.97, 9)
   })
 })
 
@@ -92,7 +121,7 @@ describe('what wears', () => {
   const leftAt = (roadKm: number, ...log: readonly object[]) => {
     const logged = { ...trip, log: log.map((fields, i) => logEntrySchema.parse({ id: `${i}`, at, ...fields })) }
     const kit = whatIsLeft(logged, [], reference)
-    const { ledger } = onwardOf(logged, survey, reference, laid, kit, { roadKm, at }).laid
+    const { ledger } = onwardOf({ trip: logged, survey, laid, kit, position: { roadKm, at } }, reference, ['r']).laid
     return defined(nth(ledger.events, 0).wear).left
   }
 
@@ -115,7 +144,9 @@ describe('what wears', () => {
     const worn = { ...trip, bikes: trip.bikes.map((bike) => ({ ...bike, padLeft: 0.1 })) }
     const onLaid = ledgerOfTrip(worn, survey, reference)
     const kit = whatIsLeft(worn, [], reference)
-    const { ledger } = onwardOf(worn, survey, reference, onLaid, kit, { roadKm: 90, at }).laid
+    const { ledger } = onwardOf({ trip: worn, survey, laid: onLaid, kit, position: { roadKm: 90, at } }, reference, [
+      'r',
+    ]).laid
     expect(nth(ledger.events, 0).wear?.left).toBe(0.05)
   })
 })
@@ -127,7 +158,9 @@ describe('what it may be', () => {
   const here = (change: object = {}, roadKm = 210) => {
     const worn = { ...trip, bikes: trip.bikes.map((bike) => ({ ...bike, ...change })) }
     const whole = Object.keys(change).length > 0 ? ledgerOfTrip(worn, survey, catalogue) : laid()
-    return onwardOf(worn, survey, catalogue, whole, whatIsLeft(worn, [], catalogue), { roadKm, at })
+    const kit = whatIsLeft(worn, [], catalogue)
+    const ride = { trip: worn, survey, laid: whole, kit, position: { roadKm, at } }
+    return onwardOf(ride, catalogue, ridersAt(worn, survey, roadKm))
   }
   const symptom = (id: string) => defined(symptoms.find((each) => each.id === id))
 
@@ -206,12 +239,8 @@ describe('a partner on the road', () => {
   }
   const brokenAt = (roadKm: number, hoursOff: number) =>
     triageAmong(
-      trip,
-      survey,
+      { trip, survey, laid: laid(), kit: kit(), position: { roadKm, at: '2026-06-15T12:00' } },
       catalogue,
-      laid(),
-      kit(),
-      { roadKm, at: '2026-06-15T12:00' },
       { hazard: 'chain-broken', bikeId: 'mule' },
       [ansel],
       [{ rider: maren, hoursOff }],
