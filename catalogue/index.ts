@@ -41,5 +41,6 @@ export const catalogue: Reference = {
 export { bikeFrom, bikeStarts } from './bikes'
 export { bagSets } from './containers'
 export { placeWords } from './place-words'
+export { evenings } from './evenings'
 export { symptoms } from './symptoms'
 export { ofStrangers } from './strangers'

@@ -1,15 +1,15 @@
-import type { PackedLayer, PackPlan } from '#core/pack'
+import { catalogue } from '#catalogue'
+import { packedKit, type PackedLayer, type PackPlan } from '#core/pack'
 import type { Trip } from '#core/trip'
 import { defined, nth } from '#core/validation'
 import { cureWords, hoursInWords, noRoomInWords } from '#wording'
-import { packedKit } from './packed-kit'
 import { rounded, table } from './text'
 import { tripFrom } from './trip'
 
 /** Where each piece of the best kit is packed, on the bike of whoever carries it, and what that costs. */
 export function pack(args: string[]): unknown {
   const { trip, survey, text } = tripFrom(args)
-  const { packs: plans } = packedKit(trip, survey)
+  const { packs: plans } = packedKit(trip, survey, catalogue)
   return text ? plans.map((plan) => inText(plan, trip)).join('\n') : plans.map((plan) => inJson(plan, trip))
 }
 

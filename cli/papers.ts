@@ -2,7 +2,7 @@ import { catalogue } from '#catalogue'
 import { papersOf } from '#core/papers'
 import { Fault } from '#core/validation'
 import { paperDocument, paperFormatSchema, sheetIds, type SheetId } from '#paper'
-import { packedKit } from './packed-kit'
+import { packedKit } from '#core/pack'
 import { tripOfArgs } from './trip'
 import { parsedArgs, UsageError, writeText } from './usage'
 
@@ -20,7 +20,7 @@ export function papers(args: string[]): unknown {
   if (!format.success) throw new Fault('--paper', `“${values.paper}”`, 'a4 or letter')
   const sheets = sheetsOf(values.sheets)
   const { trip, survey } = tripOfArgs(positionals)
-  const { costs, laid, split, packs } = packedKit(trip, survey)
+  const { costs, laid, split, packs } = packedKit(trip, survey, catalogue)
   const gathered = papersOf(trip, catalogue, costs, laid, split.counts, packs)
   const page = paperDocument(
     gathered,

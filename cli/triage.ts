@@ -1,7 +1,7 @@
 import { catalogue, symptoms } from '#catalogue'
 import { cautionsOf } from '#core/fix'
 import { isWallClock, formatWallClock, Timetable } from '#core/ride'
-import { causesOf, onwardOf, ridersAt, triageAmong, type Failing, type Triage, type WayAtHand } from '#core/trail'
+import { atThePlace, causesOf, ridersAt, triageAmong, type Failing, type Triage, type WayAtHand } from '#core/trail'
 import { fixOf } from '#core/trip-ledger'
 import { defined, Fault } from '#core/validation'
 import { failureInWords, fixInWords, hoursInWords } from '#wording'
@@ -48,17 +48,17 @@ export function triage(args: string[]): unknown {
   const present = ridersAt(trip, survey, roadKm).filter((id) => elsewhere.every(({ rider }) => rider !== id))
   if (present.length === 0) throw new Fault('--away', 'everybody who rides there', 'somebody who is there')
   const bikeId = values.bike ?? defined(trip.crew.find(({ id }) => present.includes(id))).bikeId
-  const { laid, kit, bagOf } = kitOnTheRoad(trip, survey)
+  const { laid, kit } = kitOnTheRoad(trip, survey)
   const ride = { trip, survey, laid, kit, position: { roadKm, at } }
+  const here = atThePlace(ride, catalogue, present)
   if (values.what === undefined) return causesInWords()
   const failing: Failing = { hazard: values.what, bikeId, wheel: wheel ?? null }
-  const found = triageAmong(ride, catalogue, failing, present, elsewhere)
+  const found = triageAmong(here, ride, catalogue, failing, elsewhere)
   const nameOf = new Map([...kit.things, ...trip.crew].map(({ id, name }) => [id, name]))
   return values.text ? inText() : inJson()
 
   /** What it may be, the likeliest first. */
   function causesInWords(): unknown {
-    const here = onwardOf(ride, catalogue, present)
     const causes = symptom ? causesOf(here, symptom, bikeId) : []
     if (values.text) {
       const rows = causes.map(({ note, share }) => [
@@ -122,9 +122,9 @@ export function triage(args: string[]): unknown {
   function thingsOf({ takes }: WayAtHand): string {
     return takes
       .map(({ thing, amount }) => {
-        const bag = bagOf(thing)
+        const bag = kit.left.find((pieces) => pieces.thing === thing)?.bags.join(', ')
         const much = amount !== null && amount !== 1 ? `${rounded(amount, 2)} × ` : ''
-        return `${much}${nameOf.get(thing) ?? thing}${bag === undefined ? '' : ` (${bag})`}`
+        return `${much}${nameOf.get(thing) ?? thing}${bag ? ` (${bag})` : ''}`
       })
       .join(', ')
   }

@@ -32,7 +32,7 @@ export function drawnOnward(seed: number): Onward {
     const amounts = Object.fromEntries(
       Object.entries(thing.units).map(([stock, each]) => [stock, draw() < 0.5 ? count * each : count * each * draw()]),
     )
-    return [{ rider: nth(riders, Math.floor(draw() * riders.length)), thing: thing.id, count, amounts }]
+    return [{ rider: nth(riders, Math.floor(draw() * riders.length)), thing: thing.id, count, amounts, bags: [] }]
   })
   const there = present.length > 0 ? present : riders.slice(0, 1)
   const kit = { things: trip.bench, left }

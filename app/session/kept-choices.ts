@@ -1,8 +1,12 @@
-/** Under these names the browser keeps which tools somebody compares for each trip, which kits, and which bolts of others. */
+/**
+ * Under these names the browser keeps which tools somebody compares for each trip, which kits, which bolts of others, and who of
+ * the crew is elsewhere.
+ */
 export const toolsKeptAs = 'rag-tin.candidates'
 export const kitsKeptAs = 'rag-tin.kits'
 export const strangersKeptAs = 'rag-tin.strangers'
+export const awayKeptAs = 'rag-tin.away'
 
 export function forgetKeptChoices(): void {
-  for (const name of [toolsKeptAs, kitsKeptAs, strangersKeptAs]) localStorage.removeItem(name)
+  for (const name of [toolsKeptAs, kitsKeptAs, strangersKeptAs, awayKeptAs]) localStorage.removeItem(name)
 }

@@ -19,6 +19,15 @@ export const spentSchema = z.object({
 })
 export type Spent = z.infer<typeof spentSchema>
 
+/** Pieces of a thing in somebody's bags; in which bag, as riders call it, where that is known. */
+export const carriedSchema = z.object({
+  rider: idSchema,
+  thing: idSchema,
+  count: z.number().int().min(1).max(99),
+  bag: text(80).default(''),
+})
+export type CarriedPieces = z.infer<typeof carriedSchema>
+
 /** One way that was tried to mend something. */
 export const trySchema = z.object({
   /** The fix of the catalogue; null for one that it does not know. */
@@ -28,6 +37,8 @@ export const trySchema = z.object({
   could: z.boolean(),
   held: z.boolean().nullable().default(null),
   minutes: z.number().int().min(0).max(10_000).nullable().default(null),
+  /** The things that were taken out for it, and what was used up of them. */
+  took: z.array(idSchema).max(40).default([]),
   spent: z.array(spentSchema).max(20).default([]),
 })
 
@@ -58,9 +69,7 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   z.object({
     ...entryFields,
     kind: z.literal('set off'),
-    carried: z
-      .array(z.object({ rider: idSchema, thing: idSchema, count: z.number().int().min(1).max(99) }))
-      .max(10_000),
+    carried: z.array(carriedSchema).max(10_000),
   }),
   /** Something failed; on a stranger's bike where there is none. */
   z.object({

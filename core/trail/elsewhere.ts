@@ -1,6 +1,6 @@
+import type { Thing } from '../bench'
 import type { Reference } from '../reference'
-import type { Trip } from '../trip'
-import { onwardOf, type RideOnTheWay } from './onward'
+import { onwardOf, type Onward, type RideOnTheWay } from './onward'
 import { triage, type Failing, type Triage } from './triage'
 
 /** A rider of the crew who is somewhere else on the road. */
@@ -20,37 +20,49 @@ export interface WorthWaiting extends RiderElsewhere {
 }
 
 /**
+ * A ride at the place where riders are, as a failure is met there: who is there is there, and nobody else. No passer-by has come
+ * yet, and nobody of them is out of reach.
+ *
+ * @param more things that are thought to be there as well
+ */
+export function atThePlace(
+  ride: RideOnTheWay,
+  reference: Reference,
+  present: readonly string[],
+  more: readonly Thing[] = [],
+): Onward {
+  const { trip } = ride
+  const there = {
+    ...trip,
+    ride: { ...trip.ride, apart: 0 },
+    road: { ...trip.road, stretches: trip.road.stretches.map((stretch) => ({ ...stretch, apart: null })) },
+    dials: { ...trip.dials, helper: 0 },
+  }
+  return onwardOf({ ...ride, trip: there }, reference, present, more)
+}
+
+/**
  * What to do about a failure with the riders who are there, and for whom of the others it is worth to wait: their bags and hands
  * then count too.
  *
- * @param present the ids of the riders who are there
+ * @param here the place, with those who are there (`atThePlace`)
  * @returns those for whom it is worth it, the one that spares most first
  */
 export function triageAmong(
+  here: Onward,
   ride: RideOnTheWay,
   reference: Reference,
   failing: Failing,
-  present: readonly string[],
   elsewhere: readonly RiderElsewhere[],
 ): { readonly now: Triage; readonly waiting: readonly WorthWaiting[] } {
-  const { left } = ride.kit
-  const there = { ...ride, trip: atThePlace(ride.trip) }
-  const triageWith = (riders: readonly string[]) => triage(onwardOf(there, reference, riders), failing)
-  const now = triageWith(present)
-  const mine = new Set(left.flatMap(({ rider, thing }) => (present.includes(rider) ? [thing] : [])))
+  const present = here.trip.crew.map(({ id }) => id)
+  const now = triage(here, failing)
+  const mine = new Set(here.trip.bench.map(({ id }) => id))
   const waiting = elsewhere.flatMap(({ rider, hoursOff }): WorthWaiting[] => {
-    const then = triageWith([...present, rider])
+    const then = triage(atThePlace(ride, reference, [...present, rider]), failing)
     const sparesH = now.expectedH - then.expectedH - hoursOff
     const theirs = then.ways[0]?.takes.flatMap(({ thing }) => (mine.has(thing) ? [] : [thing])) ?? []
     return sparesH > 0 ? [{ rider, hoursOff, then, sparesH, theirs }] : []
   })
   return { now, waiting: waiting.sort((a, b) => b.sparesH - a.sparesH) }
 }
-
-/** Who is at a place is there, and nobody else: no passer-by has come yet, and nobody of them is out of reach. */
-const atThePlace = (trip: Trip): Trip => ({
-  ...trip,
-  ride: { ...trip.ride, apart: 0 },
-  road: { ...trip.road, stretches: trip.road.stretches.map((stretch) => ({ ...stretch, apart: null })) },
-  dials: { ...trip.dials, helper: 0 },
-})

@@ -31,6 +31,7 @@ export interface Onward {
   readonly trip: Trip & TakenUp
   /** Its first leg is the place itself; the others are what is left of the road. */
   readonly laid: LedgerOfTrip
+  readonly costs: CostsOfFailing
 }
 
 /** The ids of the riders who ride with the others at a place: who have joined, and not left. */
@@ -50,11 +51,13 @@ export const ridersAt = (
  * The rest of a plan: its road from where riders are, with what they still have along, and with bikes worn by what is behind.
  *
  * @param present the ids of the riders who are there: nobody else's bags, hands and bikes count
+ * @param more things that are thought to be there as well
  */
 export function onwardOf(
   { trip, survey, laid, kit, position }: RideOnTheWay,
   reference: Reference,
   present: readonly string[],
+  more: readonly Thing[] = [],
 ): Onward {
   const crew = trip.crew.filter(({ id }) => present.includes(id))
   const ridden = new Set(crew.map(({ bikeId }) => bikeId))
@@ -68,14 +71,15 @@ export function onwardOf(
     // Whoever is here has joined, and has not left, whatever was planned.
     crew: crew.map((rider) => ({ ...rider, joins: null, leaves: isAhead(rider.leaves) ? rider.leaves : null })),
     bikes: trip.bikes.filter(({ id }) => !others.has(id)),
-    bench: benchWith(kit, present),
+    bench: [...benchWith(kit, present), ...more],
   }
-  const written = writeLedger(rest, survey, reference, new CostsOfFailing(rest, survey, reference))
+  const costs = new CostsOfFailing(rest, survey, reference)
+  const written = writeLedger(rest, survey, reference, costs)
   const worn = wornSoFar(laid, trip.log, reference, position.roadKm)
   const events = written.ledger.events.map((event, e) =>
     event.wear ? { ...event, wear: { ...event.wear, left: worn(nth(written.notes, e), event.wear.left) } } : event,
   )
-  return { trip: rest, laid: { ...written, ledger: { ...written.ledger, events } } }
+  return { trip: rest, laid: { ...written, ledger: { ...written.ledger, events } }, costs }
 }
 
 /** What some riders have along, as a bench of which all is taken. */

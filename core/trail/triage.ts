@@ -9,7 +9,7 @@ import {
   type Try,
 } from '../ledger'
 import { Fault, defined, nth, numberAt } from '../validation'
-import type { EventNote } from '../trip-ledger'
+import { classOfStock, type EventNote } from '../trip-ledger'
 import type { Onward } from './onward'
 
 /** The place itself is the first leg of the rest of a road. */
@@ -18,7 +18,8 @@ const here = 0
 /** Something that a way to mend takes out of the bags. */
 export interface Taken {
   readonly thing: string
-  /** So much of a stock is used up; nothing of a tool. */
+  /** The class of a stock, and so much of it is used up; nothing of a tool. */
+  readonly stock: string | null
   readonly amount: number | null
 }
 
@@ -112,7 +113,7 @@ function wayOf(ledger: IndexedLedger, { fix, holds, worthH, most }: Try, techniq
   const tools = fix.needs.map((need) => defined(ledger.items.find(({ provides }) => provides.includes(need))).id)
   const used = fix.uses.flatMap(({ stock, amount }) => {
     const holder = ledger.items.find(({ units }) => units.some((unit) => unit.stock === stock))
-    return holder ? [{ thing: holder.id, amount }] : []
+    return holder ? [{ thing: holder.id, stock: classOfStock(nth(ledger.stocks, stock)), amount }] : []
   })
   return {
     fix: fix.id,
@@ -124,6 +125,6 @@ function wayOf(ledger: IndexedLedger, { fix, holds, worthH, most }: Try, techniq
     residualH: numberAt(fix.residualH, here),
     residualWalkH: numberAt(fix.residualWalkH, here),
     worthH,
-    takes: [...used, ...[...new Set(tools)].map((thing) => ({ thing, amount: null }))],
+    takes: [...used, ...[...new Set(tools)].map((thing) => ({ thing, stock: null, amount: null }))],
   }
 }

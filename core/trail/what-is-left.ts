@@ -1,18 +1,17 @@
 import { thingFrom, type Thing } from '../bench'
-import { inOrder, type LogEntry, type Spent } from '../log'
+import { inOrder, type CarriedPieces, type LogEntry, type Spent } from '../log'
 import type { Reference } from '../reference'
 import type { Trip } from '../trip'
 
-/** Pieces of a thing in somebody's bags. */
-export interface CarriedPieces {
+/** What a rider still has of a thing. */
+export interface LeftPieces {
   readonly rider: string
   readonly thing: string
   readonly count: number
-}
-
-/** The same with what is still in them of each stock that they hold. */
-export interface LeftPieces extends CarriedPieces {
+  /** What is still in them of each stock that they hold. */
   readonly amounts: Readonly<Record<string, number>>
+  /** The bags in which they were packed; none where nobody has said. */
+  readonly bags: readonly string[]
 }
 
 /** What a crew still has along. */
@@ -54,7 +53,7 @@ export function whatIsLeft(
       if (!item) continue
       things.set(id, { ...thingFrom(item, id), name: entry.name })
     }
-    bags.add({ rider: entry.by ?? bags.firstRider ?? '', thing: id, count: entry.count })
+    bags.add({ rider: entry.by ?? bags.firstRider ?? '', thing: id, count: entry.count, bag: '' })
   }
   return { things: [...things.values()], left: bags.left() }
 }
@@ -62,6 +61,7 @@ export function whatIsLeft(
 interface Pieces {
   count: number
   readonly amounts: Record<string, number>
+  readonly bags: Set<string>
 }
 
 /** What lies in whose bags while a log is read. */
@@ -79,11 +79,12 @@ class Bags {
     return this.ofRider.keys().next().value
   }
 
-  add({ rider, thing, count }: CarriedPieces): void {
+  add({ rider, thing, count, bag: packedIn }: CarriedPieces): void {
     const bag = this.ofRider.get(rider) ?? new Map<string, Pieces>()
     this.ofRider.set(rider, bag)
-    const known = bag.get(thing) ?? { count: 0, amounts: {} }
+    const known = bag.get(thing) ?? { count: 0, amounts: {}, bags: new Set() }
     bag.set(thing, known)
+    if (packedIn !== '') known.bags.add(packedIn)
     known.count += count
     for (const [stock, each] of this.unitsOf(thing)) known.amounts[stock] = (known.amounts[stock] ?? 0) + count * each
   }
@@ -134,7 +135,9 @@ class Bags {
 
   left(): LeftPieces[] {
     return [...this.ofRider].flatMap(([rider, bag]) =>
-      [...bag].flatMap(([thing, { count, amounts }]) => (count > 0 ? [{ rider, thing, count, amounts }] : [])),
+      [...bag].flatMap(([thing, { count, amounts, bags }]) =>
+        count > 0 ? [{ rider, thing, count, amounts, bags: [...bags] }] : [],
+      ),
     )
   }
 }

@@ -21,6 +21,9 @@ interface Variety {
   readonly fromLeg: number
 }
 
+/** The class of a stock of the ledger, which may be told from others of its class by a thing or a bike. */
+export const classOfStock = (stock: string): string => stock.split('/')[0] ?? stock
+
 /** Stocks that a fix may draw, with the amounts: one way out of several. */
 export type Draw = Readonly<Record<string, number>>
 

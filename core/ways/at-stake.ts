@@ -2,7 +2,7 @@ import { traitsOf, wholeBike, type Bike } from '../bike'
 import { bikeFactor, lifeLeft, type Hazard } from '../hazard'
 import { indexLedger } from '../ledger'
 import { demandOf, PromiseEvaluator } from '../promise'
-import type { LedgerOfTrip } from '../trip-ledger'
+import { classOfStock, type LedgerOfTrip } from '../trip-ledger'
 import { defined, nth } from '../validation'
 
 /** What failures still cost with a kit: no deed that makes some of them rarer or cheaper spares more, by and large. */
@@ -33,7 +33,7 @@ export class AtStake {
     const { ledger, notes } = this.laid
     return ledger.events.reduce((sum, { id, fixes }, i) => {
       const isSettled = nth(notes, i).settledBy.includes(classId)
-      const isMended = () => fixes.some(({ uses }) => Object.keys(uses).some((stock) => classOf(stock) === classId))
+      const isMended = () => fixes.some(({ uses }) => Object.keys(uses).some((stock) => classOfStock(stock) === classId))
       return isSettled || isMended() ? sum + (this.unmended.get(id) ?? 0) : sum
     }, 0)
   }
@@ -54,6 +54,3 @@ export class AtStake {
     }, 0)
   }
 }
-
-/** The class that a stock of a ledger is of: stocks that serve other bikes have a mark behind it. */
-export const classOf = (stock: string) => nth(stock.split('/'), 0)

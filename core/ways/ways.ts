@@ -7,9 +7,9 @@ import { sharedOpeningCache, type OpeningCache } from '../ride'
 import type { Survey } from '../road'
 import { afterAsking, confidence, isPostedTo, mends, readClass, stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
-import { atTheWrench } from '../trip-ledger'
+import { atTheWrench, classOfStock } from '../trip-ledger'
 import { nth } from '../validation'
-import { AtStake, classOf } from './at-stake'
+import { AtStake } from './at-stake'
 import { carriedOut, deedKey, isApart, takenBack, withService, withStop, type Change, type Deed } from './deed'
 import { costOf, Plans } from './plans'
 import { priceOf, type Price } from './price'
@@ -228,7 +228,7 @@ function purchases(plans: Plans, atStake: AtStake, counts: ArrayLike<number>): D
 /** The classes that settle something on the trip, or that a fix draws on. */
 function classesAsked({ laid }: Plans): string[] {
   const used = laid.ledger.events.flatMap(({ fixes }) => fixes.flatMap(({ uses }) => Object.keys(uses)))
-  const classes = [...laid.notes.flatMap(({ settledBy }) => settledBy), ...used.map(classOf)]
+  const classes = [...laid.notes.flatMap(({ settledBy }) => settledBy), ...used.map(classOfStock)]
   return [...new Set(classes)].sort()
 }
 

@@ -15,10 +15,10 @@ const patches = thingWith('patch')
 const tube = defined(trip.bench.find(({ units }) => units['tube-622'] === 1))
 const pump = defined(trip.bench.find(({ provides, units }) => provides.length > 0 && Object.keys(units).length === 0))
 const planned = [
-  { rider: maren, thing: patches.id, count: 1 },
-  { rider: maren, thing: tube.id, count: 1 },
-  { rider: ansel, thing: tube.id, count: 2 },
-  { rider: ansel, thing: pump.id, count: 1 },
+  { rider: maren, thing: patches.id, count: 1, bag: 'frame bag' },
+  { rider: maren, thing: tube.id, count: 1, bag: 'frame bag' },
+  { rider: ansel, thing: tube.id, count: 2, bag: 'frame bag' },
+  { rider: ansel, thing: pump.id, count: 1, bag: 'frame bag' },
 ]
 const leftWith = (...log: readonly LogEntry[]) => whatIsLeft({ bench: trip.bench, log: [...log] }, planned, catalogue)
 const piecesOf = (kit: ReturnType<typeof leftWith>, rider: string, thing: string) =>
@@ -133,6 +133,17 @@ describe('what is left', () => {
     expect(leftWith(got({ item: 'unheard of' })).left).toEqual(leftWith().left)
   })
 
+  it('knows in which bags it was packed, until nothing is left there', () => {
+    expect(piecesOf(leftWith(), ansel, tube.id)?.bags).toEqual(['frame bag'])
+    const all = [maren, ansel].map((rider) => ({ rider, thing: pump.id, count: 1 }))
+    const inTwo = all.flatMap((each) => ['frame bag', 'frame bag', 'tin', ''].map((bag) => ({ ...each, bag })))
+    const setOff = entry({ kind: 'set off', carried: inTwo })
+    expect(piecesOf(leftWith(setOff), maren, pump.id)).toMatchObject({ count: 4, bags: ['frame bag', 'tin'] })
+    const lost = gone('lost', { thing: pump.id, amount: 4, from: maren }, maren, '2026-06-14T23:00')
+    expect(piecesOf(leftWith(setOff, lost), maren, pump.id)).toBeUndefined()
+    expect(piecesOf(leftWith(setOff, lost), ansel, pump.id)?.count).toBe(4)
+  })
+
   it('comes to the same in whichever order entries are read, and an entry that is taken back leaves no trace', () => {
     const log = [
       gone('a', { thing: tube.id, stock: 'tube-622', amount: 3 }, maren, '2026-06-14T10:00'),
@@ -150,7 +161,7 @@ describe('what is left', () => {
       [null, ...Object.keys(thing.units)].map((stock) => ({ thing: thing.id, stock })),
     )
     const spending = fc.tuple(fc.constantFrom(...stocks), fc.double({ min: 0.01, max: 9, noNaN: true }))
-    const all = trip.bench.map(({ id, count }) => ({ rider: maren, thing: id, count }))
+    const all = trip.bench.map(({ id, count }) => ({ rider: maren, thing: id, count, bag: '' }))
     fc.assert(
       fc.property(fc.array(spending, { maxLength: 30 }), (spent) => {
         const log = spent.map(([what, amount], i) => gone(`${i}`, { ...what, amount }))

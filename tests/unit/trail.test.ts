@@ -3,7 +3,8 @@ import { demoTrip } from '#catalogue/demo'
 import { logEntrySchema } from '#core/log'
 import { surveyRoad } from '#core/road'
 import { places } from '#core/hazard'
-import { causesOf, onwardOf, ridersAt, triage, triageAmong, whatIsLeft } from '#core/trail'
+import { causesOf, onwardOf, ridersAt, triage, atThePlace,
+  triageAmong, whatIsLeft } from '#core/trail'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
@@ -21,8 +22,8 @@ describe('by hand, on a level road with a shop at km 40', () => {
   const kit = whatIsLeft(
     base,
     [
-      { rider: 'r', thing: 'lever', count: 1 },
-      { rider: 'r', thing: 'tube', count: 2 },
+      { rider: 'r', thing: 'lever', count: 1, bag: '' },
+      { rider: 'r', thing: 'tube', count: 2, bag: '' },
     ],
     reference,
   )
@@ -102,7 +103,7 @@ describe('who joins late or leaves early', () => {
   it('has hands where they are said to be there, whatever was planned', () => {
     const kit = whatIsLeft(
       trip,
-      ['lever', 'tube'].map((thing) => ({ rider: 'early', thing, count: 1 })),
+      ['lever', 'tube'].map((thing) => ({ rider: 'early', thing, count: 1, bag: '' })),
       reference,
     )
     const ride = { trip, survey, laid, kit, position: { roadKm: 60, at } }
@@ -234,17 +235,17 @@ describe('a partner on the road', () => {
     .filter(({ heads }) => heads.some(({ profile }) => profile === 'chain-pin'))
     .map(({ id }) => id)
   const kit = () => {
-    const all = trip.bench.map(({ id, count }) => ({ rider: chainTool.includes(id) ? maren : ansel, thing: id, count }))
+    const all = trip.bench.map(({ id, count }) => {
+      const rider = chainTool.includes(id) ? maren : ansel
+      return { rider, thing: id, count, bag: '' }
+    })
     return whatIsLeft(trip, all, catalogue)
   }
-  const brokenAt = (roadKm: number, hoursOff: number) =>
-    triageAmong(
-      { trip, survey, laid: laid(), kit: kit(), position: { roadKm, at: '2026-06-15T12:00' } },
-      catalogue,
-      { hazard: 'chain-broken', bikeId: 'mule' },
-      [ansel],
-      [{ rider: maren, hoursOff }],
-    )
+  function brokenAt(roadKm: number, hoursOff: number) {
+    const ride = { trip, survey, laid: laid(), kit: kit(), position: { roadKm, at: '2026-06-15T12:00' } }
+    const here = atThePlace(ride, catalogue, [ansel])
+    return triageAmong(here, ride, catalogue, { hazard: 'chain-broken', bikeId: 'mule' }, [{ rider: maren, hoursOff }])
+  }
 
   it('who is two hours ahead with the best tool is waited for, and it is said what of theirs is wanted', () => {
     expect(chainTool.length).toBeGreaterThan(0)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
 import { chanceInWords, classInWords, grouped, hoursInWords, kmInWords } from '#wording'
+import { classOfStock } from '#core/trip-ledger'
 import { nth } from '#core/validation'
 import { computed } from 'vue'
 import { useDrawnTrips } from '../../stores/drawn-trips'
@@ -54,7 +55,7 @@ const carried = computed(() => {
   )
   return new Set(stocks)
 })
-const stockName = (stock: string) => classInWords(stock.split('/')[0] ?? stock, catalogue.families)
+const stockName = (stock: string) => classInWords(classOfStock(stock), catalogue.families)
 const neverUsed = computed(() =>
   Object.entries(report.value?.neverUsed ?? {})
     .filter(([, count]) => count > 0)

@@ -1,0 +1,240 @@
+import { catalogue, evenings, symptoms } from '#catalogue'
+import { bestKit } from '#core/search'
+import { CostsOfFailing } from '#core/availability'
+import { indexLedger } from '#core/ledger'
+import type { CarriedPieces, Log } from '#core/log'
+import { packedKit } from '#core/pack'
+import { formatWallClock } from '#core/ride'
+import { passesOnRoad, surveyRoad, type RoadPoint, type Survey } from '#core/road'
+import {
+  atThePlace,
+  carriedAsPacked,
+  causesOf,
+  eveningOf,
+  onwardOf,
+  promiseAhead,
+  restock,
+  ridersAt,
+  roadAhead,
+  triageAmong,
+  whatIsLeft,
+  whatWouldMend,
+  whereSettled,
+  type Cause,
+  type Evening,
+  type Failing,
+  type KitLeft,
+  type LeftPieces,
+  type Onward,
+  type PromiseAhead,
+  type Restock,
+  type RideOnTheWay,
+  type RiderElsewhere,
+  type RoadAhead,
+  type Triage,
+  type WhereSettled,
+  type WorthWaiting,
+  type WouldMend,
+} from '#core/trail'
+import type { Thing } from '#core/bench'
+import type { Trip } from '#core/trip'
+import { ledgerOfTrip, writeLedger, type EventNote, type LedgerOfTrip } from '#core/trip-ledger'
+import { defined, nth } from '#core/validation'
+import { unpackLine, type LineId, type PackedLine } from './packed-line'
+import type { TripWithoutLine } from './wayfinder'
+
+/** Where riders are and who of them is elsewhere. */
+export interface Whereabouts {
+  readonly roadKm: number
+  /** By the clock on the wall; null for when one comes by as planned. */
+  readonly at: string | null
+  readonly away: readonly RiderElsewhere[]
+}
+
+/** What fails, as far as people are told of it. */
+export type Failure = Pick<EventNote, 'event' | 'hazard' | 'bike' | 'isStrange' | 'wheel' | 'fastener'>
+
+/** What may have failed by one thing that is noticed, the likeliest first. */
+export interface CausesOfSymptom {
+  readonly symptom: string
+  readonly causes: readonly { readonly failure: Failure; readonly share: number }[]
+}
+
+/** All that is told at once of a place. */
+export interface Here {
+  readonly roadKm: number
+  readonly lengthKm: number
+  readonly at: string
+  readonly present: readonly string[]
+  readonly ahead: RoadAhead
+  readonly things: readonly Thing[]
+  readonly left: readonly LeftPieces[]
+  readonly evening: Evening
+  /** For each bike that is there, what may have failed by what is noticed. */
+  readonly bikes: readonly { readonly id: string; readonly symptoms: readonly CausesOfSymptom[] }[]
+}
+
+/** What to do about a failure, and where to go with it. */
+export interface Answer {
+  readonly now: Triage
+  readonly waiting: readonly WorthWaiting[]
+  readonly settled: WhereSettled
+}
+
+/** A plan that was looked through: its road, its ledger, and what was planned to be carried. */
+interface Laid {
+  readonly key: string
+  readonly trip: Trip
+  readonly survey: Survey
+  readonly ledger: LedgerOfTrip
+  planned?: readonly CarriedPieces[]
+}
+
+/** Tells what to do on the road; it keeps the line of the road that it was given last, and what it worked out last. */
+export function createTrailGuide() {
+  let line: { id: LineId; points: RoadPoint[]; survey: Survey } | undefined
+  let laid: Laid | undefined
+  let there: { key: string; ride: RideOnTheWay; present: readonly string[]; here: Onward } | undefined
+
+  /**
+   * Takes a trip up at a place.
+   *
+   * @param packed the line of the road, where it may not be at hand here
+   * @returns nothing where the line was not at hand
+   */
+  function hereOf(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    where: Whereabouts,
+  ): Here | undefined {
+    const taken = takeUp(trip, lineId, packed, where)
+    if (!taken) return undefined
+    const { ride, present, here } = taken
+    return {
+      roadKm: ride.position.roadKm,
+      lengthKm: ride.survey.lengthKm,
+      at: ride.position.at,
+      present,
+      ahead: roadAhead(here, ride.survey, catalogue),
+      things: ride.kit.things,
+      left: ride.kit.left,
+      evening: eveningOf(here, evenings, ride.kit, ride.position),
+      bikes: here.trip.bikes.map(({ id }) => ({
+        id,
+        symptoms: symptoms.flatMap((symptom) => {
+          const causes = causesOf(here, symptom, id)
+          return causes.length > 0 ? [{ symptom: symptom.id, causes: causes.map(causeTold) }] : []
+        }),
+      })),
+    }
+  }
+
+  function takeUp(trip: TripWithoutLine, lineId: LineId, packed: PackedLine | undefined, where: Whereabouts) {
+    if (packed) {
+      const points = unpackLine(packed)
+      line = { id: lineId, points, survey: surveyRoad(points) }
+    }
+    if (line?.id !== lineId) return undefined
+    const { log, ...plan } = trip
+    const key = `${lineId} ${JSON.stringify(plan)}`
+    if (laid?.key !== key) {
+      const whole = { ...trip, road: { ...trip.road, points: line.points } }
+      laid = { key, trip: whole, survey: line.survey, ledger: writeLedger(whole, line.survey, catalogue) }
+    }
+    const known = laid
+    const onWay = `${key} ${JSON.stringify([log, where])}`
+    if (there?.key !== onWay) {
+      const ride = rideOf(known, log, where)
+      const present = presentOn(ride, where)
+      there = { key: onWay, ride, present, here: atThePlace(ride, catalogue, present) }
+    }
+    return there
+  }
+
+  function rideOf(known: Laid, log: Log, { roadKm, at }: Whereabouts): RideOnTheWay {
+    const { survey, ledger } = known
+    const trip = { ...known.trip, log }
+    const km = Math.min(Math.max(0, roadKm), survey.lengthKm)
+    return {
+      trip,
+      survey,
+      laid: ledger,
+      kit: kitOf(known, log),
+      position: { roadKm: km, at: at ?? passing(known, km) },
+    }
+  }
+
+  const kitOf = (known: Laid, log: Log): KitLeft => whatIsLeft({ bench: known.trip.bench, log }, plannedOf(known, log), catalogue)
+
+  /** While nobody has set off it is the best kit, with whoever is first; who carries what is not shared out yet. */
+  function plannedOf(known: Laid, log: Log): readonly CarriedPieces[] {
+    if (log.some(({ kind }) => kind === 'set off')) return []
+    if (known.planned) return known.planned
+    const { ledger } = ledgerOfTrip(known.trip, known.survey, catalogue)
+    const { counts } = bestKit(indexLedger(ledger))
+    const first = known.trip.crew[0]?.id ?? ''
+    known.planned = known.trip.bench.flatMap(({ id, boughtAt }, i) =>
+      nth(counts, i) > 0 && boughtAt === null ? [{ rider: first, thing: id, count: nth(counts, i), bag: '' }] : [],
+    )
+    return known.planned
+  }
+
+  /** Before anybody is said to be where, all who ride there are there; nobody at all would be no ride. */
+  function presentOn({ trip, survey, position }: RideOnTheWay, { away }: Whereabouts): string[] {
+    const riders = ridersAt(trip, survey, position.roadKm)
+    const all = riders.length > 0 ? riders : trip.crew.map(({ id }) => id)
+    const present = all.filter((id) => away.every(({ rider }) => rider !== id))
+    return present.length > 0 ? present : all
+  }
+
+  /** When one comes by as planned; on a ride without a day, on any. */
+  function passing({ trip, survey }: Laid, roadKm: number): string {
+    const { timetable } = new CostsOfFailing(trip, survey, catalogue)
+    return timetable ? formatWallClock(timetable.clockAt(roadKm)) : '2026-06-12T08:00'
+  }
+
+  /** What to do about a failure at the place that was taken up last. */
+  function answerTo(failing: Failing, { away }: Whereabouts): Answer {
+    const { ride, here } = defined(there, 'a place that was taken up')
+    const { now, waiting } = triageAmong(here, ride, catalogue, failing, away)
+    return { now, waiting, settled: whereSettled(here, now.note) }
+  }
+
+  /** What would mend it if one had it. */
+  function wouldMend(failing: Failing, now: Triage): WouldMend[] {
+    const { ride, present } = defined(there, 'a place that was taken up')
+    return whatWouldMend(ride, catalogue, failing, present, now)
+  }
+
+  /** What the rest of the road is expected to cost, and what to buy on it. */
+  function outlook(): { promise: PromiseAhead; restock: Restock[] } {
+    const { ride, present } = defined(there, 'a place that was taken up')
+    const onward = onwardOf(ride, catalogue, present)
+    const { bench, log } = ride.trip
+    const gains = log.filter(({ kind }) => kind === 'set off' || kind === 'got')
+    const had = whatIsLeft({ bench, log: gains }, plannedOf(defined(laid), log), catalogue)
+    return { promise: promiseAhead(onward), restock: restock(ride, catalogue, had, onward) }
+  }
+
+  /** What each rider sets off with by the plan, shared out and packed: it takes a while. */
+  function setOffWith(): CarriedPieces[] {
+    const { trip, survey } = defined(laid)
+    const { split, packs } = packedKit(trip, survey, catalogue)
+    return carriedAsPacked(trip, split, packs)
+  }
+
+  /** Where a position lies on the road: of several passes the first that lies ahead of where one was. */
+  function placeOf(lat: number, lon: number, fromKm: number): { roadKm: number; offRoadM: number } | undefined {
+    if (!line) return undefined
+    const passes = passesOnRoad(line.points, line.survey, lat, lon)
+    return passes.find(({ roadKm }) => roadKm >= fromKm - 1) ?? passes.at(-1)
+  }
+
+  return { hereOf, answerTo, wouldMend, outlook, setOffWith, placeOf }
+}
+const causeTold = ({ note: { event, hazard, bike, isStrange, wheel, fastener }, share }: Cause) => ({
+  failure: { event, hazard, bike, isStrange, wheel, fastener },
+  share,
+})
+export type TrailGuideService = ReturnType<typeof createTrailGuide>

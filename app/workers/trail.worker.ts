@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { createTrailGuide } from './trail-guide'
+
+expose(createTrailGuide())
