@@ -25,7 +25,16 @@ export const evenings: EveningCare[] = z.array(eveningCareSchema).parse([
     look: 'Rack, cage, mudguard, cleats: a finger on each. Lift the bike a hand high and let it fall: what rattles?',
     everyKm: 120,
     everyKmWet: 120,
-    hazards: ['rack-bolt', 'cage-bolt', 'mudguard-bolt', 'cleat-bolt', 'light-bracket', 'chainring-bolt', 'stem-bolt', 'rotor-bolt'],
+    hazards: [
+      'rack-bolt',
+      'cage-bolt',
+      'mudguard-bolt',
+      'cleat-bolt',
+      'light-bracket',
+      'chainring-bolt',
+      'stem-bolt',
+      'rotor-bolt',
+    ],
     afterLoose: true,
   },
   {

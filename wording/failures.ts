@@ -1,9 +1,14 @@
 import { atTheWrench, fixOf, withoutEase, type EventNote } from '#core/trip-ledger'
 import type { Bike } from '#core/bike'
+import type { Grade } from '#core/fix'
 import type { Reference } from '#core/reference'
 
 /** "rear flat: thorn, glass or pinch"; "a lost bolt: rack bolts": a kind of failure as people would say it. */
-export function failureInWords(note: EventNote, reference: Reference, bikes: readonly Bike[]): string {
+export function failureInWords(
+  note: Pick<EventNote, 'hazard' | 'bike' | 'wheel' | 'fastener'>,
+  reference: Pick<Reference, 'hazards'>,
+  bikes: readonly Bike[],
+): string {
   const hazard = reference.hazards.find(({ id }) => id === note.hazard)
   const name = hazard?.name ?? note.hazard
   // What strikes one wheel only says so in its name.
@@ -16,10 +21,17 @@ export function failureInWords(note: EventNote, reference: Reference, bikes: rea
 }
 
 /** "glue a patch, pump"; "tighten the headset's nut, with a borrowed wrench"; "tighten the crank, awkwardly". */
-export function fixInWords(ledgerFix: string, reference: Reference): string {
+export function fixInWords(ledgerFix: string, reference: Pick<Reference, 'fixes'>): string {
   const name = reference.fixes.find((fix) => fix.id === fixOf(ledgerFix))?.name ?? ledgerFix
   if (ledgerFix.endsWith(atTheWrench)) return `${name}, with a borrowed wrench`
   return ledgerFix.endsWith(withoutEase) ? `${name}, awkwardly` : name
+}
+
+/** How long a fix holds: "for good", "to the next shop", "at walking pace". */
+export const gradeWords: Readonly<Record<Grade, string>> = {
+  lasting: 'for good',
+  'to the next shop': 'to the next shop',
+  'walking pace': 'at walking pace',
 }
 
 /** How often something comes on a trip: "0.31 times", "2.4 times", "once in 90 trips". */

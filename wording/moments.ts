@@ -39,6 +39,17 @@ export function visitMark({ found, waitH }: Visit, mostWaitH: number): { words: 
   return { words: serves ? `${Math.max(0.1, waitH).toFixed(1)} h` : 'shut', serves }
 }
 
+/** A service as one finds it on coming by, in few words: "bike shop", "bike shop from 09:00", "bike shop shut till Tue 10:00", "bed?". */
+export function serviceInPassing(name: string, visit: Visit | null): string {
+  if (!visit || visit.found === 'uncertain') return `${name}?`
+  if (visit.found === 'open') return name
+  if (visit.waitH === null) return `${name} shut`
+  const opens = visit.stay.leaves + visit.waitH * 60
+  return visit.waitH < soonH ? `${name} from ${timeOf(opens)}` : `${name} shut till ${momentInWords(opens)}`
+}
+/** Nobody rides past what opens sooner than this, h. */
+const soonH = 0.5
+
 /** How a service is found: "open", "hours unknown", "shut; opens in 2.5 h", "shut until Tue 10:00". */
 export function visitInWords({ found, waitH, stay }: Visit): string {
   if (found === 'open') return 'open'

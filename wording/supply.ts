@@ -19,6 +19,22 @@ export function classInWords(id: string, families: readonly SupplyFamily[]): str
   }
 }
 
+/** What is measured and not counted. */
+const measures: readonly string[] = ['mL', 'm', 'Wh', 'hour', 'drop']
+
+/** So much of a class: "2", "15 mL". */
+export function amountOfClassInWords(amount: number, id: string, families: readonly SupplyFamily[]): string {
+  const unit = readClass(id, families)?.family.unit ?? ''
+  const much = String(Number(amount.toPrecision(3)))
+  return measures.includes(unit) ? `${much} ${unit}` : much
+}
+
+/** So much of what: "2 × glued patch", "15 mL chain lube". */
+export function stockInWords(amount: number, id: string, families: readonly SupplyFamily[]): string {
+  const much = amountOfClassInWords(amount, id, families)
+  return `${much}${Number.isFinite(Number(much)) ? ' ×' : ''} ${classInWords(id, families)}`
+}
+
 /** An answer as one would tell it. */
 export function counterAnswerInWords(answer: CounterAnswer): string {
   switch (answer.answer) {

@@ -14,6 +14,7 @@ export const stages = [
   { id: 'split', name: 'Split', key: 's' },
   { id: 'pack', name: 'Pack', key: 'p' },
   { id: 'ready', name: 'Ready', key: 'y' },
+  { id: 'trail', name: 'Trail', key: 't' },
 ] as const
 export type StageId = (typeof stages)[number]['id']
 
@@ -33,6 +34,7 @@ export function useStageNeeds() {
       split: '',
       pack: packNeed(trip),
       ready: '',
+      trail: '',
     }
   })
 }

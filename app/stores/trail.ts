@@ -1,4 +1,4 @@
-import { inOrder, type CarriedPieces } from '#core/log'
+import { inOrder, type CarriedPieces, type LogEntry } from '#core/log'
 import type { RoadPoint } from '#core/road'
 import type { Failing, RiderElsewhere } from '#core/trail'
 import type { Trip } from '#core/trip'
@@ -42,6 +42,8 @@ export const useTrail = defineStore('trail', () => {
   const now = ref(wallClockNow())
   /** Where somebody says they are who may not write into the log. */
   const unwritten = shallowRef<SaidPlace>()
+  /** What was written last, and what stood there before; it can be taken back with a touch. */
+  const written = shallowRef<{ readonly entry: LogEntry; readonly before: LogEntry | undefined }>()
   /** Who is elsewhere, for each trip. */
   const awayByTrip = useLocalStorage<Record<string, RiderElsewhere[]>>(
     awayKeptAs,
@@ -164,7 +166,7 @@ export const useTrail = defineStore('trail', () => {
     }
     lines = new WeakMap()
     here.value = outlook.value = undefined
-    unwritten.value = undefined
+    unwritten.value = written.value = undefined
     isLooking.value = false
   }
 
@@ -181,6 +183,7 @@ export const useTrail = defineStore('trail', () => {
     away,
     setAway,
     unwritten,
+    written,
     watchPlace,
     answerTo,
     wouldMend,

@@ -165,7 +165,8 @@ export function createTrailGuide() {
     }
   }
 
-  const kitOf = (known: Laid, log: Log): KitLeft => whatIsLeft({ bench: known.trip.bench, log }, plannedOf(known, log), catalogue)
+  const kitOf = (known: Laid, log: Log): KitLeft =>
+    whatIsLeft({ bench: known.trip.bench, log }, plannedOf(known, log), catalogue)
 
   /** While nobody has set off it is the best kit, with whoever is first; who carries what is not shared out yet. */
   function plannedOf(known: Laid, log: Log): readonly CarriedPieces[] {

@@ -10,4 +10,5 @@ export const symptomSchema = z.object({
   places: z.array(z.enum(places)).min(1),
   hazards: z.array(z.string()).min(1),
 })
+export type Place = (typeof places)[number]
 export type Symptom = z.infer<typeof symptomSchema>

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { surfaces, type Surface } from '../road'
-import { idSchema } from '../validation'
+import { idSchema, text } from '../validation'
 import { isWallClock } from './wall-clock'
 
 /** The starts a ride can have. A year outside them is one that is still being typed, or a slip. */
@@ -28,6 +28,9 @@ export const defaultPace: Record<Surface, number> = {
   sand: 6,
   mud: 5,
 }
+
+/** The longest of what is written down to call, in characters. */
+export const longestNumbers = 300
 
 /** When the ride is, and how fast: what makes of a place a date and a time. */
 export const rideSchema = z.object({
@@ -62,6 +65,9 @@ export const rideSchema = z.object({
   nights: z.array(nightSchema).max(200).default([]),
   /** The share of the riding that riders are out of reach of one another; stretches of the road may say otherwise. */
   apart: z.number().min(0).max(1).default(0),
+  /** Whom to call in need, as riders wrote it down for where they ride; and who at home knows of the ride. */
+  emergency: text(longestNumbers).default(''),
+  whoKnows: text(longestNumbers).default(''),
 })
 type PaceShape = Record<Surface, z.ZodDefault<z.ZodNumber>>
 export type Ride = z.infer<typeof rideSchema>

@@ -1,8 +1,8 @@
-import { availabilityOf, placeReportAt, type PlaceReport, type StopAvailability } from '../availability'
+import { availabilityOf, heaviestPush, placeReportAt, type PlaceReport, type StopAvailability } from '../availability'
 import { indexLedger } from '../ledger'
 import type { Reference } from '../reference'
 import type { Visit, WallMinutes } from '../ride'
-import type { Survey } from '../road'
+import { valueAt, type Survey } from '../road'
 import { choiceOf } from '../search'
 import { hoursAtStake, type EventNote } from '../trip-ledger'
 import { nth } from '../validation'
@@ -37,6 +37,8 @@ export interface RoadAhead {
   readonly stops: readonly StopAhead[]
   /** The classes on which anything hangs, the most first. */
   readonly classes: readonly NextOfClass[]
+  /** Hours on foot to help from places of the rest of the road, as a line to be drawn. */
+  readonly toHelp: readonly { readonly km: number; readonly hours: number }[]
 }
 
 /** What the rest of a road is expected to cost with what there is. */
@@ -53,7 +55,11 @@ const leastAtStakeH = 0.01
 const atTheStopKm = 0.1
 
 /** What is ahead of a ride that is taken up on its way. */
-export function roadAhead({ trip, laid, costs }: Onward, survey: Survey, { services }: Pick<Reference, 'services'>): RoadAhead {
+export function roadAhead(
+  { trip, laid, costs }: Onward,
+  survey: Survey,
+  { services }: Pick<Reference, 'services'>,
+): RoadAhead {
   const { fromKm = 0 } = trip
   const atStake = hoursAtStake(laid)
   const { timetable } = costs
@@ -71,25 +77,37 @@ export function roadAhead({ trip, laid, costs }: Onward, survey: Survey, { servi
   const stops = trip.stops
     .filter(isAhead)
     .sort((a, b) => a.roadKm - b.roadKm)
-    .map(
-      ({ id, name, roadKm, services: there, exit }): StopAhead => ({
-        stop: id,
-        name,
-        roadKm,
-        arrives: timetable?.stayAt(Math.max(roadKm, fromKm)).arrives ?? null,
-        services: there.map((service) => ({
-          kind: service.kind,
-          name: kindName(service.kind),
-          visit: costs.visitTo(service) ?? null,
-        })),
-        canLeave: exit !== null,
-      }),
-    )
+    .map(({ id, name, roadKm, services: there, exit }): StopAhead => ({
+      stop: id,
+      name,
+      roadKm,
+      arrives: timetable?.stayAt(Math.max(roadKm, fromKm)).arrives ?? null,
+      services: there.map((service) => ({
+        kind: service.kind,
+        name: kindName(service.kind),
+        visit: costs.visitTo(service) ?? null,
+      })),
+      canLeave: exit !== null,
+    }))
   return {
     report: placeReportAt(costs, trip, survey, fromKm),
     stops,
     classes: classes.sort((a, b) => b.atStakeH - a.atStakeH),
+    toHelp: toHelpFrom(fromKm, costs, trip),
   }
+}
+
+/** More points than a telephone shows. */
+const pointsOfLine = 120
+
+function toHelpFrom(fromKm: number, costs: Onward['costs'], trip: Onward['trip']): RoadAhead['toHelp'] {
+  const { km } = costs.grid
+  const { hours } = costs.pushOutToHelp(heaviestPush(trip))
+  const step = (costs.lengthKm - fromKm) / (pointsOfLine - 1)
+  return Array.from({ length: pointsOfLine }, (_, i) => {
+    const at = fromKm + i * step
+    return { km: at, hours: valueAt(km, hours, at) }
+  })
 }
 
 /** The promise of the rest of a road with all that is in the bags. */

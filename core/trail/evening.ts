@@ -35,7 +35,12 @@ export interface EveningTask {
   /** Failures of its kind since it was done last. */
   readonly failed: readonly string[]
   /** Parts that wear of which little is left, by what fails. */
-  readonly worn: readonly { readonly hazard: string; readonly bike: string; readonly wheel: 'front' | 'rear' | null; readonly left: number }[]
+  readonly worn: readonly {
+    readonly hazard: string
+    readonly bike: string
+    readonly wheel: 'front' | 'rear' | null
+    readonly left: number
+  }[]
 }
 
 /** What the evening asks about beside. */
@@ -76,7 +81,9 @@ export function eveningOf(
       const isLoose = afterLoose && since.some(({ kind }) => kind === 'loose')
       const worn = laid.ledger.events.flatMap(({ wear }, e) => {
         const { hazard, bike, wheel } = nth(laid.notes, e)
-        return wear && wear.left < littleLeft && hazards.includes(hazard) ? [{ hazard, bike, wheel, left: wear.left }] : []
+        return wear && wear.left < littleLeft && hazards.includes(hazard)
+          ? [{ hazard, bike, wheel, left: wear.left }]
+          : []
       })
       const every = rainMm > 0 ? everyKmWet : everyKm
       const isDoneToday = last?.at.slice(0, 10) === at.slice(0, 10)
@@ -86,9 +93,7 @@ export function eveningOf(
   const lastEvening = evenings.at(-1)
   const sinceEvening = lastEvening ? log.slice(log.indexOf(lastEvening) + 1) : log
   const opened = new Set(
-    sinceEvening.flatMap((entry) =>
-      entry.kind === 'failed' ? entry.tries.flatMap(({ took }) => took) : [],
-    ),
+    sinceEvening.flatMap((entry) => (entry.kind === 'failed' ? entry.tries.flatMap(({ took }) => took) : [])),
   )
   const bags = kit.left.flatMap(({ thing, bags: packedIn }) => (opened.has(thing) ? packedIn : []))
   const bolts = log.flatMap((entry) => (entry.kind === 'loose' ? [entry.name] : []))

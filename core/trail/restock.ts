@@ -54,12 +54,7 @@ const leastAmount = 1e-6
  * @param had the kit as riders set off with it, with all that they got since, and nothing used up
  * @param onward the rest of the ride with the riders who are there
  */
-export function restock(
-  ride: RideOnTheWay,
-  reference: Reference,
-  had: KitLeft,
-  onward: Onward,
-): Restock[] {
+export function restock(ride: RideOnTheWay, reference: Reference, had: KitLeft, onward: Onward): Restock[] {
   const { fromKm = 0 } = onward.trip
   const missing = [...usedUp(had, ride.kit), ...toBeBought(ride)]
   const found = missing.flatMap((each) => {

@@ -209,6 +209,8 @@ export const rides = mysqlTable('rides', {
   /** Speed on each surface in km/h, as JSON. */
   pace: text('pace').notNull(),
   apart: double('apart').notNull().default(0),
+  emergency: varchar('emergency', { length: 300 }).notNull().default(''),
+  whoKnows: varchar('who_knows', { length: 300 }).notNull().default(''),
 })
 
 export const nights = mysqlTable(

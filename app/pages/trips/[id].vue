@@ -79,8 +79,10 @@ async function load() {
 kit.clear()
 selection.clear()
 void load()
+/** On the road there is no room for the frame of the plan, and nothing is weighed. */
+const isOnTrail = computed(() => route.path.endsWith('/trail'))
 watch(
-  () => isOpen.value && store.trip,
+  () => isOpen.value && !isOnTrail.value && store.trip,
   (trip) => trip && void kit.analyse(trip),
   { immediate: true },
 )
@@ -200,7 +202,7 @@ const moveStop = (id: string, roadKm: number) =>
     </main>
     <p v-else-if="!isOpen" role="status" class="p-8 text-soft">Opening the tin …</p>
     <template v-else>
-      <div v-if="isLow" class="on-screen flex items-stretch border-b border-line bg-ground">
+      <div v-if="isLow && !isOnTrail" class="on-screen flex items-stretch border-b border-line bg-ground">
         <button
           type="button"
           class="flex shrink-0 items-center gap-1 px-4 text-sm font-semibold pointer-coarse:min-h-11"
@@ -212,19 +214,19 @@ const moveStop = (id: string, roadKm: number) =>
         <BalanceLine v-if="!wide" class="min-w-0 flex-1 border-b-0!" @click="showsBalance = true" />
       </div>
       <SupposeBar />
-      <RoadStrip v-if="!isLow || showsRoad" :editable="stageName === 'Road'" @move="moveStop" />
-      <BalanceLine v-if="!wide && !isLow" @click="showsBalance = true" />
+      <RoadStrip v-if="!isOnTrail && (!isLow || showsRoad)" :editable="stageName === 'Road'" @move="moveStop" />
+      <BalanceLine v-if="!wide && !isLow && !isOnTrail" @click="showsBalance = true" />
       <div class="window flex min-h-0 flex-1 max-md:flex-col">
-        <StageNav class="on-screen" />
+        <StageNav class="on-screen" :class="isOnTrail ? 'max-md:hidden' : ''" />
         <div class="window relative flex min-h-0 min-w-0 flex-1 flex-col">
           <main ref="main" class="window min-h-0 flex-1 overflow-y-auto bg-paper" :class="speaks ? 'pb-28' : ''">
-            <NextSteps />
+            <NextSteps v-if="!isOnTrail" />
             <NuxtPage />
           </main>
           <SavingLines class="on-screen" />
         </div>
         <aside
-          v-if="wide"
+          v-if="wide && !isOnTrail"
           aria-label="Balance and why"
           class="window min-h-0 shrink-0 overflow-y-auto border-line bg-ground w-[21.5rem] border-l print:w-full print:border-l-0"
           tabindex="0"

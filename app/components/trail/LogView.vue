@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { catalogue } from '#catalogue'
+import { parseWallClock } from '#core/ride'
+import { entryInWords, momentInWords } from '#wording'
+import { computed, type Component } from 'vue'
+import { useTrailEdits } from '../../composables/useTrailEdits'
+import { useTrailSight } from '../../composables/useTrailSight'
+import { useTrail } from '../../stores/trail'
+import { useTripStore } from '../../stores/trip'
+import { useView } from '../../stores/view'
+import type { Here } from '../../workers/trail-guide'
+import LogGone from './LogGone.vue'
+import LogGot from './LogGot.vue'
+import LogLoose from './LogLoose.vue'
+import LogNote from './LogNote.vue'
+import LogRenewed from './LogRenewed.vue'
+import LogShop from './LogShop.vue'
+
+/** What happened: a touch or two for each, with the time and the place by themselves. */
+defineProps<{ here: Here }>()
+const store = useTripStore()
+const trail = useTrail()
+const { mayWrite, remove } = useTrailEdits()
+const { writing, see } = useTrailSight()
+const { km } = useView()
+
+const kinds: readonly { id: string; name: string; form: Component }[] = [
+  { id: 'gone', name: 'Used up, broke, lost', form: LogGone },
+  { id: 'got', name: 'Bought, given, lent', form: LogGot },
+  { id: 'loose', name: 'Found loose', form: LogLoose },
+  { id: 'renewed', name: 'Part made new', form: LogRenewed },
+  { id: 'shop', name: 'A shop as it was', form: LogShop },
+  { id: 'note', name: 'A note, a photo', form: LogNote },
+]
+const form = computed(() => kinds.find(({ id }) => id === writing.value))
+const entries = computed(() => trail.entries.toReversed())
+const nameOf = (rider: string | null) => store.openTrip.crew.find(({ id }) => id === rider)?.name ?? ''
+</script>
+
+<template>
+  <div class="px-4 pb-4 pt-3">
+    <template v-if="form && mayWrite">
+      <h1 class="text-2xl">{{ form.name }}</h1>
+      <component :is="form.form" :here="here" class="mt-3" @done="see('log')" />
+    </template>
+    <template v-else>
+      <h1 class="text-2xl">Log</h1>
+      <div v-if="mayWrite" class="mt-3 grid grid-cols-2 gap-2">
+        <button
+          v-for="kind in kinds"
+          :key="kind.id"
+          type="button"
+          class="trail-key"
+          @click="see('log', { write: kind.id })"
+        >
+          {{ kind.name }}
+        </button>
+        <button type="button" class="trail-key col-span-2" @click="see('broke')">It broke, mine or a stranger’s</button>
+      </div>
+      <p v-else class="mt-2 text-base">You read this plan: whoever rides writes its log.</p>
+      <p v-if="entries.length === 0" class="mt-4 text-base text-soft">
+        Nothing yet. What you write here stays on this device until there is a network.
+      </p>
+      <ul class="mt-4" aria-label="What happened, the last first">
+        <li v-for="entry in entries" :key="entry.id" class="border-b border-line py-2 text-base" data-entry>
+          <p class="figures text-soft">
+            {{ momentInWords(parseWallClock(entry.at))
+            }}<template v-if="entry.roadKm !== null"> · {{ km(entry.roadKm) }}</template
+            ><template v-if="nameOf(entry.by)"> · {{ nameOf(entry.by) }}</template>
+          </p>
+          <div class="flex items-start gap-3">
+            <p class="min-w-0 flex-1 [overflow-wrap:anywhere] first-letter:uppercase">
+              {{ entryInWords(entry, store.openTrip, catalogue) }}
+              <span v-if="entry.note && entry.kind !== 'note'" class="block text-soft">{{ entry.note }}</span>
+            </p>
+            <button
+              v-if="mayWrite"
+              type="button"
+              class="min-h-11 min-w-11 shrink-0 text-base underline"
+              :aria-label="`Take back: ${entryInWords(entry, store.openTrip, catalogue)}`"
+              @click="remove(entry)"
+            >
+              Take back
+            </button>
+          </div>
+        </li>
+      </ul>
+    </template>
+  </div>
+</template>
