@@ -42,6 +42,8 @@ export const useTrail = defineStore('trail', () => {
   const now = ref(wallClockNow())
   /** Where somebody says they are who may not write into the log. */
   const unwritten = shallowRef<SaidPlace>()
+  /** The bike that somebody pointed at last. */
+  const bikeId = ref('')
   /** What was written last, and what stood there before; it can be taken back with a touch. */
   const written = shallowRef<{ readonly entry: LogEntry; readonly before: LogEntry | undefined }>()
   /** Who is elsewhere, for each trip. */
@@ -167,6 +169,7 @@ export const useTrail = defineStore('trail', () => {
     lines = new WeakMap()
     here.value = outlook.value = undefined
     unwritten.value = written.value = undefined
+    bikeId.value = ''
     isLooking.value = false
   }
 
@@ -184,6 +187,7 @@ export const useTrail = defineStore('trail', () => {
     setAway,
     unwritten,
     written,
+    bikeId,
     watchPlace,
     answerTo,
     wouldMend,

@@ -76,13 +76,13 @@ describe('a log', () => {
 
 describe('what is left', () => {
   it('is what was planned while nothing is logged, and what riders set off with once they say so', () => {
-    expect(leftWith().left.map(({ amounts: _, ...pieces }) => pieces)).toEqual(planned)
+    expect(leftWith().left.map(({ amounts: _, bags, ...pieces }) => ({ ...pieces, bag: bags.join() }))).toEqual(planned)
     expect(piecesOf(leftWith(), maren, patches.id)?.amounts).toEqual(patches.units)
     expect(piecesOf(leftWith(), ansel, tube.id)?.amounts).toEqual({ 'tube-622': 2 })
     const carried = [{ rider: ansel, thing: tube.id, count: 1 }]
     const used = gone('before', { thing: tube.id, stock: 'tube-622', amount: 1 }, ansel, '2026-06-01T10:00')
     const kit = leftWith(entry({ kind: 'set off', carried }), used)
-    expect(kit.left).toEqual([{ rider: ansel, thing: tube.id, count: 1, amounts: { 'tube-622': 1 } }])
+    expect(kit.left).toEqual([{ rider: ansel, thing: tube.id, count: 1, amounts: { 'tube-622': 1 }, bags: [] }])
   })
 
   it('is less by what was spent: of a kit of patches so many patches, and the kit is gone with the last', () => {

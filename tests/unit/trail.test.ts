@@ -48,8 +48,8 @@ describe('by hand, on a level road with a shop at km 40', () => {
       [
         'swap',
         [
-          { thing: 'tube', amount: 1 },
-          { thing: 'lever', amount: null },
+          { thing: 'tube', stock: 'tube-622', amount: 1 },
+          { thing: 'lever', stock: null, amount: null },
         ],
       ],
     ])

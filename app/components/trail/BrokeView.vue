@@ -4,6 +4,7 @@ import { places } from '#core/hazard'
 import { computed, ref } from 'vue'
 import { useTrailEdits } from '../../composables/useTrailEdits'
 import { useTrailSight } from '../../composables/useTrailSight'
+import { useTrail } from '../../stores/trail'
 import { useTripStore } from '../../stores/trip'
 import type { Here } from '../../workers/trail-guide'
 import TouchBike from './TouchBike.vue'
@@ -11,11 +12,11 @@ import TouchBike from './TouchBike.vue'
 /** What is noticed, and on which bike: by a word, or by a touch on the drawn bike. */
 const props = defineProps<{ here: Here }>()
 const store = useTripStore()
+const trail = useTrail()
 const { me } = useTrailEdits()
 const { bikeId: askedBike, see } = useTrailSight()
 
 const mine = computed(() => store.openTrip.crew.find(({ id }) => id === me.value)?.bikeId)
-const chosen = ref('')
 const bikes = computed(() =>
   props.here.bikes.flatMap(({ id, symptoms: found }) => {
     const bike = store.openTrip.bikes.find((each) => each.id === id)
@@ -24,7 +25,7 @@ const bikes = computed(() =>
 )
 const now = computed(
   () =>
-    bikes.value.find(({ bike }) => bike.id === (chosen.value || askedBike.value)) ??
+    bikes.value.find(({ bike }) => bike.id === (trail.bikeId || askedBike.value)) ??
     bikes.value.find(({ bike }) => bike.id === mine.value) ??
     bikes.value[0],
 )
@@ -48,7 +49,7 @@ const touched = computed(() => places.filter((place) => shown.value.some((each) 
         type="button"
         class="trail-key min-h-11! flex-1"
         :aria-pressed="bike.id === now?.bike.id"
-        @click="chosen = bike.id"
+        @click="trail.bikeId = bike.id"
       >
         {{ bike.name }}
       </button>

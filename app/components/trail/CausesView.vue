@@ -39,7 +39,7 @@ const likely = (share: number) => (share >= 0.01 ? `${Math.round(100 * share)} %
           <button
             type="button"
             class="trail-key w-full justify-between! text-left!"
-            data-cause
+            :data-cause="`${failure.hazard} ${failure.wheel ?? ''}`"
             @click="
               seeFailing(
                 { hazard: failure.hazard, bikeId: failure.bike, wheel: failure.wheel, fastener: failure.fastener },

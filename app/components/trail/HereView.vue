@@ -72,6 +72,7 @@ const servicesWords = (services: Here['ahead']['stops'][number]['services']) =>
   <div class="flex min-h-full bg-linear-to-r from-tin from-[3.75rem] to-transparent to-[3.75rem]">
     <RoadRibbon :here="here" class="sticky top-0 h-[calc(100dvh-12.5rem)] min-h-60 self-start" />
     <div class="min-w-0 flex-1 px-4 pb-4 pt-3">
+      <h1 class="sr-only">Trail</h1>
       <button
         type="button"
         class="block w-full rounded-sm text-left"
