@@ -219,6 +219,7 @@ export class Delivery {
     await this.copy.grant(known.access)
     if (this.copy.unsaved > 0) return
     if (!this.isUpToDate(known.revisions) && !(await this.pull())) return
+    await this.copy.heard()
     if (this.copy.unsaved === 0) this.enter({ kind: 'clean' })
   }
 

@@ -17,7 +17,9 @@ export interface TripRow {
   readonly revisions: Revisions
   readonly settledUpTo: number
   readonly sending: Sending | undefined
+  /** When the server last said how it stands. */
   readonly openedAt: number
+  readonly isTakenAlong?: boolean
   /** The format of the parts that are kept. */
   readonly format: string
   /** How the person stands to it; an older Rag Tin kept only trips of their own. */

@@ -13,10 +13,10 @@ import {
 } from '#core/trip'
 import type { IDBPDatabase } from 'idb'
 import { nameWithSteps } from './outbox'
-import type { KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
+import type { KeptLine, KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 import type { Change } from './changes'
 import { packed, unpacked } from './packed-rows'
-import { onDisk, openDeviceDatabase, type PartRow, type DeviceDatabase } from './device-database'
+import { onDisk, openDeviceDatabase, type DeviceDatabase, type PartRow, type TripRow } from './device-database'
 
 const everything = ['trips', 'parts', 'steps'] as const
 /** So many trips are kept without anything waiting; those opened longest ago go first. */
@@ -82,9 +82,21 @@ export class IndexedDbOutbox implements Outbox {
   }
 
   async grant(trip: string, access: Access): Promise<void> {
+    await this.note(trip, { access })
+  }
+
+  heard(trip: string): Promise<void> {
+    return this.note(trip, { openedAt: Date.now() })
+  }
+
+  takeAlong(trip: string, isTakenAlong: boolean): Promise<void> {
+    return this.note(trip, { isTakenAlong })
+  }
+
+  private async note(trip: string, part: Partial<TripRow>): Promise<void> {
     const tx = this.db.transaction('trips', 'readwrite', onDisk)
     const row = await tx.store.get([this.person, trip])
-    if (row) await tx.store.put({ ...row, access })
+    if (row) await tx.store.put({ ...row, ...part })
     await tx.done
   }
 
@@ -166,7 +178,7 @@ export class IndexedDbOutbox implements Outbox {
     })
   }
 
-  async kept(): Promise<{ trip: string; name: string }[]> {
+  async kept(): Promise<KeptLine[]> {
     const tx = this.db.transaction(everything)
     const rows = await tx.objectStore('trips').getAll(this.allTrips)
     rows.sort((a, b) => b.openedAt - a.openedAt)
@@ -174,9 +186,9 @@ export class IndexedDbOutbox implements Outbox {
       tx.objectStore('steps').index('trip').getAll(this.allTrips),
       ...rows.map(({ trip }) => tx.objectStore('parts').get([this.person, trip, 'name'])),
     ])
-    return rows.map(({ trip }, i) => {
+    return rows.map(({ trip, openedAt: asOf, isTakenAlong = false }, i) => {
       const own = steps.filter((step) => step.trip === trip)
-      return { trip, name: nameWithSteps(names[i]?.value, own.map(changesOf)) }
+      return { trip, name: nameWithSteps(names[i]?.value, own.map(changesOf)), asOf, isTakenAlong }
     })
   }
 
@@ -237,7 +249,9 @@ export class IndexedDbOutbox implements Outbox {
 
   private async forgetOld(opened: string): Promise<void> {
     const waits = new Set((await this.waiting()).map(({ trip }) => trip))
-    const idle = (await this.kept()).filter(({ trip }) => trip !== opened && !waits.has(trip))
+    const idle = (await this.kept()).filter(
+      ({ trip, isTakenAlong }) => trip !== opened && !waits.has(trip) && !isTakenAlong,
+    )
     for (const { trip } of idle.slice(mostKept - 1)) await this.forget(trip)
   }
 }

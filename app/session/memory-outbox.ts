@@ -1,7 +1,7 @@
 import type { Access } from '#core/access'
 import { partNames, sameRevision, type Revisions, type Trip } from '#core/trip'
 import { nameWithSteps } from './outbox'
-import type { KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
+import type { KeptLine, KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 
 interface Kept {
   document: Trip
@@ -9,6 +9,8 @@ interface Kept {
   settledUpTo: number
   sending: Sending | undefined
   access: Access | undefined
+  asOf: number
+  isTakenAlong: boolean
 }
 
 /** An outbox that lasts as long as this window: where the browser keeps no database for the page. */
@@ -30,12 +32,30 @@ export class MemoryOutbox implements Outbox {
 
   async keep(trip: string, document: Trip, revisions: Revisions): Promise<void> {
     if (this.trips.has(trip)) return
-    this.trips.set(trip, { document, revisions, settledUpTo: 0, sending: undefined, access: undefined })
+    this.trips.set(trip, {
+      document,
+      revisions,
+      settledUpTo: 0,
+      sending: undefined,
+      access: undefined,
+      asOf: Date.now(),
+      isTakenAlong: false,
+    })
   }
 
   async grant(trip: string, access: Access): Promise<void> {
     const kept = this.trips.get(trip)
     if (kept) kept.access = access
+  }
+
+  async heard(trip: string): Promise<void> {
+    const kept = this.trips.get(trip)
+    if (kept) kept.asOf = Date.now()
+  }
+
+  async takeAlong(trip: string, isTakenAlong: boolean): Promise<void> {
+    const kept = this.trips.get(trip)
+    if (kept) kept.isTakenAlong = isTakenAlong
   }
 
   async append(trip: string, step: Step): Promise<number> {
@@ -96,9 +116,11 @@ export class MemoryOutbox implements Outbox {
       }))
   }
 
-  async kept(): Promise<{ trip: string; name: string }[]> {
+  async kept(): Promise<KeptLine[]> {
     return [...this.trips]
-      .map(([trip, { document }]) => ({ trip, name: nameWithSteps(document.name, this.stepsOf(trip)) }))
+      .map(([trip, { document, asOf, isTakenAlong }]) => {
+        return { trip, name: nameWithSteps(document.name, this.stepsOf(trip)), asOf, isTakenAlong }
+      })
       .reverse()
   }
 

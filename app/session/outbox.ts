@@ -47,6 +47,16 @@ export interface Waiting {
   readonly steps: number
 }
 
+/** A trip that lies on this device. */
+export interface KeptLine {
+  readonly trip: string
+  readonly name: string
+  /** When the server last said how it stands, in ms since 1970. */
+  readonly asOf: number
+  /** Whether it stays there however many others are opened. */
+  readonly isTakenAlong: boolean
+}
+
 /**
  * What one person's device holds, whatever happens to its windows: trips as the server has them and the steps that
  * wait for it. All windows of the person share one. What is put in is on the device when the promise is kept; it is
@@ -61,6 +71,10 @@ export interface Outbox {
   keep(trip: string, document: Trip, revisions: Revisions): Promise<void>
   /** Keeps how the person stands to a trip that is kept. */
   grant(trip: string, access: Access): Promise<void>
+  /** The server has just said how a trip stands, and it is so here. */
+  heard(trip: string): Promise<void>
+  /** Whether a trip that is kept stays here however many others are opened. */
+  takeAlong(trip: string, isTakenAlong: boolean): Promise<void>
   /** @returns the place of the step */
   append(trip: string, step: Step): Promise<number>
   /** What is to be sent now: the save that was not answered yet, else all steps that are there; undefined where there are none. */
@@ -85,8 +99,8 @@ export interface Outbox {
   ): Promise<boolean>
   /** Trips of which steps wait. */
   waiting(): Promise<Waiting[]>
-  /** All trips that are kept, the one opened last first. */
-  kept(): Promise<{ readonly trip: string; readonly name: string }[]>
+  /** All trips that are kept, the one of which the server was asked last first. */
+  kept(): Promise<KeptLine[]>
   /** Forgets a trip and whatever waits of it. */
   forget(trip: string): Promise<void>
   /** Forgets everything. */

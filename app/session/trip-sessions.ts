@@ -1,4 +1,4 @@
-import type { Waiting } from './outbox'
+import type { KeptLine, Waiting } from './outbox'
 import { TripSession, type Opened, type SessionTools } from './trip-session'
 import type { Message, SavingState, Windows } from './windows'
 
@@ -78,8 +78,20 @@ export class TripSessions {
     for (const listener of this.listeners) listener()
   }
 
-  kept(): Promise<{ readonly trip: string; readonly name: string }[]> {
+  kept(): Promise<KeptLine[]> {
     return this.tools.outbox.kept()
+  }
+
+  /** Has a trip lie on this device as the server has it now, and stay there; or no longer. @returns how it went */
+  async takeAlong(trip: string, isTakenAlong: boolean): Promise<Opened> {
+    const { session, opened } = await this.open(trip)
+    try {
+      if (opened.kind === 'opened') await session.catchUp()
+      await this.tools.outbox.takeAlong(trip, isTakenAlong)
+    } finally {
+      await this.close(trip)
+    }
+    return opened
   }
 
   /** The network or the person is back: everything is tried again. */

@@ -64,6 +64,7 @@ export class WorkingCopy {
   private granted: Access | undefined
   private outbox: Outbox
   private isAlone = false
+  private heardAt = 0
   private ended = false
   private readonly writes = new Set<Promise<unknown>>()
   /** What changes the base goes one after another. */
@@ -132,6 +133,17 @@ export class WorkingCopy {
     try {
       await this.outbox.grant(this.trip, access)
       this.tellOthers()
+    } catch (error) {
+      await this.goAlone(error)
+    }
+  }
+
+  /** The server has just said that it is so. The device is told of that now and then. */
+  async heard(): Promise<void> {
+    if (Date.now() - this.heardAt < heardEveryMs) return
+    this.heardAt = Date.now()
+    try {
+      await this.outbox.heard(this.trip)
     } catch (error) {
       await this.goAlone(error)
     }
@@ -306,6 +318,9 @@ export class WorkingCopy {
     }
   }
 }
+
+/** So often it is noted at most that the server was asked, ms. */
+const heardEveryMs = 60_000
 
 const changesOf = (steps: readonly Step[]) => steps.flatMap(({ changes }) => changes)
 

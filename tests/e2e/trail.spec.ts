@@ -78,7 +78,7 @@ test('twenty events are logged without a network, the tab is killed again and ag
 }) => {
   const device = await newDevice({ ...phone, serviceWorkers: 'allow' })
   await onThatDay(device)
-  await newAccount(device.request, 'Log')
+  await newAccount(device.request, 'Diary')
   const id = await newTrip(device.request, onTheRoad())
   await takenAlong(device, id)
   await device.setOffline(true)
@@ -154,7 +154,11 @@ test('a partner who is ahead with the best tool is told of, and what they have',
   const trip = onTheRoad()
   // All that works on chains is with one of them.
   const chains = trip.bench
-    .filter(({ heads, units }) => heads.some(({ profile }) => profile === 'chain-pin') || 'link-12' in units)
+    .filter(
+      ({ heads, units }) =>
+        heads.some(({ profile }) => profile === 'chain-pin') ||
+        Object.keys(units).some((classId) => /^(link|piece|chain)-/.test(classId)),
+    )
     .map(({ id }) => id)
   const log = trip.log.map((entry) =>
     entry.kind === 'set off'
@@ -186,7 +190,7 @@ test('what was written last is taken back with one touch, and what was said to h
 }) => {
   await page.setViewportSize(phone.viewport)
   await page.clock.install({ time: new Date(`${at}:00`) })
-  await newAccount(page.request, 'Undo')
+  await newAccount(page.request, 'Amends')
   const id = await newTrip(page.request, onTheRoad())
   await page.goto(`/trips/${id}/trail`)
   await looked(page)

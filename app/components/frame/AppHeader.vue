@@ -61,7 +61,9 @@ function rename() {
 </script>
 
 <template>
-  <header class="flex h-11 items-center gap-3 bg-tin px-4 max-sm:gap-1 max-sm:px-1 text-tin-ink">
+  <header
+    class="flex min-h-11 items-center max-[20rem]:flex-wrap gap-3 bg-tin px-4 max-sm:gap-1 max-sm:px-1 text-tin-ink"
+  >
     <NuxtLink
       to="/trips"
       class="flex shrink-0 items-center justify-center gap-2 pointer-coarse:min-h-11 pointer-coarse:min-w-11 font-bold tracking-tight [font-stretch:112%]"

@@ -10,6 +10,7 @@ import FaultLines from '../../components/common/FaultLines.vue'
 import { localeOfApp } from '../../components/common/locale-of-app'
 import FilePicker from '../../components/common/FilePicker.vue'
 import AppHeader from '../../components/frame/AppHeader.vue'
+import TakeAlong from '../../components/trips/TakeAlong.vue'
 import TripBin from '../../components/trips/TripBin.vue'
 import { linesOf, statusOf } from '../../http/api'
 import { useFileDrop } from '../../composables/useFileDrop'
@@ -19,7 +20,7 @@ import { usePerson } from '../../stores/person'
 import { useTripSessions } from '../../stores/trip-sessions'
 import { countOwnTrips, isSample, takeOverOwnTrips, useTrips, type TripLine } from '../../stores/trips'
 import { useView } from '../../stores/view'
-import type { Waiting } from '../../session/outbox'
+import type { KeptLine, Waiting } from '../../session/outbox'
 
 definePageMeta({ middleware: 'signed-in' })
 useHead({ title: 'Trips · Rag Tin' })
@@ -33,7 +34,7 @@ const bin = useTemplateRef<{ look: () => Promise<void> }>('bin')
 
 /** Trips of which something waits on this device, and those that lie on it. */
 const waiting = shallowRef<readonly Waiting[]>([])
-const kept = shallowRef<readonly { trip: string; name: string }[]>([])
+const kept = shallowRef<readonly KeptLine[]>([])
 const signedOut = ref(false)
 /** Trips of this device that were made without an account, while somebody is signed in. */
 const left = ref(0)
@@ -48,6 +49,7 @@ const leftInWords = computed(() => {
 async function list() {
   const sessions = await useTripSessions()
   waiting.value = await sessions.waiting()
+  kept.value = await sessions.kept()
   try {
     trips.value = await useTrips().list()
     left.value = isGuest.value ? 0 : await countOwnTrips().catch(() => 0)
@@ -55,7 +57,6 @@ async function list() {
   } catch (error) {
     signedOut.value = statusOf(error) === 401
     lines.value = signedOut.value ? [] : linesOf(error)
-    kept.value = await sessions.kept()
   }
 }
 void list()
@@ -73,6 +74,10 @@ const onlyHere = (id: string) =>
   `${unsavedOf(id) === 1 ? 'One change is' : `${unsavedOf(id)} changes are`} on this device only`
 /** What it was last called here, though the server may not have heard of it. */
 const nameOf = ({ id, name: listed }: TripLine) => waiting.value.find(({ trip }) => trip === id)?.name || listed
+const keptOf = ({ id }: TripLine) => kept.value.find(({ trip }) => trip === id)
+async function lookWhatIsKept() {
+  kept.value = await (await useTripSessions()).kept()
+}
 const unsavedOf = (id: string) => waiting.value.find(({ trip }) => trip === id)?.steps ?? 0
 
 /** Who else has to do with it. */
@@ -166,7 +171,7 @@ async function takeBack({ id }: TripLine) {
           <li v-for="trip in kept" :key="trip.trip" class="card py-2 pl-4 pr-2">
             <NuxtLink :to="`/trips/${trip.trip}/weigh`" class="block py-1.5">
               <span class="block break-words text-lg font-bold [font-stretch:108%]">{{ trip.name }}</span>
-              <span class="text-sm text-soft">on this device</span>
+              <span class="text-sm text-soft">on this device{{ trip.isTakenAlong ? ', taken along' : '' }}</span>
               <span v-if="unsavedOf(trip.trip)" class="block text-sm font-semibold text-madder">{{
                 onlyHere(trip.trip)
               }}</span>
@@ -179,20 +184,31 @@ async function takeBack({ id }: TripLine) {
         </p>
         <ul v-if="trips" class="mt-4 space-y-3">
           <li v-for="trip in trips" :key="trip.id" class="card flex items-center gap-4 py-2 pl-4 pr-2">
-            <NuxtLink :to="`/trips/${trip.id}/weigh`" class="min-w-0 flex-1 py-1.5">
-              <span class="block text-lg font-bold [font-stretch:108%]">{{ nameOf(trip) }}</span>
-              <span class="text-sm text-soft"
-                >{{ trip.lengthKm ? km(trip.lengthKm) : 'no road yet' }} ·
-                {{ trip.things === 1 ? 'one thing' : `${trip.things} things` }} on the bench · changed
-                {{ new Date(trip.updatedAt).toLocaleDateString(localeOfApp, { day: 'numeric', month: 'long' }) }}</span
-              >
-              <span v-if="sharedInWords(trip)" class="block text-sm [overflow-wrap:anywhere]">{{
-                sharedInWords(trip)
-              }}</span>
-              <span v-if="unsavedOf(trip.id)" class="block text-sm font-semibold text-madder">
-                {{ onlyHere(trip.id) }}
-              </span>
-            </NuxtLink>
+            <div class="min-w-0 flex-1">
+              <NuxtLink :to="`/trips/${trip.id}/weigh`" class="block py-1.5">
+                <span class="block text-lg font-bold [font-stretch:108%]">{{ nameOf(trip) }}</span>
+                <span class="text-sm text-soft"
+                  >{{ trip.lengthKm ? km(trip.lengthKm) : 'no road yet' }} ·
+                  {{ trip.things === 1 ? 'one thing' : `${trip.things} things` }} on the bench · changed
+                  {{
+                    new Date(trip.updatedAt).toLocaleDateString(localeOfApp, { day: 'numeric', month: 'long' })
+                  }}</span
+                >
+                <span v-if="sharedInWords(trip)" class="block text-sm [overflow-wrap:anywhere]">{{
+                  sharedInWords(trip)
+                }}</span>
+                <span v-if="unsavedOf(trip.id)" class="block text-sm font-semibold text-madder">
+                  {{ onlyHere(trip.id) }}
+                </span>
+              </NuxtLink>
+              <TakeAlong
+                v-if="!isGuest"
+                :trip="trip.id"
+                :name="nameOf(trip)"
+                :kept="keptOf(trip)"
+                @changed="lookWhatIsKept"
+              />
+            </div>
             <button
               v-if="trip.role === 'owner'"
               type="button"

@@ -139,6 +139,20 @@ describe.each<[string, () => Promise<Outbox>]>([
     expect((await outbox.kept()).map(({ name }) => name).sort()).toEqual(['Kept', 'b'])
   })
 
+  it('says as of when each is kept, and whether it was taken along', async () => {
+    await new Promise((later) => setTimeout(later, 5))
+    const before = Date.now()
+    expect(await outbox.kept()).toMatchObject([{ trip: 't', isTakenAlong: false }])
+    expect(nth(await outbox.kept(), 0).asOf).toBeLessThan(before)
+    await outbox.heard('t')
+    await outbox.takeAlong('t', true)
+    await outbox.heard('other')
+    expect(await outbox.kept()).toMatchObject([{ trip: 't', isTakenAlong: true }])
+    expect(nth(await outbox.kept(), 0).asOf).toBeGreaterThanOrEqual(before)
+    // Neither touches what is kept.
+    expect(defined(await outbox.read('t')).revisions).toEqual(first)
+  })
+
   it('forgets one trip without touching another, and everything when it is wiped', async () => {
     await outbox.keep('u', trip, first)
     for (const id of ['t', 'u']) await outbox.append(id, step(id))
@@ -229,5 +243,21 @@ describe('the browser’s database', () => {
     expect(kept).toContain('t14')
     expect(kept).not.toContain('t0')
     expect(kept).toHaveLength(13)
+  })
+
+  it('keeps what was taken along however many others are opened, until it is not any more', async () => {
+    const outbox = await IndexedDbOutbox.open('maren', 'along')
+    await outbox.keep('along', trip, first)
+    await outbox.takeAlong('along', true)
+    const openMany = async (name: string) => {
+      for (let i = 0; i < 15; i++) {
+        await outbox.keep(`${name}${i}`, trip, first)
+        await new Promise((later) => setTimeout(later, 2))
+      }
+      return (await outbox.kept()).map(({ trip: id }) => id)
+    }
+    expect(await openMany('a')).toContain('along')
+    await outbox.takeAlong('along', false)
+    expect(await openMany('b')).not.toContain('along')
   })
 })
