@@ -53,7 +53,9 @@ export const useTrail = defineStore('trail', () => {
     { serializer: StorageSerializers.object },
   )
   const away = computed<readonly RiderElsewhere[]>(() =>
-    (awayByTrip.value[store.id] ?? []).filter(({ rider }) => store.trip?.crew.some(({ id }) => id === rider)),
+    (awayByTrip.value[store.id] ?? []).flatMap(({ rider, hoursOff }) =>
+      store.trip?.crew.some(({ id }) => id === rider) ? [{ rider, hoursOff }] : [],
+    ),
   )
   const setAway = (riders: readonly RiderElsewhere[]) =>
     (awayByTrip.value = { ...awayByTrip.value, [store.id]: [...riders] })

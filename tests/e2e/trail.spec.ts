@@ -3,7 +3,7 @@ import type { BrowserContext, Page } from '@playwright/test'
 import { defined, nth } from '#core/validation'
 import { boxFaults } from './boxes'
 import { expect, test } from './rig'
-import { newAccount, newTrip, onServer, saved, signIn } from './steps'
+import { newAccount, newTrip, onServer, signIn } from './steps'
 import { at, expectedAnswers, looked, onTheRoad, phone, touchThrough } from './trail-steps'
 
 /** The clock of a telephone on the road. */
@@ -55,18 +55,18 @@ async function writeDown(page: Page, number: number): Promise<void> {
   await page.getByRole('button', { name: 'Log', exact: true }).tap()
   const which = number % 4
   if (which === 0) {
-    await page.getByRole('button', { name: 'A note, a photo' }).tap()
+    await page.getByRole('button', { name: 'A note, a photo', exact: true }).tap()
     await page.getByLabel('What to remember').fill(`note ${number}`)
     await page.getByRole('button', { name: 'Write it down' }).tap()
   } else if (which === 1) {
-    await page.getByRole('button', { name: 'Used up, broke, lost' }).tap()
+    await page.getByRole('button', { name: 'Used up, broke, lost', exact: true }).tap()
     await page.getByRole('main').getByRole('listitem').getByRole('button').first().tap()
     await page.getByRole('button', { name: 'lost', exact: true }).tap()
   } else if (which === 2) {
-    await page.getByRole('button', { name: 'Found loose' }).tap()
+    await page.getByRole('button', { name: 'Found loose', exact: true }).tap()
     await page.getByRole('main').getByRole('listitem').getByRole('button').first().tap()
   } else {
-    await page.getByRole('button', { name: 'Bought, given, lent' }).tap()
+    await page.getByRole('button', { name: 'Bought, given, lent', exact: true }).tap()
     await page.getByRole('main').getByRole('listitem').getByRole('button').first().tap()
     await page.getByRole('button', { name: 'given', exact: true }).tap()
   }
@@ -206,9 +206,9 @@ test('what was written last is taken back with one touch, and what was said to h
   await page.getByRole('list', { name: 'Not mended yet' }).getByRole('button').click()
   await page.getByRole('button', { name: 'It holds' }).click()
   await expect(page.getByRole('button', { name: 'It broke', exact: true })).toBeVisible()
-  await saved(page)
-  const failed = (await onServer(page.request, id)).log.filter(({ kind }) => kind === 'failed')
-  expect(failed).toMatchObject([{ ending: 'mended', tries: [{ held: false }, { held: true }] }])
+  await expect
+    .poll(async () => (await onServer(page.request, id)).log.filter(({ kind }) => kind === 'failed'))
+    .toMatchObject([{ ending: 'mended', tries: [{ held: false }, { held: true }] }])
 })
 
 /** Everything that can be pressed is large enough for a gloved thumb. */
