@@ -42,6 +42,7 @@ const rooms = [
   'split',
   'pack',
   'trail',
+  'learn',
   'practice',
   'ways',
   'ready',
@@ -79,7 +80,7 @@ module.exports = {
       to: {
         pathNot: [
           '^core/',
-          '^node_modules/(zod|papaparse|fast-deep-equal|geo-coordinates-parser|geographiclib-geodesic|fast-xml-builder|saxes|highs|suncalc|opening_hours|ical-generator|ical\\.js|@stdlib/math-base-special-gammainc)/',
+          '^node_modules/(zod|papaparse|fast-deep-equal|geo-coordinates-parser|geographiclib-geodesic|fast-xml-builder|saxes|highs|suncalc|opening_hours|ical-generator|ical\\.js|@stdlib/(math-base-special-gammainc|stats-base-dists-gamma-quantile|stats-base-dists-beta-quantile))/',
         ],
       },
     },
@@ -151,9 +152,9 @@ module.exports = {
       to: { path: '^server/' },
     },
     ...[
-      ['pages', 'components|composables|stores|workers|session|http|timing|drawing|scale'],
-      ['components', 'composables|stores|workers|session|http|timing|drawing|scale'],
-      ['composables', 'stores|workers|session|http|timing|drawing|scale'],
+      ['pages', 'components|composables|stores|workers|session|http|timing|drawing|scale|position'],
+      ['components', 'composables|stores|workers|session|http|timing|drawing|scale|position'],
+      ['composables', 'stores|workers|session|http|timing|drawing|scale|position'],
       ['stores', 'workers|session|http|timing|drawing'],
       ['workers', 'timing'],
       ['session', 'http|timing'],
@@ -161,6 +162,7 @@ module.exports = {
       ['http', 'timing'],
       ['timing', ''],
       ['scale', ''],
+      ['position', ''],
     ].map(([folder, below]) => ({
       name: `app-${folder}-imports-only-what-stands-below-it`,
       severity: 'error',

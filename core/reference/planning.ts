@@ -84,6 +84,13 @@ export function changedPlanning(before: Planning, { planning, back }: PlanningCh
   return { ...Object.fromEntries(kept), ...planning }
 }
 
+/** A value as it may be set: within the range of its kind. @throws RangeError for a key of no planning value */
+export function planningValueWithin(key: string, value: number): number {
+  const kind = kindOf(key)
+  if (!kind) throw new RangeError(`"${key}" is no planning value`)
+  return Math.min(ranges[kind].most, Math.max(ranges[kind].least, value))
+}
+
 /** A planning value that can be changed. */
 export interface PlanningValue {
   readonly key: string

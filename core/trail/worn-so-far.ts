@@ -11,12 +11,12 @@ const leastLeft = 0.05
 type Where = Pick<EventNote, 'event' | 'hazard' | 'bike' | 'wheel'>
 
 /**
- * What is left of parts that wear, of the life that each had at departure or since it was made new: by the log, or at a shop on
- * the way that is trusted to have it.
+ * What parts that wear have used up of their lives: at departure, and since then or since they were made new, by the log or at a
+ * shop on the way that is trusted to have them. It may be more than one: nobody knows a life beforehand.
  *
  * @param laid the ledger of the whole plan
  */
-export function wornSoFar({ ledger, edges }: LedgerOfTrip, log: Log, { fixes }: Reference, roadKm: number) {
+export function livesUsed({ ledger, edges }: LedgerOfTrip, log: Log, { fixes }: Reference, roadKm: number) {
   const events = new Map(ledger.events.map((event) => [event.id, event]))
   const lasting = new Set(fixes.filter(({ grade }) => grade === 'lasting').map(({ id }) => id))
 
@@ -35,9 +35,9 @@ export function wornSoFar({ ledger, edges }: LedgerOfTrip, log: Log, { fixes }: 
     return behind.length > 0 ? Math.max(...behind) : undefined
   }
 
-  return (where: Where, atDeparture: number): number => {
+  return (where: Where): number | undefined => {
     const event = events.get(where.event)
-    if (!event?.wear) return atDeparture
+    if (!event?.wear) return undefined
     const { lives, left } = event.wear
     const from = renewedAt(where, event)
     const used = lives.reduce((sum, lived, leg) => {
@@ -45,6 +45,15 @@ export function wornSoFar({ ledger, edges }: LedgerOfTrip, log: Log, { fixes }: 
       const km = Math.min(ends, roadKm) - Math.max(begins, from ?? 0)
       return km > 0 ? sum + (lived * km) / (ends - begins) : sum
     }, 0)
-    return Math.max(leastLeft, (from === undefined ? left : 1) - used)
+    return (from === undefined ? 1 - left : 0) + used
+  }
+}
+
+/** What is left of parts that wear at a place, of the life that each had. @param laid the ledger of the whole plan */
+export function wornSoFar(laid: LedgerOfTrip, log: Log, reference: Reference, roadKm: number) {
+  const usedOf = livesUsed(laid, log, reference, roadKm)
+  return (where: Where, atDeparture: number): number => {
+    const used = usedOf(where)
+    return used === undefined ? atDeparture : Math.max(leastLeft, 1 - used)
   }
 }

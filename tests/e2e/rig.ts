@@ -32,7 +32,9 @@ export const test = base.extend<Rig & { failures: string[] }>({
     const devices: BrowserContext[] = []
     await use(async (options) => {
       const device = await browser.newContext(options)
-      if (!tags.includes(proof)) await leaveUnproved(device)
+      // What is between a browser and its network is between it and its service worker, too: that one is left alone.
+      const isInstalled = options?.serviceWorkers === 'allow'
+      if (!tags.includes(proof) && !isInstalled) await leaveUnproved(device)
       devices.push(device)
       watch(device, failures)
       return device

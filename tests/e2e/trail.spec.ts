@@ -1,15 +1,27 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { BrowserContext, Page } from '@playwright/test'
-import { defined, nth } from '#core/validation'
+import { defined } from '#core/validation'
 import { boxFaults } from './boxes'
 import { expect, test } from './rig'
 import { newAccount, newTrip, onServer, signIn } from './steps'
+import { versionsOf, type Versions } from './versions'
 import { at, expectedAnswers, looked, onTheRoad, phone, touchThrough } from './trail-steps'
 
 /** The clock of a telephone on the road. */
 async function onThatDay(device: BrowserContext): Promise<void> {
   await device.clock.install({ time: new Date(`${at}:00`) })
 }
+
+/** A road of one's own to the server, on which nothing comes through where one says so. */
+const withRoad = test.extend<{ road: Versions }>({
+  // eslint-disable-next-line no-empty-pattern -- Playwright reads from the pattern which fixtures are needed.
+  road: async ({}, use) => {
+    const road = await versionsOf(process.env.RAG_TIN_ADDRESS ?? '')
+    await use(road)
+    await road.close()
+  },
+})
+const telephone = ({ address }: Versions) => ({ ...phone, baseURL: address, serviceWorkers: 'allow' }) as const
 
 /** Everything that the app is made of lies on the device, and the trip with it. */
 async function takenAlong(device: BrowserContext, id: string): Promise<void> {
@@ -20,35 +32,37 @@ async function takenAlong(device: BrowserContext, id: string): Promise<void> {
   await page.close()
 }
 
-test('from a cold start without a network, thirty failures of three bikes are answered with three touches each', async ({
-  newDevice,
-}) => {
-  const trip = onTheRoad()
-  const device = await newDevice({ ...phone, serviceWorkers: 'allow' })
-  await onThatDay(device)
-  await newAccount(device.request, 'Trail')
-  const id = await newTrip(device.request, trip)
-  await takenAlong(device, id)
+withRoad(
+  'from a cold start without a network, thirty failures of three bikes are answered with three touches each',
+  async ({ newDevice, road }) => {
+    const trip = onTheRoad()
+    const device = await newDevice(telephone(road))
+    await onThatDay(device)
+    await newAccount(device.request, 'Trail')
+    const id = await newTrip(device.request, trip)
+    await takenAlong(device, id)
 
-  await device.setOffline(true)
-  const page = await device.newPage()
-  await page.goto(`/trips/${id}/trail`)
-  await looked(page)
-  const expected = expectedAnswers(trip, 10)
-  expect(expected).toHaveLength(30)
-  for (const each of expected) {
-    // Whose bike it is was said once, and is remembered.
-    await page.getByRole('button', { name: 'It broke', exact: true }).tap()
-    await page.getByRole('button', { name: each.bike, exact: true }).tap()
-    await page.getByRole('button', { name: 'Back', exact: true }).tap()
-
-    await touchThrough(page, each)
-    if (each.step === undefined) await expect(page.getByText('Nothing with you mends it')).toBeVisible()
-    else await expect(page.getByRole('list', { name: 'Steps' }).getByRole('listitem').first()).toContainText(each.step)
-    for (let back = 0; back < 3; back++) await page.getByRole('button', { name: 'Back', exact: true }).tap()
+    road.let('nothing')
+    const page = await device.newPage()
+    await page.goto(`/trips/${id}/trail`)
     await looked(page)
-  }
-})
+    const expected = expectedAnswers(trip, 10)
+    expect(expected).toHaveLength(30)
+    for (const each of expected) {
+      // Whose bike it is was said once, and is remembered.
+      await page.getByRole('button', { name: 'It broke', exact: true }).tap()
+      await page.getByRole('button', { name: each.bike, exact: true }).tap()
+      await page.getByRole('button', { name: 'Back', exact: true }).tap()
+
+      await touchThrough(page, each)
+      if (each.step === undefined) await expect(page.getByText('Nothing with you mends it')).toBeVisible()
+      else
+        await expect(page.getByRole('list', { name: 'Steps' }).getByRole('listitem').first()).toContainText(each.step)
+      for (let back = 0; back < 3; back++) await page.getByRole('button', { name: 'Back', exact: true }).tap()
+      await looked(page)
+    }
+  },
+)
 
 /** Writes something into the log, each time something else. */
 async function writeDown(page: Page, number: number): Promise<void> {
@@ -73,80 +87,78 @@ async function writeDown(page: Page, number: number): Promise<void> {
   await expect(page.getByRole('main').getByRole('heading', { name: 'Log', exact: true })).toBeVisible()
 }
 
-test('twenty events are logged without a network, the tab is killed again and again, and nothing is lost', async ({
-  newDevice,
-}) => {
-  const device = await newDevice({ ...phone, serviceWorkers: 'allow' })
-  await onThatDay(device)
-  await newAccount(device.request, 'Diary')
-  const id = await newTrip(device.request, onTheRoad())
-  await takenAlong(device, id)
-  await device.setOffline(true)
-  const before = onTheRoad().log.length
-  const many = 20
-  let page = await device.newPage()
-  await page.goto(`/trips/${id}/trail`)
-  for (let number = 0; number < many; number++) {
-    await looked(page)
-    await writeDown(page, number)
-    // At once, with no time to tidy up.
-    await page.close({ runBeforeUnload: false })
-    page = await device.newPage()
-    await page.goto(`/trips/${id}/trail?see=log`)
-    await expect(page.locator('[data-entry]')).toHaveCount(before + number + 1)
-    await page.getByRole('button', { name: 'Here', exact: true }).tap()
-  }
-  await device.setOffline(false)
-  await page.goto(`/trips/${id}/trail?see=log`)
-  await expect.poll(async () => (await onServer(device.request, id)).log.length).toBe(before + many)
-  const { log } = await onServer(device.request, id)
-  expect(new Set(log.map((entry) => entry.id)).size).toBe(before + many)
-  expect(log.filter(({ kind }) => kind === 'note').map(({ note }) => note)).toEqual(
-    [0, 4, 8, 12, 16].map((number) => `note ${number}`),
-  )
-  await expect(page.locator('[data-entry]')).toHaveCount(before + many)
-})
-
-test('two telephones of a crew log without a network: both are merged, and nothing is doubled', async ({
-  newDevice,
-}) => {
-  const options = { ...phone, serviceWorkers: 'allow' } as const
-  const [one, other] = [await newDevice(options), await newDevice(options)]
-  await onThatDay(one)
-  await onThatDay(other)
-  const account = await newAccount(one.request, 'Crew')
-  const id = await newTrip(one.request, onTheRoad())
-  const door = await other.newPage()
-  await door.goto('/')
-  await signIn(door, account)
-  await expect(door.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
-  await door.close()
-  const pages = []
-  for (const device of [one, other]) {
+withRoad(
+  'twenty events are logged without a network, the tab is killed again and again, and nothing is lost',
+  async ({ newDevice, road }) => {
+    const device = await newDevice(telephone(road))
+    await onThatDay(device)
+    await newAccount(device.request, 'Diary')
+    const id = await newTrip(device.request, onTheRoad())
     await takenAlong(device, id)
-    await device.setOffline(true)
-    const page = await device.newPage()
+    road.let('nothing')
+    const before = onTheRoad().log.length
+    const many = 20
+    let page = await device.newPage()
     await page.goto(`/trips/${id}/trail`)
-    pages.push(page)
-  }
-  const before = onTheRoad().log.length
-  for (const [number, page] of pages.entries()) {
-    for (let each = 0; each < 4; each++) {
+    for (let number = 0; number < many; number++) {
       await looked(page)
-      await writeDown(page, 4 * number + each)
+      await writeDown(page, number)
+      // At once, with no time to tidy up.
+      await page.close({ runBeforeUnload: false })
+      page = await device.newPage()
+      await page.goto(`/trips/${id}/trail?see=log`)
+      await expect(page.locator('[data-entry]')).toHaveCount(before + number + 1)
       await page.getByRole('button', { name: 'Here', exact: true }).tap()
     }
-  }
-  for (const [number, device] of [one, other].entries()) {
-    await device.setOffline(false)
-    await nth(pages, number).goto(`/trips/${id}/trail?see=log`)
-  }
-  for (const page of pages) {
-    await page.reload()
-    await expect(page.locator('[data-entry]')).toHaveCount(before + 8)
-  }
-  expect((await onServer(one.request, id)).log).toHaveLength(before + 8)
-})
+    road.let('everything')
+    await page.goto(`/trips/${id}/trail?see=log`)
+    await expect.poll(async () => (await onServer(device.request, id)).log.length).toBe(before + many)
+    const { log } = await onServer(device.request, id)
+    expect(new Set(log.map((entry) => entry.id)).size).toBe(before + many)
+    expect(log.filter(({ kind }) => kind === 'note').map(({ note }) => note)).toEqual(
+      [0, 4, 8, 12, 16].map((number) => `note ${number}`),
+    )
+    await expect(page.locator('[data-entry]')).toHaveCount(before + many)
+  },
+)
+
+withRoad(
+  'two telephones of a crew log without a network: both are merged, and nothing is doubled',
+  async ({ newDevice, road }) => {
+    const [first, second] = [await newDevice(telephone(road)), await newDevice(telephone(road))]
+    await onThatDay(first)
+    await onThatDay(second)
+    const account = await newAccount(first.request, 'Crew')
+    const id = await newTrip(first.request, onTheRoad())
+    const door = await second.newPage()
+    await door.goto('/')
+    await signIn(door, account)
+    await expect(door.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
+    await door.close()
+    const pages = []
+    for (const device of [first, second]) await takenAlong(device, id)
+    road.let('nothing')
+    for (const device of [first, second]) {
+      const page = await device.newPage()
+      await page.goto(`/trips/${id}/trail`)
+      pages.push(page)
+    }
+    const before = onTheRoad().log.length
+    for (const [number, page] of pages.entries()) {
+      for (let each = 0; each < 4; each++) {
+        await looked(page)
+        await writeDown(page, 4 * number + each)
+        await page.getByRole('button', { name: 'Here', exact: true }).tap()
+      }
+    }
+    road.let('everything')
+    for (const page of pages) {
+      await page.goto(`/trips/${id}/trail?see=log`)
+      await expect(page.locator('[data-entry]')).toHaveCount(before + 8)
+    }
+    expect((await onServer(first.request, id)).log).toHaveLength(before + 8)
+  },
+)
 
 test('a partner who is ahead with the best tool is told of, and what they have', async ({ page }) => {
   await page.setViewportSize(phone.viewport)

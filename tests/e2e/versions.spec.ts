@@ -7,25 +7,15 @@ import { versionsOf, type Versions } from './versions'
 /** Which version of the app a page is. */
 const versionOf = (page: Page) => page.locator('meta[name="version-sent"]').getAttribute('content')
 
-/** Has the browser look for another version, and waits until it is on the device, or could not be put there. */
-function lookForUpdate(page: Page): Promise<'waits' | 'failed' | 'none'> {
+/** Has the browser look for another version. @returns whether one lies on the device then, and waits */
+function lookForUpdate(page: Page): Promise<boolean> {
   return page.evaluate(async () => {
     const registration = await navigator.serviceWorker.ready
-    const found = new Promise<ServiceWorker | undefined>((resolve) => {
-      registration.addEventListener('updatefound', () => resolve(registration.installing ?? undefined), { once: true })
-      setTimeout(() => resolve(undefined), 15_000)
-    })
+    // The first one is on the device for good.
+    while (registration.active?.state !== 'activated') await new Promise((later) => setTimeout(later, 50))
     await registration.update().catch(() => undefined)
-    const worker = await found
-    if (!worker) return 'none'
-    return new Promise<'waits' | 'failed'>((resolve) => {
-      const look = () => {
-        if (worker.state === 'redundant') resolve('failed')
-        else if (worker.state !== 'installing') resolve('waits')
-      }
-      worker.addEventListener('statechange', look)
-      look()
-    })
+    while (registration.installing) await new Promise((later) => setTimeout(later, 50))
+    return registration.waiting !== null
   })
 }
 
@@ -43,18 +33,21 @@ async function deviceWith(
   await page.goto(trail)
   await looked(page)
   await page.evaluate(() => navigator.serviceWorker.ready)
+  // The page that put it there came before it; from now on it is the device that opens the app.
+  await page.reload()
+  await looked(page)
   return { device, page, trail, id }
 }
 
 /** Without a network, in a window of its own: what the device itself has. */
-async function versionOnDevice(device: BrowserContext, trail: string): Promise<string | null> {
-  await device.setOffline(true)
+async function versionOnDevice(device: BrowserContext, versions: Versions, trail: string): Promise<string | null> {
+  versions.let('nothing')
   const page = await device.newPage()
   await page.goto(trail)
   await looked(page)
   const version = await versionOf(page)
   await page.close()
-  await device.setOffline(false)
+  versions.let('everything')
   return version
 }
 
@@ -68,26 +61,26 @@ test('a newer version waits until every window is closed, and then is there with
     const { device, page, trail } = await deviceWith(newDevice, versions, 'Newer')
     // The first install: the version that one saw is the one that is kept.
     expect(await versionOf(page)).toBe('one')
-    expect(await versionOnDevice(device, trail)).toBe('one')
+    expect(await versionOnDevice(device, versions, trail)).toBe('one')
 
     versions.send('two')
-    expect(await lookForUpdate(page)).toBe('waits')
+    expect(await lookForUpdate(page)).toBe(true)
     // Nothing is drawn anew under somebody’s hands, and without a network it is the old one as long as a window is open.
     expect(await versionOf(page)).toBe('one')
     await page.getByRole('button', { name: 'It broke', exact: true }).tap()
     await expect(page.locator('[data-symptoms]')).toBeVisible()
-    expect(await versionOnDevice(device, trail)).toBe('one')
+    expect(await versionOnDevice(device, versions, trail)).toBe('one')
     await page.close()
-    await expect.poll(() => versionOnDevice(device, trail)).toBe('two')
+    await expect.poll(() => versionOnDevice(device, versions, trail)).toBe('two')
 
     // A version that is taken back is followed by the one before it.
     versions.send('one')
     const again = await device.newPage()
     await again.goto(trail)
     await looked(again)
-    expect(await lookForUpdate(again)).toBe('waits')
+    expect(await lookForUpdate(again)).toBe(true)
     await again.close()
-    await expect.poll(() => versionOnDevice(device, trail)).toBe('one')
+    await expect.poll(() => versionOnDevice(device, versions, trail)).toBe('one')
   } finally {
     await versions.close()
   }
@@ -98,21 +91,20 @@ test('an update that is cut short on the road leaves the version that is there',
   try {
     const { device, page, trail, id } = await deviceWith(newDevice, versions, 'Road')
     versions.send('two')
-    versions.cutShort(true)
-    expect(await lookForUpdate(page)).toBe('failed')
+    versions.let('the worker alone')
+    expect(await lookForUpdate(page)).toBe(false)
     await page.close()
-    expect(await versionOnDevice(device, trail)).toBe('one')
-    versions.cutShort(false)
+    expect(await versionOnDevice(device, versions, trail)).toBe('one')
     // What is written meanwhile comes through all of it.
-    await device.setOffline(true)
+    versions.let('nothing')
     const written = await device.newPage()
     await written.goto(`${trail}?see=log&write=note`)
     await written.getByLabel('What to remember').fill('before the update')
     await written.getByRole('button', { name: 'Write it down' }).tap()
-    await device.setOffline(false)
-    expect(await lookForUpdate(written)).toBe('waits')
+    versions.let('everything')
+    expect(await lookForUpdate(written)).toBe(true)
     await written.close()
-    await expect.poll(() => versionOnDevice(device, trail)).toBe('two')
+    await expect.poll(() => versionOnDevice(device, versions, trail)).toBe('two')
     const page2 = await device.newPage()
     await page2.goto(trail)
     await expect

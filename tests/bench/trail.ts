@@ -1,0 +1,105 @@
+import { chromium } from '@playwright/test'
+import { demoTrip } from '#catalogue/demo'
+import { headlessChromium } from '../../scripts/debian'
+import { expectedAnswers, onTheRoad, phone } from '../e2e/trail-steps'
+import { longRoad } from './long-road'
+import { ms, say } from './measure'
+import { defined, nth } from '#core/validation'
+
+/** Speed of the Trail on a telephone four times slower than this machine, against a demo that is running: npm run bench:trail [ADDRESS]. */
+const [address = 'http://127.0.0.1:3000'] = process.argv.slice(2)
+const slower = 4
+
+const browser = await chromium.launch({
+  executablePath: headlessChromium.place,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic'],
+})
+const median = (times: readonly number[]) =>
+  nth(
+    times.toSorted((a, b) => a - b),
+    Math.floor(times.length / 2),
+  )
+
+try {
+  const device = await browser.newContext({ ...phone, baseURL: address })
+  const email = `bench-${Date.now()}@quern.example`
+  await device.request.post('/api/account', { data: { name: 'Bench', email, password: 'a phone in the rain' } })
+  const trip = onTheRoad()
+  const { id } = (await (await device.request.post('/api/trips', { data: trip })).json()) as { id: string }
+  const first = await device.newPage()
+  await first.goto(`/trips/${id}/trail`)
+  await first.locator('[data-where]').waitFor()
+  await first.evaluate(() => navigator.serviceWorker.ready)
+  await first.close()
+  await device.setOffline(true)
+
+  const starts: number[] = []
+  for (let run = 0; run < 5; run++) {
+    const page = await device.newPage()
+    const session = await device.newCDPSession(page)
+    await session.send('Emulation.setCPUThrottlingRate', { rate: slower })
+    const began = performance.now()
+    await page.goto(`/trips/${id}/trail?see=mend&bike=mule&what=chain-broken`)
+    await page.locator('[data-first-way]').waitFor()
+    starts.push(performance.now() - began)
+    await page.close()
+  }
+  say('cold start without a network, to the first answer', ms(median(starts)), '≤ 2000 ms')
+
+  const page = await device.newPage()
+  await page.goto(`/trips/${id}/trail`)
+  await page.locator('[data-promise]').waitFor()
+  const session = await device.newCDPSession(page)
+  await session.send('Emulation.setCPUThrottlingRate', { rate: slower })
+  const touches: number[] = []
+  for (const { symptom, hazard, wheel } of expectedAnswers(trip, 6).slice(0, 6)) {
+    const names = [
+      page.getByRole('button', { name: 'It broke', exact: true }),
+      page.locator(`[data-symptom="${symptom}"]`),
+      page.locator(`[data-cause="${hazard} ${wheel ?? ''}"]`).first(),
+    ]
+    for (const [at, button] of names.entries()) {
+      const next = defined(['[data-symptoms]', '[data-cause]', '[data-first-way]'][at])
+      await button.waitFor()
+      // In the page itself: from the touch to the frame that shows what comes of it.
+      touches.push(
+        await button.evaluate(
+          (element, sought) =>
+            new Promise<number>((shown) => {
+              const began = performance.now()
+              const look = () => {
+                if (document.querySelector(sought)) shown(performance.now() - began)
+                else requestAnimationFrame(look)
+              }
+              ;(element as HTMLElement).click()
+              requestAnimationFrame(look)
+            }),
+          next,
+        ),
+      )
+    }
+    await page.goto(`/trips/${id}/trail`)
+    await page.locator('[data-promise]').waitFor()
+  }
+  say('a touch answered, median', ms(median(touches)), '≤ 100 ms')
+  say('a touch answered, longest', ms(Math.max(...touches)), '≤ 100 ms')
+  await device.close()
+
+  const other = await browser.newContext({ ...phone, baseURL: address })
+  await other.request.post('/api/account', {
+    data: { name: 'Long', email: `long-${email}`, password: 'a phone in the rain' },
+  })
+  const long = { ...demoTrip(), stops: [], road: { points: longRoad(100_000) } }
+  const made = (await (await other.request.post('/api/trips', { data: long })).json()) as { id: string }
+  const before = await other.newPage()
+  await before.goto('/trips')
+  await before.evaluate(() => navigator.serviceWorker.ready)
+  const usage = () => before.evaluate(async () => (await navigator.storage.estimate()).usage ?? 0)
+  const empty = await usage()
+  const opened = await other.newPage()
+  await opened.goto(`/trips/${made.id}/trail`)
+  await opened.locator('[data-where]').waitFor()
+  say('a trip of 100 000 points on the device', `${(((await usage()) - empty) / 1024 ** 2).toFixed(1)} MB`, '≤ 10 MB')
+} finally {
+  await browser.close()
+}
