@@ -1,16 +1,5 @@
 import { catalogue } from '#catalogue'
-import {
-  kitInUse,
-  learnedValues,
-  learnFixes,
-  learnHands,
-  learnLives,
-  learnRates,
-  nextKit,
-  riddenTrip,
-  shopsFound,
-  type Estimate,
-} from '#core/learn'
+import { lessonsOf, nextKit, riddenTrip, type Estimate } from '#core/learn'
 import { readTripText } from '#core/trip'
 import { defined, Fault } from '#core/validation'
 import { fixInWords } from '#wording'
@@ -25,13 +14,9 @@ export function learn(args: string[]): unknown {
   const last = ridden.at(-1)
   if (!last)
     throw new Fault('the trips', 'none that was set off on', 'a trip whose log says so: {"kind": "set off", …}')
-  const rates = learnRates(ridden, catalogue)
-  const lives = learnLives(ridden, catalogue)
-  const hands = learnHands(ridden, catalogue)
-  const fixes = learnFixes(ridden, catalogue)
-  const changed = learnedValues(rates, lives, fixes)
-  const next = nextKit(last.trip, last.survey, catalogue, changed)
-  const inUse = kitInUse(last, catalogue)
+  const { rates, lives, hands, fixes, shops, values: learned, kits } = lessonsOf(ridden, catalogue)
+  const next = nextKit(last.trip, last.survey, catalogue, learned)
+  const inUse = defined(kits.at(-1))
   const nameOf = (thing: string) => defined(last.trip.bench.find(({ id }) => id === thing)).name
   if (!values.text) {
     return {
@@ -56,7 +41,7 @@ export function learn(args: string[]): unknown {
         before: inJson(before),
         after: inJson(after),
       })),
-      shops: ridden.flatMap(shopsFound),
+      shops,
       things: inUse,
       next: {
         promiseBeforeH: rounded(next.promiseBeforeH, 4),

@@ -28,11 +28,14 @@ export interface LearnedRate extends Seen {
 /** On a surface on which fewer were seen or to be expected nothing is told of it by itself. Planning value. */
 const enoughSeen = 3
 
-/** What a catalogue believes of a hazard. */
-export const beliefIn = ({ per1000km, onThousandKm }: SuddenHazard): RateBelief => ({
-  events: per1000km * onThousandKm,
-  exposure: onThousandKm,
-})
+/** Whoever has a rate for what is rare has heard of it once at least. Planning value. */
+const leastEvents = 1
+
+/** What a catalogue believes of a hazard: it stands on the km that it says, and on so many as it takes for one to come. */
+export function beliefIn({ per1000km, onThousandKm }: SuddenHazard): RateBelief {
+  const exposure = Math.max(onThousandKm, leastEvents / per1000km)
+  return { events: per1000km * exposure, exposure }
+}
 
 /**
  * How often each hazard came on trips that were ridden, against what was believed. The order of trips and of what they tell is
@@ -135,7 +138,9 @@ export function ridOf(perLeg: readonly number[], edges: readonly number[], ridde
 
 /** Since it came last, over trips in the order of their days; as they lie on the road, whatever it was like. */
 function kmWithoutClaim(ridden: readonly RiddenTrip[], hazard: SuddenHazard): number {
-  const inOrder = [...ridden].sort((a, b) => firstDay(a).localeCompare(firstDay(b)))
+  const inOrder = [...ridden].sort(
+    (a, b) => firstDay(a).localeCompare(firstDay(b)) || a.trip.name.localeCompare(b.trip.name),
+  )
   let km = 0
   for (const trip of inOrder) {
     const last = Math.max(-1, ...failuresOf(trip, hazard).map(({ roadKm }) => roadKm ?? 0))

@@ -126,7 +126,18 @@ describe('rates, on a level road of 100 km', () => {
     expect(learned?.before.mean).toBeCloseTo(1, 12)
     expect(learned?.after.mean).toBeCloseTo((4 + 2) / (4 + 0.08), 9)
     expect(learned?.kmWithoutClaim).toBeCloseTo(20, 9)
-    expect(beliefIn({ ...nth(reference.hazards, 0), kind: 'sudden' } as never)).toEqual({ events: 4, exposure: 4 })
+  })
+
+  it('what is rare stands on one at least, so that what is told of it holds its mean', () => {
+    for (const hazard of catalogue.hazards) {
+      if (hazard.kind !== 'sudden') continue
+      const belief = beliefIn(hazard)
+      const { mean, low, high } = rateEstimate(belief)
+      expect(mean).toBeCloseTo(hazard.per1000km, 12)
+      expect(belief.events).toBeGreaterThanOrEqual(1 - 1e-12)
+      expect(belief.exposure).toBeGreaterThanOrEqual(hazard.onThousandKm)
+      expect(low < mean && mean < high, hazard.id).toBe(true)
+    }
   })
 
   it('what never came keeps what was believed by the km that it did not, and those are told', () => {
@@ -141,15 +152,16 @@ describe('rates, on a level road of 100 km', () => {
       [flat(20), passed(90)],
       [flat(10), flat(70), passed(80)],
     ]
-    const forth = learnRates([ride(a), ride(b)], reference)
-    expect(learnRates([ride(b.toReversed()), ride(a.toReversed())], reference)).toEqual(forth)
+    const later = { ...base, name: 'the same road again' }
+    const forth = learnRates([ride(a), ride(b, later)], reference)
+    expect(learnRates([ride(b.toReversed(), later), ride(a.toReversed())], reference)).toEqual(forth)
     const wrong = flat(30)
-    expect(learnRates([ride([...a, wrong].filter((each) => each !== wrong)), ride(b)], reference)).toEqual(forth)
+    expect(learnRates([ride([...a, wrong].filter((each) => each !== wrong)), ride(b, later)], reference)).toEqual(forth)
   })
 
   it('a road that is twice as hard on it counts twice, whatever the plan believed of it', () => {
-    const hard = referenceWith({ onThousandKm: 4, onRoad: [{ when: 'rocky', times: 2 }] })
-    const stretches = [{ id: 's', fromKm: 0, toKm: 50, surface: 'rocky' }]
+    const hard = referenceWith({ onThousandKm: 4, onRoad: [{ when: 'track', times: 2 }] })
+    const stretches = [{ id: 's', fromKm: 0, toKm: 50, surface: 'track' }]
     const rocky = tripSchema.parse({ ...base, road: { ...base.road, stretches } })
     const seen = (planning: Record<string, number>) => {
       const trip = { ...rocky, dials: { ...rocky.dials, planning }, log: [setOff, flat(20), flat(80), passed(100)] }
@@ -162,10 +174,10 @@ describe('rates, on a level road of 100 km', () => {
 
   it('a surface is told of by itself once enough was seen on it', () => {
     const many = Array.from({ length: 4 }, (_, i) => flat(10 + i))
-    const stretches = [{ id: 's', fromKm: 0, toKm: 40, surface: 'rocky' }]
+    const stretches = [{ id: 's', fromKm: 0, toKm: 40, surface: 'track' }]
     const trip = tripSchema.parse({ ...base, road: { ...base.road, stretches } })
     const [learned] = learnRates([ride([...many, flat(70), passed(100)], trip)], reference)
-    expect(learned?.bySurface).toMatchObject([{ surface: 'rocky', failures: 4 }])
+    expect(learned?.bySurface).toMatchObject([{ surface: 'track', failures: 4 }])
     expect(learned?.bySurface[0]?.thousandKm).toBeCloseTo(0.04, 3)
     expect(learned?.bySurface[0]?.after.mean).toBeCloseTo(8 / 4.04, 2)
   })
@@ -202,7 +214,8 @@ describe('hands, fixes and lives', () => {
     })
   const carried = demo.bench.map(({ id, count }) => ({ rider: maren.id, thing: id, count }))
   const off = entry({ id: 'off', at: '2026-06-12T08:30', roadKm: 0, kind: 'set off', carried })
-  const ridden = (log: readonly LogEntry[]) => defined(riddenTrip({ ...demo, log: [off, ...log] }, catalogue))
+  const begun = entry({ id: 'begun', at: '2026-06-12T09:00', roadKm: 10, kind: 'passed' })
+  const ridden = (log: readonly LogEntry[]) => defined(riddenTrip({ ...demo, log: [off, begun, ...log] }, catalogue))
   const fix = defined(catalogue.fixes.find(({ id }) => id === 'patch-tube'))
 
   it('tries are told rider by rider: what they could do, and what held once it was done', () => {
