@@ -30,6 +30,7 @@ const rooms = [
   'checks',
   'reference',
   'spares',
+  'csv',
   'shed',
   'scale',
   'home',

@@ -1,3 +1,4 @@
+import { demoTrip } from '#catalogue/demo'
 import { chromium, type Locator, type Page } from '@playwright/test'
 import { headlessChromium } from './debian'
 
@@ -28,6 +29,30 @@ async function toTop(wanted: Locator): Promise<void> {
     element.style.scrollMarginTop = '5.5rem'
     element.scrollIntoView({ block: 'start' })
   })
+}
+
+/** The demo as a trip of one's own, set off on with all of its bench and ridden to km 212, with more in its log. */
+async function ridden(page: Page, stage: string, more: readonly object[]): Promise<void> {
+  const account = { name: 'Maren', email: `picture-${Date.now()}@quern.example`, password: 'a picture of the road' }
+  await page.request.post('/api/account', { data: account })
+  const trip = demoTrip()
+  const bags = trip.bikes.flatMap(({ storage }) => storage.map(({ name }) => name))
+  const carried = trip.bench.map(({ id, count }, i) => ({
+    rider: trip.crew[i % trip.crew.length]?.id,
+    thing: id,
+    count,
+    bag: bags[i % bags.length],
+  }))
+  const entries = [{ kind: 'set off', roadKm: 0, carried }, ...more, { kind: 'passed', roadKm: 212 }]
+  const log = entries.map((entry, i) => ({
+    id: `entry-${i}`,
+    at: `2026-06-${12 + Math.min(i, 2)}T${10 + i}:40`,
+    ...entry,
+  }))
+  await page.clock.setFixedTime(new Date('2026-06-14T15:40:00'))
+  const answer = await page.request.post('/api/trips', { data: { ...trip, log } })
+  const { id } = (await answer.json()) as { id: string }
+  await page.goto(`/trips/${id}/${stage}`)
 }
 
 const pictures: Picture[] = [
@@ -141,8 +166,6 @@ const pictures: Picture[] = [
       await page.locator('[data-balance][aria-busy=false]').filter({ visible: true }).first().waitFor()
     },
   },
-  { name: 'road-small', small: true, arrange: (page) => demo(page, 'r') },
-  { name: 'weigh-small', small: true, arrange: (page) => demo(page, 'w') },
   {
     name: 'ready',
     arrange: async (page) => {
@@ -194,6 +217,29 @@ const pictures: Picture[] = [
       await page.getByText(/^Splitting/).waitFor({ state: 'detached' })
       await page.locator('button.piece').first().click()
       await page.getByRole('button', { name: /^to Ansel.* lost/ }).waitFor()
+    },
+  },
+  {
+    name: 'trail',
+    small: true,
+    arrange: async (page) => {
+      await ridden(page, 'trail', [])
+      await page.locator('[data-promise]').waitFor()
+    },
+  },
+  {
+    name: 'look-back',
+    arrange: async (page) => {
+      const tries = [
+        { fix: 'plug-hole', by: 'maren', could: true, held: false, minutes: 14, took: ['plug-kit', 'mini-pump'] },
+        { fix: 'plug-hole', by: 'maren', could: true, held: true, minutes: 9, took: ['plug-kit', 'mini-pump'] },
+      ]
+      await ridden(page, 'look-back', [
+        { kind: 'failed', roadKm: 90, hazard: 'tubeless-hole', bikeId: 'fox', wheel: 'rear', ending: 'mended', tries },
+        { kind: 'failed', roadKm: 150, hazard: 'hanger-bent', bikeId: 'fox', ending: 'walked' },
+        { kind: 'got', roadKm: 196, how: 'bought', item: 'hanger-k3', name: 'Hanger, shape K3' },
+      ])
+      await page.locator('[data-next]').waitFor()
     },
   },
 ]

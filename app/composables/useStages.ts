@@ -15,6 +15,7 @@ export const stages = [
   { id: 'pack', name: 'Pack', key: 'p' },
   { id: 'ready', name: 'Ready', key: 'y' },
   { id: 'trail', name: 'Trail', key: 't' },
+  { id: 'look-back', name: 'Look back', key: 'l' },
 ] as const
 export type StageId = (typeof stages)[number]['id']
 
@@ -35,6 +36,7 @@ export function useStageNeeds() {
       pack: packNeed(trip),
       ready: '',
       trail: '',
+      'look-back': '',
     }
   })
 }

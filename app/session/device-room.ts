@@ -10,7 +10,7 @@ export interface DeviceRoom {
 
 /** Asks the browser not to clear away by itself what is kept, and how much room there is; some say nothing of either. */
 export async function askForRoom(): Promise<DeviceRoom> {
-  const { storage } = navigator as { storage?: StorageManager }
+  const { storage } = navigator as { storage?: Partial<StorageManager> }
   const stays = await storage?.persist?.().catch(() => undefined)
   const estimate = await storage?.estimate?.().catch(() => undefined)
   const left = estimate?.quota === undefined ? Infinity : estimate.quota - (estimate.usage ?? 0)

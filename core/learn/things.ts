@@ -15,10 +15,12 @@ export interface ThingUsed {
   readonly hazards: readonly string[]
 }
 
+type Ending = Extract<LogEntry, { kind: 'failed' }>['ending']
+
 /** What a kit was lacking. */
 export type Missed =
   /** Something failed, and nothing that was along mended it. */
-  | { readonly kind: 'not mended'; readonly hazard: string; readonly ending: string }
+  | { readonly kind: 'not mended'; readonly hazard: string; readonly ending: Ending }
   /** Something was got on the way that nobody had along. */
   | { readonly kind: 'got'; readonly name: string; readonly how: string }
 

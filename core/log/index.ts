@@ -1,2 +1,3 @@
 export * from './schema'
 export * from './in-order'
+export * from './table'

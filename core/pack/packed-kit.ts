@@ -25,4 +25,3 @@ export function packedKit(trip: Trip, survey: Survey, reference: Reference) {
   }))
   return { costs, laid, split, packs: plansOf(packed, reference.containers) }
 }
-export type PackedKit = ReturnType<typeof packedKit>

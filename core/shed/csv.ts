@@ -2,7 +2,7 @@ import Papa from 'papaparse'
 import type { CatalogueItem } from '../bench'
 import { currencySchema, moneyAsTyped, planningCurrency, readMoney } from '../money'
 import { Fault, Faults } from '../validation'
-import { guarded, unguarded } from './csv-cells'
+import { guarded, unguarded } from '../csv'
 import { mostOwned, ownedThingSchema, type OwnedThing } from './schema'
 import { packedOf } from './tin'
 

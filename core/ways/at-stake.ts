@@ -33,7 +33,8 @@ export class AtStake {
     const { ledger, notes } = this.laid
     return ledger.events.reduce((sum, { id, fixes }, i) => {
       const isSettled = nth(notes, i).settledBy.includes(classId)
-      const isMended = () => fixes.some(({ uses }) => Object.keys(uses).some((stock) => classOfStock(stock) === classId))
+      const isMended = () =>
+        fixes.some(({ uses }) => Object.keys(uses).some((stock) => classOfStock(stock) === classId))
       return isSettled || isMended() ? sum + (this.unmended.get(id) ?? 0) : sum
     }, 0)
   }

@@ -220,6 +220,8 @@ describe('stages', () => {
       split: '',
       pack: '',
       ready: '',
+      trail: '',
+      'look-back': '',
     })
     store.edit('road', { road: trip.road, stops: [] })
     expect(needs.value.road).toBe('no stops yet')

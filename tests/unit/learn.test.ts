@@ -12,6 +12,7 @@ import {
   learnRates,
   lifeEstimate,
   nextKit,
+  nextTrip,
   rateEstimate,
   riddenTo,
   riddenTrip,
@@ -313,5 +314,34 @@ describe('hands, fixes and lives', () => {
     expect(same.promiseAfterH).toBe(same.promiseBeforeH)
     const hanger = learnedOf().filter(({ key }) => key === 'hazards.hanger-bent.per1000km')
     expect(nextKit(demo, survey, catalogue, hanger).promiseAfterH).toBeGreaterThan(same.promiseBeforeH)
+  })
+
+  it('the next trip begins with the kit as it came home', () => {
+    const [first, second] = [nth(demo.bench, 0), nth(demo.bench, 1)]
+    const item = nth(catalogue.items, 3)
+    const log = [
+      off,
+      entry({ id: 'lost', kind: 'gone', why: 'lost', spent: [{ thing: first.id, amount: first.count }] }),
+      entry({ id: 'got', kind: 'got', how: 'bought', item: item.id, name: 'From a shop', count: 2 }),
+    ]
+    const { trip, since } = nextTrip({ ...demo, log }, catalogue, { 'works.pump': 0.9 }, 'North, in May')
+    expect(trip).toMatchObject({
+      name: 'North, in May',
+      log: [],
+      stops: [],
+      dials: { planning: { 'works.pump': 0.9 } },
+    })
+    expect(trip.crew.map(({ name }) => name)).toEqual(demo.crew.map(({ name }) => name))
+    // What was lost is wanted again, and is not there; what stayed along is.
+    expect(trip.bench.find(({ id }) => id === first.id)).toMatchObject({ count: first.count, owned: 0 })
+    expect(trip.bench.find(({ id }) => id === second.id)).toMatchObject({ count: second.count, owned: second.count })
+    expect(trip.bench.find(({ name }) => name === 'From a shop')).toMatchObject({ count: 2, owned: 2, from: item.id })
+    expect(since).toEqual([
+      { name: first.name, before: first.count, after: 0 },
+      { name: 'From a shop', before: 0, after: 2 },
+    ])
+    expect(
+      trip.bench.every(({ pin, boughtAt, packedIn }) => pin === null && boughtAt === null && packedIn.length === 0),
+    ).toBe(true)
   })
 })

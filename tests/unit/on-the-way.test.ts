@@ -112,12 +112,12 @@ describe('what is bought on the way', () => {
         there.trip.bench.map(({ count }) => count),
       )
     }
-    const [one, two] = [fromShop([used(1)]), fromShop([])]
+    const [less, more] = [fromShop([used(1)]), fromShop([])]
     const [{ purchases, strandedWithout, strandedWith }] = found as [(typeof found)[number]]
-    expect(nth(purchases, 0).sparesH).toBeCloseTo(one.promiseH - two.promiseH, 6)
+    expect(nth(purchases, 0).sparesH).toBeCloseTo(less.promiseH - more.promiseH, 6)
     expect([strandedWithout, strandedWith]).toEqual([
-      expect.closeTo(one.stranded, 6) as number,
-      expect.closeTo(two.stranded, 6) as number,
+      expect.closeTo(less.stranded, 6) as number,
+      expect.closeTo(more.stranded, 6) as number,
     ])
   })
 

@@ -44,7 +44,7 @@ watch(
         {{ stage.name }}
       </span>
       <template v-if="needs[stage.id]">
-        <!-- On a phone there is no room for the words of eight stages: a mark stands for them, and they are read out. -->
+        <!-- On a phone there is no room for the words of all stages: a mark stands for them, and they are read out. -->
         <span aria-hidden="true" class="mt-0.5 h-1 w-4 rounded-full bg-brass md:hidden" />
         <span class="whitespace-nowrap text-xs font-semibold text-brass max-md:sr-only md:pl-5">{{
           needs[stage.id]

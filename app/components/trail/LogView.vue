@@ -2,7 +2,7 @@
 import { catalogue } from '#catalogue'
 import { parseWallClock } from '#core/ride'
 import { entryInWords, momentInWords } from '#wording'
-import { computed, type Component } from 'vue'
+import { computed } from 'vue'
 import { useTrailEdits } from '../../composables/useTrailEdits'
 import { useTrailSight } from '../../composables/useTrailSight'
 import { useTrail } from '../../stores/trail'
@@ -24,13 +24,13 @@ const { mayWrite, remove } = useTrailEdits()
 const { writing, see } = useTrailSight()
 const { km } = useView()
 
-const kinds: readonly { id: string; name: string; form: Component }[] = [
-  { id: 'gone', name: 'Used up, broke, lost', form: LogGone },
-  { id: 'got', name: 'Bought, given, lent', form: LogGot },
-  { id: 'loose', name: 'Found loose', form: LogLoose },
-  { id: 'renewed', name: 'Part made new', form: LogRenewed },
-  { id: 'shop', name: 'A shop as it was', form: LogShop },
-  { id: 'note', name: 'A note, a photo', form: LogNote },
+const kinds = [
+  { id: 'gone', name: 'Used up, broke, lost' },
+  { id: 'got', name: 'Bought, given, lent' },
+  { id: 'loose', name: 'Found loose' },
+  { id: 'renewed', name: 'Part made new' },
+  { id: 'shop', name: 'A shop as it was' },
+  { id: 'note', name: 'A note' },
 ]
 const form = computed(() => kinds.find(({ id }) => id === writing.value))
 const entries = computed(() => trail.entries.toReversed())
@@ -41,7 +41,14 @@ const nameOf = (rider: string | null) => store.openTrip.crew.find(({ id }) => id
   <div class="px-4 pb-4 pt-3">
     <template v-if="form && mayWrite">
       <h1 class="text-2xl">{{ form.name }}</h1>
-      <component :is="form.form" :here="here" class="mt-3" @done="see('log')" />
+      <div class="mt-3">
+        <LogGone v-if="form.id === 'gone'" :here="here" @done="see('log')" />
+        <LogGot v-else-if="form.id === 'got'" :here="here" @done="see('log')" />
+        <LogLoose v-else-if="form.id === 'loose'" :here="here" @done="see('log')" />
+        <LogRenewed v-else-if="form.id === 'renewed'" :here="here" @done="see('log')" />
+        <LogShop v-else-if="form.id === 'shop'" :here="here" @done="see('log')" />
+        <LogNote v-else :here="here" @done="see('log')" />
+      </div>
     </template>
     <template v-else>
       <h1 class="text-2xl">Log</h1>

@@ -33,7 +33,11 @@ const lacks = computed(() => {
   return crew.length === 0 ? { what: 'somebody who rides', stage: 'crew' } : undefined
 })
 /** Where one came from; where one was brought here from elsewhere, to the place itself. */
-const back = () => (typeof window.history.state?.back === 'string' ? window.history.back() : see('here'))
+function back() {
+  const state = window.history.state as { back?: unknown } | null
+  if (typeof state?.back === 'string') window.history.back()
+  else void see('here')
+}
 </script>
 
 <template>

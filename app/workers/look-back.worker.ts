@@ -1,0 +1,4 @@
+import { expose } from 'comlink'
+import { createLookBack } from './look-back'
+
+expose(createLookBack())
