@@ -69,6 +69,17 @@ export interface ShedRow {
   readonly thing: OwnedThing | null
 }
 
+/** A photo of the road, of an entry of a log. */
+export interface PhotoRow {
+  readonly person: string
+  readonly trip: string
+  readonly id: string
+  readonly entry: string
+  /** In ms since 1970. */
+  readonly takenAt: number
+  readonly picture: Blob
+}
+
 export interface DeviceDatabase extends DBSchema {
   trips: { key: [string, string]; value: TripRow }
   parts: { key: [string, string, string]; value: PartRow }
@@ -77,6 +88,7 @@ export interface DeviceDatabase extends DBSchema {
   own: { key: string; value: OwnTripRow }
   ownParts: { key: [string, string]; value: OwnPartRow }
   shed: { key: [string, string]; value: ShedRow & { readonly person: string } }
+  photos: { key: [string, string, string]; value: PhotoRow }
   steps: { key: number; value: StepRow; indexes: { trip: [string, string] } }
 }
 
@@ -85,7 +97,7 @@ export const onDisk = { durability: 'strict' } as const
 
 /** Opens this browser's own database. */
 export function openDeviceDatabase(name = 'rag-tin'): Promise<IDBPDatabase<DeviceDatabase>> {
-  return openDB<DeviceDatabase>(name, 4, {
+  return openDB<DeviceDatabase>(name, 5, {
     upgrade(database, before) {
       if (before < 1) {
         database.createObjectStore('trips', { keyPath: ['person', 'trip'] })
@@ -99,6 +111,7 @@ export function openDeviceDatabase(name = 'rag-tin'): Promise<IDBPDatabase<Devic
         database.createObjectStore('ownParts', { keyPath: ['trip', 'part'] })
       }
       if (before < 4) database.createObjectStore('shed', { keyPath: ['person', 'id'] })
+      if (before < 5) database.createObjectStore('photos', { keyPath: ['person', 'trip', 'id'] })
       // Since 3, long lists are kept packed: nothing is rewritten for that, but an older Rag Tin could not read them.
     },
     // Another window brings a newer Rag Tin: this one lets go, and says at its next edit that it keeps nothing here.

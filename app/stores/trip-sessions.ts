@@ -1,3 +1,4 @@
+import { forgetPhotos } from '../session/device-photos'
 import { fetchServer } from '../session/fetch-server'
 import { guest } from '../session/guest'
 import { IndexedDbOutbox } from '../session/indexed-db-outbox'
@@ -35,6 +36,8 @@ export async function wipeDevice(): Promise<void> {
   current = undefined
   await wipeShed()
   forgetKeptChoices()
+  // A browser that keeps no database has none of them.
+  await forgetPhotos().catch(() => undefined)
   await sessions.wipe()
   await usePerson().forget()
 }

@@ -69,7 +69,7 @@ async function writeDown(page: Page, number: number): Promise<void> {
   await page.getByRole('button', { name: 'Log', exact: true }).tap()
   const which = number % 4
   if (which === 0) {
-    await page.getByRole('button', { name: 'A note', exact: true }).tap()
+    await page.getByRole('button', { name: 'A note, a photo', exact: true }).tap()
     await page.getByLabel('What to remember').fill(`note ${number}`)
     await page.getByRole('button', { name: 'Write it down' }).tap()
   } else if (which === 1) {

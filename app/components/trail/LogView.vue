@@ -3,6 +3,7 @@ import { catalogue } from '#catalogue'
 import { parseWallClock } from '#core/ride'
 import { entryInWords, momentInWords } from '#wording'
 import { computed } from 'vue'
+import { usePhotos } from '../../composables/usePhotos'
 import { useTrailEdits } from '../../composables/useTrailEdits'
 import { useTrailSight } from '../../composables/useTrailSight'
 import { useTrail } from '../../stores/trail'
@@ -22,6 +23,8 @@ const store = useTripStore()
 const trail = useTrail()
 const { mayWrite, remove } = useTrailEdits()
 const { writing, see } = useTrailSight()
+const { photos, remove: removePhoto } = usePhotos()
+const photosOfEntry = (id: string) => photos.value.filter(({ row }) => row.entry === id)
 const { km } = useView()
 
 const kinds = [
@@ -30,7 +33,7 @@ const kinds = [
   { id: 'loose', name: 'Found loose' },
   { id: 'renewed', name: 'Part made new' },
   { id: 'shop', name: 'A shop as it was' },
-  { id: 'note', name: 'A note' },
+  { id: 'note', name: 'A note, a photo' },
 ]
 const form = computed(() => kinds.find(({ id }) => id === writing.value))
 const entries = computed(() => trail.entries.toReversed())
@@ -88,6 +91,17 @@ const nameOf = (rider: string | null) => store.openTrip.crew.find(({ id }) => id
               @click="remove(entry)"
             >
               Take back
+            </button>
+          </div>
+          <div v-for="photo in photosOfEntry(entry.id)" :key="photo.row.id" class="relative mt-1">
+            <img :src="photo.address" :alt="`Photo: ${entry.note}`" class="max-h-60 w-full rounded object-cover" />
+            <button
+              type="button"
+              class="trail-key absolute right-1 top-1 min-h-11! bg-paper!"
+              :aria-label="`Remove the photo: ${entry.note}`"
+              @click="removePhoto(photo)"
+            >
+              Remove
             </button>
           </div>
         </li>

@@ -19,8 +19,9 @@ const spine = 34
 
 const toKm = computed(() => Math.min(props.here.lengthKm, props.here.roadKm + mostKm))
 const y = computed(() => scaleLinear([props.here.roadKm, toKm.value], [height.value - 22, 14]))
+const drawn = computed(() => props.here.ahead.toHelp.filter((point) => point.km <= toKm.value))
 const x = computed(() => {
-  const worst = Math.max(0.5, ...props.here.ahead.toHelp.map(({ hours }) => hours))
+  const worst = Math.max(0.5, ...drawn.value.map(({ hours }) => hours))
   return scaleLinear([0, worst], [0, width - spine - 4])
 })
 const shape = computed(
@@ -29,8 +30,7 @@ const shape = computed(
       .curve(curveLinear)
       .y((point) => y.value(point.km))
       .x0(spine)
-      .x1((point) => spine + x.value(point.hours))(props.here.ahead.toHelp.filter((point) => point.km <= toKm.value)) ??
-    '',
+      .x1((point) => spine + x.value(point.hours))(drawn.value) ?? '',
 )
 /** Stops whose figures have room beside one another. */
 const stops = computed(() => {
