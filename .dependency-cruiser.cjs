@@ -44,6 +44,7 @@ const rooms = [
   'pack',
   'trail',
   'learn',
+  'rehearsal',
   'practice',
   'ways',
   'ready',

@@ -27,6 +27,7 @@ import { flips } from './flips'
 import { start } from './start'
 import { learn } from './learn'
 import { log } from './log'
+import { rehearse } from './rehearse'
 import { triage } from './triage'
 import { UsageError } from './usage'
 
@@ -52,6 +53,7 @@ const commands: Record<string, { run: Command; usage: string }> = {
   split: { run: split, usage: 'split TRIP [--text]' },
   pack: { run: pack, usage: 'pack TRIP [--text]' },
   ready: { run: ready, usage: 'ready TRIP [--on 2026-05-30] [--evening 120] [--ics FILE] [--text]' },
+  rehearse: { run: rehearse, usage: 'rehearse TRIP [--seed 1] [--text]' },
   learn: { run: learn, usage: 'learn TRIP … [--text]' },
   log: { run: log, usage: 'log TRIP [--add ENTRIES.json …] [--text]' },
   triage: {

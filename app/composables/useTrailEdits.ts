@@ -1,6 +1,5 @@
-import { logEntrySchema, type CarriedPieces, type LogEntry, type Spent } from '#core/log'
-import { fixOf } from '#core/trip-ledger'
-import type { Failing, WayAtHand } from '#core/trail'
+import { logEntrySchema, type CarriedPieces, type LogEntry } from '#core/log'
+import { triedIn, type Failing, type Outcome, type WayAtHand } from '#core/trail'
 import { catalogue } from '#catalogue'
 import { entryInWords } from '#wording'
 import { computed } from 'vue'
@@ -9,8 +8,6 @@ import { useTripStore } from '../stores/trip'
 import { wallClockNow } from '../timing/wall-clock-now'
 
 type Failed = Extract<LogEntry, { kind: 'failed' }>
-/** How a way to mend turned out. */
-export type Outcome = 'held' | 'did not hold' | 'could not'
 
 /** Whoever says twice within so many minutes where they are is not in two places. */
 const sameRestMin = 15
@@ -85,9 +82,6 @@ export function useTrailEdits() {
         entry.hazard === hazard && entry.bikeId === (isStranger ? null : bikeId) && entry.wheel === (wheel ?? null),
     )
 
-  const spentOn = ({ takes }: WayAtHand): Spent[] =>
-    takes.flatMap(({ thing, stock, amount }) => (amount === null ? [] : [{ thing, stock, amount, from: null }]))
-
   /**
    * A way was tried. What hands could not do used nothing up.
    *
@@ -101,18 +95,9 @@ export function useTrailEdits() {
     minutes: number | null,
   ): void {
     const before = openFailureOf(failing, isStranger)
-    const each = {
-      fix: fixOf(way.fix),
-      by: me.value,
-      could: outcome !== 'could not',
-      held: outcome === 'could not' ? null : outcome === 'held',
-      minutes,
-      took: [...new Set(way.takes.map(({ thing }) => thing))],
-      spent: outcome === 'could not' ? [] : spentOn(way),
-    }
     put({
       ...(before ?? failedBlank(failing, isStranger)),
-      tries: [...(before?.tries ?? []), each],
+      tries: [...(before?.tries ?? []), triedIn(way, outcome, me.value, minutes)],
       ending: outcome === 'held' ? 'mended' : 'open',
     })
   }

@@ -1,3 +1,4 @@
 export * from './simulation'
 export * from './compare'
-export { Stream } from './keyed-random'
+export { FailureDraws } from './failures'
+export { keyUnder, Stream, uniformUnder } from './keyed-random'

@@ -1,4 +1,4 @@
-import { endingsOf } from '../exact'
+import { endingsOf, type Ending } from '../exact'
 import {
   departureWith,
   firstOfEachAttempt,
@@ -71,7 +71,46 @@ export interface Failing {
  *
  * @throws Fault where that cannot fail on a bike that is there
  */
-export function triage({ trip, laid }: Onward, failing: Failing): Triage {
+export function triage(onward: Onward, failing: Failing): Triage {
+  const { ledger, event, note, tries, amounts, techniqueOf } = startOf(onward, failing)
+  const endings = endingsOf(event, here, tries, amounts)
+  return {
+    note,
+    ways: tries.map((each) => wayOf(ledger, each, techniqueOf(each.fix.id))),
+    expectedH: meanOf(endings, ({ hours }) => hours),
+    expectedWalkH: meanOf(endings, ({ walkH }) => walkH),
+    mended: meanOf(endings, ({ isMended }) => (isMended ? 1 : 0)),
+    lossH: numberAt(event.lossH, here),
+    walkH: numberAt(event.walkH, here),
+  }
+}
+
+/**
+ * Hours lost in the mean when something is tried first, and then the rest in the order of the definition.
+ *
+ * @param first the fix of the ledger that is tried first; null where nothing is tried at all
+ * @param isOut whether a fix is not tried any more
+ * @throws Fault as above, and RangeError where that fix is none of those that can be tried
+ */
+export function hoursIfFirst(
+  onward: Onward,
+  failing: Failing,
+  first: string | null,
+  isOut: (fix: string) => boolean = () => false,
+): number {
+  const { event, tries, amounts } = startOf(onward, failing)
+  const left = tries.filter(({ fix }) => !isOut(fix.id))
+  const chosen = left.filter(({ fix }) => fix.id === first)
+  if (first !== null && chosen.length === 0) throw new RangeError(`"${first}" cannot be tried there`)
+  const order = first === null ? [] : [...chosen, ...left.filter(({ fix }) => fix.id !== first)]
+  return meanOf(endingsOf(event, here, order, amounts), ({ hours }) => hours)
+}
+
+const meanOf = (endings: readonly Ending[], value: (ending: Ending) => number) =>
+  endings.reduce((sum, ending) => sum + ending.chance * value(ending), 0)
+
+/** Where the tries of a failure begin: what can be tried with all that is at hand, in the order of the definition. */
+function startOf({ trip, laid }: Onward, failing: Failing) {
   const place = laid.notes.findIndex(
     (note) =>
       note.hazard === failing.hazard &&
@@ -94,19 +133,9 @@ export function triage({ trip, laid }: Onward, failing: Failing): Triage {
   const isAtHand = ({ fix: { uses } }: Try) =>
     uses.every(({ stock, amount }) => numberAt(amounts, stock) >= amount - roundingAmount)
   const tries = firstOfEachAttempt(triesOf(event, here, conditions).filter(isAtHand))
-  const endings = endingsOf(event, here, tries, amounts)
-  const mean = (value: (ending: (typeof endings)[number]) => number) =>
-    endings.reduce((sum, ending) => sum + ending.chance * value(ending), 0)
   const written = new Map(nth(laid.ledger.events, place).fixes.map((fix) => [fix.id, fix]))
-  return {
-    note,
-    ways: tries.map((each) => wayOf(ledger, each, defined(written.get(each.fix.id)).technique ?? null)),
-    expectedH: mean(({ hours }) => hours),
-    expectedWalkH: mean(({ walkH }) => walkH),
-    mended: mean(({ isMended }) => (isMended ? 1 : 0)),
-    lossH: numberAt(event.lossH, here),
-    walkH: numberAt(event.walkH, here),
-  }
+  const techniqueOf = (fix: string) => defined(written.get(fix)).technique ?? null
+  return { ledger, event, note, tries, amounts, techniqueOf }
 }
 
 function wayOf(ledger: IndexedLedger, { fix, holds, worthH, most }: Try, technique: string | null): WayAtHand {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
 import { cautionsOf } from '#core/fix'
-import type { Taken, WayAtHand, WouldMend } from '#core/trail'
+import type { Outcome, Taken, WayAtHand, WouldMend } from '#core/trail'
 import { fixOf } from '#core/trip-ledger'
 import { amountOfClassInWords, failureInWords, fixInWords, gradeWords, hoursInWords } from '#wording'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { useTrailEdits, type Outcome } from '../../composables/useTrailEdits'
+import { useTrailEdits } from '../../composables/useTrailEdits'
 import { useTrailSight } from '../../composables/useTrailSight'
 import { useTrail } from '../../stores/trail'
 import { useTripStore } from '../../stores/trip'

@@ -1,0 +1,2 @@
+export * from './breakdowns'
+export * from './play'
