@@ -3,7 +3,7 @@ import type { Failing } from '#core/trail'
 import { computed } from 'vue'
 
 /** What of the Trail is looked at. */
-export const trailSights = ['here', 'broke', 'cause', 'mend', 'log', 'evening', 'stranded', 'tin'] as const
+export const trailSights = ['here', 'broke', 'cause', 'mend', 'log', 'evening', 'stranded', 'tin', 'rehearsal'] as const
 export type TrailSight = (typeof trailSights)[number]
 
 type Query = Readonly<Record<string, string | undefined>>

@@ -160,6 +160,15 @@ export const useTrail = defineStore('trail', () => {
     return guide('slow').service.setOffWith()
   }
 
+  /** Draws a trip to be played at home, on the plan as it is. @returns how much breaks on it */
+  async function rehearse(seed: number): Promise<number> {
+    await askHere('slow', store.openTrip, whereabouts.value)
+    return guide('slow').service.rehearse(seed)
+  }
+  const nextScene = () => guide('slow').service.nextScene()
+  const decideOn = (fix: string | null) => guide('slow').service.decideOn(fix)
+  const playScores = () => guide('slow').service.playScores()
+
   const placeOf = (lat: number, lon: number) => guide('quick').service.placeOf(lat, lon, roadKm.value)
 
   function leave(): void {
@@ -194,6 +203,10 @@ export const useTrail = defineStore('trail', () => {
     answerTo,
     wouldMend,
     setOffWith,
+    rehearse,
+    nextScene,
+    decideOn,
+    playScores,
     placeOf,
   }
 })

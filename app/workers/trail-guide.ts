@@ -4,6 +4,19 @@ import { CostsOfFailing } from '#core/availability'
 import { indexLedger } from '#core/ledger'
 import type { CarriedPieces, Log } from '#core/log'
 import { packedKit } from '#core/pack'
+import {
+  decide,
+  drawBreakdowns,
+  entryOf,
+  hoursPlayed,
+  sceneAt,
+  scoresOf,
+  type Breakdown,
+  type Decided,
+  type Played,
+  type Scene,
+  type Score,
+} from '#core/rehearsal'
 import { formatWallClock } from '#core/ride'
 import { passesOnRoad, surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import {
@@ -32,6 +45,7 @@ import {
   type RiderElsewhere,
   type RoadAhead,
   type Triage,
+  type WayAtHand,
   type WhereSettled,
   type WorthWaiting,
   type WouldMend,
@@ -79,6 +93,21 @@ export interface Answer {
   readonly now: Triage
   readonly waiting: readonly WorthWaiting[]
   readonly settled: WhereSettled
+}
+
+/** A breakdown of a trip that is only played, as far as somebody has decided. */
+export interface ScenePlayed {
+  readonly number: number
+  readonly inAll: number
+  readonly roadKm: number
+  readonly at: string
+  readonly failure: Failure
+  /** What can be tried, in no order that would tell which is best. */
+  readonly ways: readonly WayAtHand[]
+  readonly tries: readonly Decided[]
+  readonly lossH: number
+  /** Hours that it has cost, once nothing more can be done. */
+  readonly hours: number | null
 }
 
 /** A plan that was looked through: its road, its ledger, and what was planned to be carried. */
@@ -225,6 +254,59 @@ export function createTrailGuide() {
     return carriedAsPacked(trip, split, packs)
   }
 
+  let play: { readonly played: Played; readonly breakdowns: readonly Breakdown[]; readonly scenes: Scene[] } | undefined
+
+  /** Draws a trip to be played with the kit as planned. @returns how much breaks on it that is worth a thought */
+  function rehearse(seed: number): number {
+    const { trip, survey, ledger } = defined(laid)
+    const { costs, split, packs } = packedKit({ ...trip, log: [] }, survey, catalogue)
+    const played = { trip, survey, laid: ledger, carried: carriedAsPacked(trip, split, packs) }
+    const breakdowns: Breakdown[] = []
+    for (const breakdown of drawBreakdowns(ledger, costs.timetable, seed)) {
+      const { triage: found } = sceneAt(played, [], breakdown, catalogue)
+      if (found.lossH >= worthPlayingH) breakdowns.push(breakdown)
+    }
+    play = { played, breakdowns, scenes: [] }
+    return breakdowns.length
+  }
+
+  /** Goes on to the next breakdown; nothing where there is none. */
+  function nextScene(): ScenePlayed | undefined {
+    const { played, breakdowns, scenes } = defined(play, 'a trip that is played')
+    const breakdown = breakdowns[scenes.length]
+    if (!breakdown) return undefined
+    scenes.push(sceneAt(played, scenes.map(entryOf), breakdown, catalogue))
+    return sceneTold()
+  }
+
+  /** @param fix what is tried next; null where nothing more is */
+  function decideOn(fix: string | null): ScenePlayed {
+    const { scenes } = defined(play, 'a trip that is played')
+    const at = scenes.length - 1
+    scenes[at] = decide(nth(scenes, at), fix, catalogue)
+    return sceneTold()
+  }
+
+  function sceneTold(): ScenePlayed {
+    const { scenes, breakdowns } = defined(play, 'a trip that is played')
+    const scene = nth(scenes, scenes.length - 1)
+    const { breakdown, triage: found, ways, tries } = scene
+    return {
+      number: scenes.length,
+      inAll: breakdowns.length,
+      roadKm: breakdown.roadKm,
+      at: breakdown.at,
+      failure: failureTold(found.note),
+      ways: [...ways].sort((a, b) => a.fix.localeCompare(b.fix)),
+      tries,
+      lossH: found.lossH,
+      hours: ways.length === 0 ? hoursPlayed(scene) : null,
+    }
+  }
+
+  /** How somebody did in what was played so far. */
+  const playScores = (): Score[] => scoresOf(play?.scenes ?? [])
+
   /** Where a position lies on the road: of several passes the first that lies ahead of where one was. */
   function placeOf(lat: number, lon: number, fromKm: number): { roadKm: number; offRoadM: number } | undefined {
     if (!line) return undefined
@@ -232,10 +314,18 @@ export function createTrailGuide() {
     return passes.find(({ roadKm }) => roadKm >= fromKm - 1) ?? passes.at(-1)
   }
 
-  return { hereOf, answerTo, wouldMend, outlook, setOffWith, placeOf }
+  return { hereOf, answerTo, wouldMend, outlook, setOffWith, placeOf, rehearse, nextScene, decideOn, playScores }
 }
-const causeTold = ({ note: { event, hazard, bike, isStrange, wheel, fastener }, share }: Cause) => ({
-  failure: { event, hazard, bike, isStrange, wheel, fastener },
-  share,
+/** What costs less than this when nothing is done about it is no practice, h. */
+const worthPlayingH = 0.25
+
+const failureTold = ({ event, hazard, bike, isStrange, wheel, fastener }: EventNote): Failure => ({
+  event,
+  hazard,
+  bike,
+  isStrange,
+  wheel,
+  fastener,
 })
+const causeTold = ({ note, share }: Cause) => ({ failure: failureTold(note), share })
 export type TrailGuideService = ReturnType<typeof createTrailGuide>

@@ -73,3 +73,21 @@ describe('the guide on the trail', () => {
     expect(guide.placeOf(lat, lon, place.roadKm)?.roadKm).toBeCloseTo(place.roadKm, 3)
   })
 })
+
+describe('a rehearsal', () => {
+  it('goes from one breakdown to the next, and keeps nothing', { timeout: 120_000 }, () => {
+    const guide = createTrailGuide()
+    guide.hereOf({ ...trip, log: [] }, 'line', packLine(points), { ...where, at: null })
+    const many = guide.rehearse(4)
+    let played = 0
+    for (let scene = guide.nextScene(); scene; scene = guide.nextScene()) {
+      expect(scene).toMatchObject({ number: ++played, inAll: many, tries: [] })
+      expect(scene.lossH).toBeGreaterThanOrEqual(0.25)
+      while (scene.ways.length > 0) scene = guide.decideOn(nth(scene.ways, 0).fix)
+      expect(scene.hours).toBeGreaterThan(0)
+    }
+    expect(played).toBe(many)
+    expect(guide.playScores().every(({ right, decisions }) => right <= decisions)).toBe(true)
+    expect(guide.rehearse(4)).toBe(many)
+  })
+})

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useTrailEdits } from '../../composables/useTrailEdits'
+import { useTrailSight } from '../../composables/useTrailSight'
 import { useTrail } from '../../stores/trail'
 import FaultLines from '../common/FaultLines.vue'
 
 /** Setting off: from then on what is in the bags is known, whatever the plan says. */
 const trail = useTrail()
 const { setOff, mayWrite } = useTrailEdits()
+const { see } = useTrailSight()
 const isBusy = ref(false)
 const lines = ref<string[]>([])
 
@@ -31,6 +33,7 @@ async function begin() {
     <button type="button" class="trail-key trail-key-main mt-2 w-full" :disabled="isBusy || !mayWrite" @click="begin">
       {{ isBusy ? 'Packing …' : 'Set off with the kit as planned' }}
     </button>
+    <button type="button" class="trail-key mt-2 w-full" @click="see('rehearsal')">Rehearse it at home first</button>
     <p v-if="!mayWrite" class="mt-1 text-base">You read this plan: whoever rides sets off.</p>
     <FaultLines v-if="lines.length" class="mt-2" :lines="lines" />
   </section>

@@ -9,6 +9,7 @@ import EveningView from '../../../components/trail/EveningView.vue'
 import HereView from '../../../components/trail/HereView.vue'
 import LogView from '../../../components/trail/LogView.vue'
 import MendView from '../../../components/trail/MendView.vue'
+import RehearsalView from '../../../components/trail/RehearsalView.vue'
 import StrandedView from '../../../components/trail/StrandedView.vue'
 import TinView from '../../../components/trail/TinView.vue'
 import WrittenLine from '../../../components/trail/WrittenLine.vue'
@@ -72,6 +73,7 @@ function back() {
           <LogView v-else-if="sight === 'log'" :here="trail.here" />
           <EveningView v-else-if="sight === 'evening'" :here="trail.here" />
           <StrandedView v-else-if="sight === 'stranded'" :here="trail.here" />
+          <RehearsalView v-else-if="sight === 'rehearsal'" />
           <TinView v-else :here="trail.here" />
         </template>
       </div>
