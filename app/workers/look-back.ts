@@ -1,11 +1,21 @@
 import { catalogue } from '#catalogue'
-import { lessonsOf, nextKit, riddenTrip, type LearnedValue, type Lessons, type NextOfThing } from '#core/learn'
+import {
+  kitHistory,
+  lessonsOf,
+  nextKit,
+  riddenTrip,
+  type LearnedValue,
+  type Lessons,
+  type NextOfThing,
+} from '#core/learn'
 import type { Trip } from '#core/trip'
 
 /** What trips that were ridden teach, and of how many km. */
 export interface LookedBack {
   readonly trips: readonly { readonly name: string; readonly km: number }[]
   readonly lessons: Lessons
+  /** How the kit evolved over them. */
+  readonly history: ReturnType<typeof kitHistory>
 }
 
 /** The kit for a road by what was learned. */
@@ -23,6 +33,7 @@ export function createLookBack() {
     return {
       trips: ridden.map(({ trip: { name }, riddenKm }) => ({ name, km: riddenKm })),
       lessons: lessonsOf(ridden, catalogue),
+      history: kitHistory(ridden, catalogue),
     }
   }
 

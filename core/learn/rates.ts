@@ -3,7 +3,7 @@ import { withPlanning, type Reference } from '../reference'
 import { segmentsOf, type Surface } from '../road'
 import { nth, numberAt } from '../validation'
 import { rateEstimate, withCounts, type Estimate, type RateBelief } from './belief'
-import type { RiddenTrip } from './ridden'
+import { firstDayOf, type RiddenTrip } from './ridden'
 
 type SuddenHazard = Extract<Hazard, { kind: 'sudden' }>
 
@@ -139,7 +139,7 @@ export function ridOf(perLeg: readonly number[], edges: readonly number[], ridde
 /** Since it came last, over trips in the order of their days; as they lie on the road, whatever it was like. */
 function kmWithoutClaim(ridden: readonly RiddenTrip[], hazard: SuddenHazard): number {
   const inOrder = [...ridden].sort(
-    (a, b) => firstDay(a).localeCompare(firstDay(b)) || a.trip.name.localeCompare(b.trip.name),
+    (a, b) => firstDayOf(a).localeCompare(firstDayOf(b)) || a.trip.name.localeCompare(b.trip.name),
   )
   let km = 0
   for (const trip of inOrder) {
@@ -148,5 +148,3 @@ function kmWithoutClaim(ridden: readonly RiddenTrip[], hazard: SuddenHazard): nu
   }
   return km
 }
-
-const firstDay = ({ trip }: RiddenTrip) => trip.log.reduce((first, { at }) => (at < first ? at : first), '9')

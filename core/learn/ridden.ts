@@ -30,3 +30,7 @@ export function riddenTrip(trip: Trip, reference: Reference): RiddenTrip | undef
   const costs = new CostsOfFailing(trip, survey, reference)
   return { trip, survey, costs, laid: writeLedger(trip, survey, reference, costs), riddenKm }
 }
+
+/** When the first that a log tells of happened: "2026-06-12T08:30". */
+export const firstDayOf = ({ trip }: Pick<RiddenTrip, 'trip'>): string =>
+  trip.log.reduce((first, { at }) => (at < first ? at : first), '9')

@@ -4,6 +4,7 @@ import {
   beliefIn,
   chanceBelief,
   chanceEstimate,
+  kitHistory,
   kitInUse,
   learnedValues,
   learnFixes,
@@ -343,5 +344,57 @@ describe('hands, fixes and lives', () => {
     expect(
       trip.bench.every(({ pin, boughtAt, packedIn }) => pin === null && boughtAt === null && packedIn.length === 0),
     ).toBe(true)
+  })
+
+  it('a kit over trips: what it weighed, what was used, and what was left at home and asked for again', () => {
+    const [first, second] = [nth(demo.bench, 0), nth(demo.bench, 1)]
+    const ride = (name: string, day: string, things: readonly (typeof first)[], more: readonly LogEntry[] = []) => {
+      const log = [
+        entry({
+          id: 'off',
+          at: `${day}T08:00`,
+          roadKm: 0,
+          kind: 'set off',
+          carried: things.map(({ id }) => ({ rider: maren.id, thing: id, count: 1 })),
+        }),
+        entry({ id: 'on', at: `${day}T12:00`, roadKm: 50, kind: 'passed' }),
+        ...more,
+      ]
+      return defined(riddenTrip({ ...demo, name, log }, catalogue))
+    }
+    const took = failed([{ took: [first.id] }], { at: '2025-06-01T10:00' })
+    const before = ride(
+      'before',
+      '2025-06-01',
+      [first, second],
+      [took, took].map((each, i) => ({ ...each, id: `t${i}` })),
+    )
+    const got = entry({
+      id: 'got',
+      at: '2026-06-01T18:00',
+      kind: 'got',
+      how: 'bought',
+      thing: second.id,
+      name: second.name,
+    })
+    const after = ride('after', '2026-06-01', [first], [got])
+    const { trips, things } = kitHistory([after, before], catalogue)
+    expect(trips).toMatchObject([
+      { name: 'before', day: '2025-06-01', massG: first.massG + second.massG, pieces: 2, used: 1, things: 2 },
+      { name: 'after', day: '2026-06-01', massG: first.massG, pieces: 1, used: 0, things: 1 },
+    ])
+    const price = catalogue.items.find(({ id }) => id === first.from)?.price
+    expect(things[0]).toMatchObject({
+      name: first.name,
+      along: [true, true],
+      times: 2,
+      costByUse: price === undefined ? null : price / 2,
+      isAskedForAgain: false,
+    })
+    expect(things.find(({ name }) => name === second.name)).toMatchObject({
+      along: [true, false],
+      times: 0,
+      isAskedForAgain: true,
+    })
   })
 })

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
+import { formatMoney, planningCurrency } from '#core/money'
 import { faultLines } from '#core/trip'
 import { FileDown, MapPinned, PackagePlus } from '@lucide/vue'
 import { entryInWords, endingWords, fixInWords, hoursInWords } from '#wording'
@@ -20,7 +21,7 @@ const lookBack = useLookBack()
 lookBack.watchTrip()
 const deeds = useLookBackDeeds()
 const { isGuest } = usePerson()
-const { km } = useView()
+const { km, grams } = useView()
 const { busy, lines, attempt } = useRequest()
 const told = ref('')
 const ticked = shallowRef<ReadonlySet<string>>(new Set())
@@ -28,6 +29,8 @@ const ticked = shallowRef<ReadonlySet<string>>(new Set())
 const lessons = computed(() => lookBack.found?.lessons)
 /** The kit of this trip is the last that was looked back on. */
 const kit = computed(() => lessons.value?.kits.at(-1))
+const history = computed(() => lookBack.found?.history)
+const along = (trips: readonly boolean[]) => `along on ${trips.filter(Boolean).length} of ${trips.length}`
 const inAllKm = computed(() => lookBack.found?.trips.reduce((sum, trip) => sum + trip.km, 0) ?? 0)
 const hazardName = (id: string) => catalogue.hazards.find((hazard) => hazard.id === id)?.name ?? id
 const came = computed(() => lessons.value?.rates.filter(({ failures }) => failures > 0) ?? [])
@@ -273,6 +276,43 @@ const notes = computed(() => store.openTrip.log.filter((entry) => entry.note !==
             >{{ entry.note }}
           </li>
         </ul>
+      </section>
+      <section
+        v-if="history && history.trips.length > 1"
+        class="border-b border-line px-4 py-4"
+        aria-labelledby="kits-title"
+      >
+        <h2 id="kits-title" class="text-lg">The kit over the trips</h2>
+        <ul>
+          <li
+            v-for="trip in history.trips"
+            :key="trip.day + trip.name"
+            class="flex flex-wrap gap-x-4 border-t border-line py-1.5 text-sm"
+          >
+            <span class="min-w-0 flex-1 basis-40 font-semibold [overflow-wrap:anywhere]">{{ trip.name }}</span>
+            <span class="figures text-soft">{{ trip.day }}</span>
+            <span class="figures w-20 text-right">{{ grams(trip.massG) }}</span>
+            <span class="w-40 text-soft">{{ trip.used }} of {{ trip.things }} things used</span>
+          </li>
+        </ul>
+        <details class="mt-2">
+          <summary class="text-sm pointer-coarse:min-h-11 pointer-coarse:content-center">Thing by thing</summary>
+          <ul>
+            <li
+              v-for="thing in history.things"
+              :key="thing.kind"
+              class="flex flex-wrap gap-x-4 border-t border-line py-1.5 text-sm"
+            >
+              <span class="min-w-0 flex-1 basis-40">{{ thing.name }}</span>
+              <span v-if="thing.isAskedForAgain" class="text-brass">left at home, and got on the way</span>
+              <span class="text-soft">{{ along(thing.along) }}</span>
+              <span class="w-28 text-right">{{ thing.times === 0 ? 'never used' : `used ${times(thing.times)}` }}</span>
+              <span class="figures w-24 text-right text-soft">{{
+                thing.costByUse === null ? '' : `${formatMoney(thing.costByUse, planningCurrency)} a use`
+              }}</span>
+            </li>
+          </ul>
+        </details>
       </section>
       <section class="border-b border-line px-4 py-4" aria-labelledby="take-title">
         <h2 id="take-title" class="text-lg">Take over</h2>
