@@ -5,6 +5,7 @@ import { isFull, judged, share } from '../judge/judged'
 import { boxFaults } from './boxes'
 import { expect, test } from './rig'
 import { analysed, fillShed, newAccount, newTrip } from './steps'
+import { looked } from './trail-steps'
 
 /** A laptop, a page at twice its size, by night, and a phone. */
 const sizes = [
@@ -78,7 +79,8 @@ const kindOf = (name: string) => name.split(' ')[0]?.slice(0, 14) ?? ''
 async function open(page: Page, address: string, isWeighed: boolean): Promise<void> {
   await page.goto(address)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
-  if (isWeighed) await analysed(page)
+  // On the road nothing is weighed: what is there is looked at.
+  if (isWeighed) await (new URL(page.url()).pathname.endsWith('/trail') ? looked(page) : analysed(page))
 }
 
 /** Every room of a stage, as its own names say. */
