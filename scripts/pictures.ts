@@ -237,7 +237,7 @@ const pictures: Picture[] = [
       await ridden(page, 'look-back', [
         { kind: 'failed', roadKm: 90, hazard: 'tubeless-hole', bikeId: 'fox', wheel: 'rear', ending: 'mended', tries },
         { kind: 'failed', roadKm: 150, hazard: 'hanger-bent', bikeId: 'fox', ending: 'walked' },
-        { kind: 'got', roadKm: 196, how: 'bought', item: 'hanger-k3', name: 'Hanger, shape K3' },
+        { kind: 'got', roadKm: 196, how: 'bought', item: 'hanger', name: 'Hanger, shape K3' },
       ])
       await page.locator('[data-next]').waitFor()
     },

@@ -1,4 +1,5 @@
 import { chromium } from '@playwright/test'
+import { symptoms } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
 import { headlessChromium } from '../../scripts/debian'
 import { expectedAnswers, onTheRoad, phone } from '../e2e/trail-steps'
@@ -55,7 +56,9 @@ try {
   for (const { symptom, hazard, wheel } of expectedAnswers(trip, 6).slice(0, 6)) {
     const names = [
       page.getByRole('button', { name: 'It broke', exact: true }),
-      page.locator(`[data-symptom="${symptom}"]`),
+      page
+        .locator('[data-symptoms]')
+        .getByRole('button', { name: defined(symptoms.find(({ id: sign }) => sign === symptom)).name, exact: true }),
       page.locator(`[data-cause="${hazard} ${wheel ?? ''}"]`).first(),
     ]
     for (const [at, button] of names.entries()) {
@@ -63,19 +66,12 @@ try {
       await button.waitFor()
       // In the page itself: from the touch to the frame that shows what comes of it.
       touches.push(
-        await button.evaluate(
-          (element, sought) =>
-            new Promise<number>((shown) => {
-              const began = performance.now()
-              const look = () => {
-                if (document.querySelector(sought)) shown(performance.now() - began)
-                else requestAnimationFrame(look)
-              }
-              ;(element as HTMLElement).click()
-              requestAnimationFrame(look)
-            }),
-          next,
-        ),
+        await button.evaluate(async (element, sought) => {
+          const began = performance.now()
+          ;(element as HTMLElement).click()
+          while (!document.querySelector(sought)) await new Promise(requestAnimationFrame)
+          return performance.now() - began
+        }, next),
       )
     }
     await page.goto(`/trips/${id}/trail`)

@@ -57,6 +57,7 @@ function again() {
   stage.value = 'before'
 }
 
+const bikeName = computed(() => store.openTrip.bikes.find(({ id }) => id === scene.value?.failure.bike)?.name ?? '')
 const last = computed(() => scene.value?.tries.at(-1))
 const lastFix = computed(() => {
   const fix = last.value?.fix
@@ -124,7 +125,10 @@ function sayWatched() {
       <h2 class="text-xl first-letter:uppercase" data-scene>
         {{ failureInWords(scene.failure, catalogue, store.openTrip.bikes) }}
       </h2>
-      <p class="text-soft">{{ hoursInWords(scene.lossH) }} lost with nothing done.</p>
+      <p class="text-soft">
+        <template v-if="store.openTrip.bikes.length > 1">{{ bikeName }} · </template
+        >{{ hoursInWords(scene.lossH) }} lost with nothing done.
+      </p>
 
       <section v-if="last" class="mt-3 border-l-4 border-petrol bg-petrol-wash px-3 py-2 text-ink" aria-live="polite">
         <p class="font-semibold">{{ outcomeWords[last.outcome] }}</p>
@@ -164,7 +168,13 @@ function sayWatched() {
       </template>
       <template v-else>
         <p v-if="!last" class="mt-3">Nothing that is along mends it: {{ hoursInWords(scene.lossH) }} lost.</p>
-        <button type="button" class="trail-key trail-key-main mt-4 w-full" :disabled="isBusy" @click="next">
+        <button
+          type="button"
+          data-ride-on
+          class="trail-key trail-key-main mt-4 w-full"
+          :disabled="isBusy"
+          @click="next"
+        >
           Ride on
         </button>
       </template>
