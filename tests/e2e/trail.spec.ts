@@ -229,7 +229,8 @@ async function smallTargets(page: Page): Promise<string[]> {
     [...document.querySelectorAll('main button, main a[href], main input, main textarea, main nav a')].flatMap(
       (element) => {
         const { width, height } = element.getBoundingClientRect()
-        if (!element.checkVisibility() || width === 0) return []
+        // What a button stands for is hidden behind it.
+        if (!element.checkVisibility() || width <= 1 || height <= 1) return []
         return width >= 44 && height >= 44 ? [] : [`${element.textContent.trim()} ${width} × ${height}`]
       },
     ),
