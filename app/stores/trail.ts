@@ -102,8 +102,9 @@ export const useTrail = defineStore('trail', () => {
     const { service } = guide(pace)
     const take = (packed: PackedLine | undefined) => service.hereOf(given, lineId, packed, where)
     return take(undefined).then(async (found) => {
+      if (found) return found
       const packed = packLine(points)
-      const taken = found ?? (await take(transfer(packed, [packed.buffer])))
+      const taken = await take(transfer(packed, [packed.buffer]))
       if (!taken) throw new Error('The line of the road was lost on its way.')
       return taken
     })

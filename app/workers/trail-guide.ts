@@ -11,6 +11,7 @@ import {
   hoursPlayed,
   sceneAt,
   scoresOf,
+  worthPlaying,
   type Breakdown,
   type Decided,
   type Played,
@@ -18,16 +19,17 @@ import {
   type Score,
 } from '#core/rehearsal'
 import { formatWallClock } from '#core/ride'
-import { passesOnRoad, surveyRoad, type RoadPoint, type Survey } from '#core/road'
+import { passesOnRoad, positionAt, surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import {
   atThePlace,
   carriedAsPacked,
+  carriedByFirst,
   causesOf,
   eveningOf,
   onwardOf,
+  presentAt,
   promiseAhead,
   restock,
-  ridersAt,
   roadAhead,
   triageAmong,
   whatIsLeft,
@@ -78,6 +80,7 @@ export interface CausesOfSymptom {
 export interface Here {
   readonly roadKm: number
   readonly lengthKm: number
+  readonly position: { readonly lat: number; readonly lon: number }
   readonly at: string
   readonly present: readonly string[]
   readonly ahead: RoadAhead
@@ -143,6 +146,7 @@ export function createTrailGuide() {
     return {
       roadKm: ride.position.roadKm,
       lengthKm: ride.survey.lengthKm,
+      position: positionAt(ride.trip.road.points, ride.survey, ride.position.roadKm),
       at: ride.position.at,
       present,
       ahead: roadAhead(here, ride.survey, catalogue),
@@ -175,7 +179,7 @@ export function createTrailGuide() {
     const onWay = `${key} ${JSON.stringify([log, where])}`
     if (there?.key !== onWay) {
       const ride = rideOf(known, log, where)
-      const present = presentOn(ride, where)
+      const present = presentAt(ride, where.away)
       there = { key: onWay, ride, present, here: atThePlace(ride, catalogue, present) }
     }
     return there
@@ -203,19 +207,8 @@ export function createTrailGuide() {
     if (known.planned) return known.planned
     const { ledger } = ledgerOfTrip(known.trip, known.survey, catalogue)
     const { counts } = bestKit(indexLedger(ledger))
-    const first = known.trip.crew[0]?.id ?? ''
-    known.planned = known.trip.bench.flatMap(({ id, boughtAt }, i) =>
-      nth(counts, i) > 0 && boughtAt === null ? [{ rider: first, thing: id, count: nth(counts, i), bag: '' }] : [],
-    )
+    known.planned = carriedByFirst(known.trip, counts)
     return known.planned
-  }
-
-  /** Before anybody is said to be where, all who ride there are there; nobody at all would be no ride. */
-  function presentOn({ trip, survey, position }: RideOnTheWay, { away }: Whereabouts): string[] {
-    const riders = ridersAt(trip, survey, position.roadKm)
-    const all = riders.length > 0 ? riders : trip.crew.map(({ id }) => id)
-    const present = all.filter((id) => away.every(({ rider }) => rider !== id))
-    return present.length > 0 ? present : all
   }
 
   /** When one comes by as planned; on a ride without a day, on any. */
@@ -241,10 +234,8 @@ export function createTrailGuide() {
   function outlook(): { promise: PromiseAhead; restock: Restock[] } {
     const { ride, present } = defined(there, 'a place that was taken up')
     const onward = onwardOf(ride, catalogue, present)
-    const { bench, log } = ride.trip
-    const gains = log.filter(({ kind }) => kind === 'set off' || kind === 'got')
-    const had = whatIsLeft({ bench, log: gains }, plannedOf(defined(laid), log), catalogue)
-    return { promise: promiseAhead(onward), restock: restock(ride, catalogue, had, onward) }
+    const planned = plannedOf(defined(laid), ride.trip.log)
+    return { promise: promiseAhead(onward), restock: restock(ride, catalogue, planned, onward) }
   }
 
   /** What each rider sets off with by the plan, shared out and packed: it takes a while. */
@@ -261,11 +252,7 @@ export function createTrailGuide() {
     const { trip, survey, ledger } = defined(laid)
     const { costs, split, packs } = packedKit({ ...trip, log: [] }, survey, catalogue)
     const played = { trip, survey, laid: ledger, carried: carriedAsPacked(trip, split, packs) }
-    const breakdowns: Breakdown[] = []
-    for (const breakdown of drawBreakdowns(ledger, costs.timetable, seed)) {
-      const { triage: found } = sceneAt(played, [], breakdown, catalogue)
-      if (found.lossH >= worthPlayingH) breakdowns.push(breakdown)
-    }
+    const breakdowns = worthPlaying(played, drawBreakdowns(ledger, costs.timetable, seed), catalogue)
     play = { played, breakdowns, scenes: [] }
     return breakdowns.length
   }
@@ -316,8 +303,6 @@ export function createTrailGuide() {
 
   return { hereOf, answerTo, wouldMend, outlook, setOffWith, placeOf, rehearse, nextScene, decideOn, playScores }
 }
-/** What costs less than this when nothing is done about it is no practice, h. */
-const worthPlayingH = 0.25
 
 const failureTold = ({ event, hazard, bike, isStrange, wheel, fastener }: EventNote): Failure => ({
   event,

@@ -1,6 +1,6 @@
 import type { Thing } from '../bench'
 import type { Planning, Reference } from '../reference'
-import { takenAlong, tripFormat, tripSchema, type Trip } from '../trip'
+import { longestTripName, takenAlong, tripFormat, tripSchema, type Trip } from '../trip'
 import { whatIsLeft } from '../trail'
 import { cutTo } from '../validation'
 
@@ -58,7 +58,12 @@ export function nextTrip(
     return before === after ? [] : [{ name: thing.name, before, after }]
   })
   return {
-    trip: tripSchema.parse({ format: tripFormat, name: cutTo(name, 120), ...takenAlong(trip, planning), bench }),
+    trip: tripSchema.parse({
+      format: tripFormat,
+      name: cutTo(name, longestTripName),
+      ...takenAlong(trip, planning),
+      bench,
+    }),
     since,
   }
 }

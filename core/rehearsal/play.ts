@@ -1,3 +1,4 @@
+import { levelNow, type Rider } from '../crew'
 import { logEntrySchema, type CarriedPieces, type LogEntry } from '../log'
 import type { Reference } from '../reference'
 import type { Survey } from '../road'
@@ -5,9 +6,10 @@ import { uniformUnder } from '../simulate'
 import {
   atThePlace,
   hoursIfFirst,
-  ridersAt,
+  presentAt,
   triage,
   triedIn,
+  waysLeft,
   whatIsLeft,
   type Onward,
   type Outcome,
@@ -60,11 +62,17 @@ export function sceneAt(played: Played, log: readonly LogEntry[], breakdown: Bre
   const told = { ...trip, log: [...log] }
   const kit = whatIsLeft(told, carried, reference)
   const ride = { trip: told, survey, laid, kit, position: { roadKm, at } }
-  const riders = ridersAt(trip, survey, roadKm)
-  const onward = atThePlace(ride, reference, riders.length > 0 ? riders : trip.crew.map(({ id }) => id))
+  const onward = atThePlace(ride, reference, presentAt(ride, []))
   const found = triage(onward, failing)
   return { breakdown, onward, triage: found, ways: found.ways, tries: [] }
 }
+
+/** What costs less than this when nothing is done about it is no practice, h. Planning value. */
+const worthPlayingH = 0.25
+
+/** Of what breaks, that which is worth a thought with everything still along. */
+export const worthPlaying = (played: Played, breakdowns: readonly Breakdown[], reference: Reference): Breakdown[] =>
+  breakdowns.filter((breakdown) => sceneAt(played, [], breakdown, reference).triage.lossH >= worthPlayingH)
 
 /** The choice that costs least in the mean, of all that can still be done. */
 function bestOf(scene: Scene): { readonly fix: string | null; readonly hours: number } {
@@ -95,14 +103,9 @@ export function decide(scene: Scene, fix: string | null, reference: Reference): 
   const outcome = way ? drawn(scene, way, reference) : 'given up'
   const decided: Decided = { fix, technique: way?.technique ?? null, best: best.fix, regretH, outcome }
   const tries = [...scene.tries, decided]
-  const times = (each: WayAtHand) => tries.filter((other) => other.fix === each.fix).length
-  const ways =
-    outcome === 'held' || outcome === 'given up'
-      ? []
-      : scene.ways.filter(
-          (each) => times(each) < each.most && (outcome !== 'could not' || each.technique !== decided.technique),
-        )
-  return { ...scene, tries, ways }
+  if (outcome === 'held' || outcome === 'given up') return { ...scene, tries, ways: [] }
+  const told = tries.map((each) => ({ fix: each.fix && fixOf(each.fix), could: each.outcome !== 'could not' }))
+  return { ...scene, tries, ways: waysLeft(scene.triage.ways, told) }
 }
 
 function drawn(
@@ -154,6 +157,9 @@ export interface Score {
 /** Nobody would tell apart what costs so little more in the mean, h. Planning value. */
 const asGoodH = 0.05
 
+/** Whether a choice was as good as the best. */
+export const isAsGood = ({ regretH }: Pick<Decided, 'regretH'>): boolean => regretH <= asGoodH
+
 /** How somebody did, technique by technique of what would have been best. */
 export function scoresOf(scenes: readonly Scene[]): Score[] {
   const scores = new Map<string, Score>()
@@ -165,10 +171,14 @@ export function scoresOf(scenes: readonly Scene[]): Score[] {
       scores.set(technique, {
         technique,
         decisions: known.decisions + 1,
-        right: known.right + (regretH <= asGoodH ? 1 : 0),
+        right: known.right + (isAsGood({ regretH }) ? 1 : 0),
         regretH: known.regretH + regretH,
       })
     }
   }
   return [...scores.values()].sort((a, b) => b.regretH - a.regretH)
 }
+
+/** What a rider has never done and decided right here: they have seen how it goes now, if they say so. */
+export const newToThem = (scores: readonly Score[], rider: Rider): string[] =>
+  scores.flatMap(({ technique, right }) => (right > 0 && levelNow(rider, technique) === 0 ? [technique] : []))

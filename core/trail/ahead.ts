@@ -117,7 +117,8 @@ export function promiseAhead({ trip, laid }: Onward): PromiseAhead {
   return { promiseH, walkH, stranded }
 }
 
-const isTrusted = (finding: StopAvailability['finding']) =>
+/** Whether one counts on having a class at a place. */
+export const isTrusted = (finding: StopAvailability['finding']) =>
   finding === 'had' || finding === 'uncertain' || finding === 'waited'
 
 /** Where what settles a failure for good may be had: the next place ahead, and the last one behind. */

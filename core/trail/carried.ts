@@ -32,3 +32,14 @@ export function carriedAsPacked(
     })
   })
 }
+
+/** The same of a kit that nobody has shared out yet: whoever is first has all of it. @param counts of each thing of the bench */
+export const carriedByFirst = (
+  { bench, crew }: Pick<Trip, 'bench' | 'crew'>,
+  counts: readonly number[],
+): CarriedPieces[] =>
+  bench.flatMap(({ id, boughtAt }, i) =>
+    nth(counts, i) > 0 && boughtAt === null
+      ? [{ rider: crew[0]?.id ?? '', thing: id, count: nth(counts, i), bag: '' }]
+      : [],
+  )

@@ -1,6 +1,6 @@
 import type { Thing } from '../bench'
 import type { Reference } from '../reference'
-import { onwardOf, type Onward, type RideOnTheWay } from './onward'
+import { onwardOf, ridersAt, type Onward, type RideOnTheWay } from './onward'
 import { triage, type Failing, type Triage } from './triage'
 
 /** A rider of the crew who is somewhere else on the road. */
@@ -17,6 +17,20 @@ export interface WorthWaiting extends RiderElsewhere {
   readonly sparesH: number
   /** What of theirs the first way takes; nothing where it is their hands. */
   readonly theirs: readonly string[]
+}
+
+/**
+ * The ids of the riders who are at a place: who rides there and is not elsewhere. Where nobody would be, all who ride there are,
+ * or all: a ride without riders is none.
+ */
+export function presentAt(
+  { trip, survey, position }: Pick<RideOnTheWay, 'trip' | 'survey' | 'position'>,
+  elsewhere: readonly Pick<RiderElsewhere, 'rider'>[],
+): string[] {
+  const riders = ridersAt(trip, survey, position.roadKm)
+  const all = riders.length > 0 ? riders : trip.crew.map(({ id }) => id)
+  const present = all.filter((id) => elsewhere.every(({ rider }) => rider !== id))
+  return present.length > 0 ? present : all
 }
 
 /**

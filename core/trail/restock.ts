@@ -1,13 +1,14 @@
 import { availabilityOf, type StopAvailability } from '../availability'
 import type { Thing } from '../bench'
 import { indexLedger } from '../ledger'
-import { inOrder } from '../log'
+import { inOrder, type CarriedPieces } from '../log'
 import type { Reference } from '../reference'
 import { formatWallClock } from '../ride'
 import { KitSearch } from '../search'
 import { cutTo, nth } from '../validation'
 import { onwardOf, ridersAt, type Onward, type RideOnTheWay } from './onward'
-import type { KitLeft } from './what-is-left'
+import { isTrusted } from './ahead'
+import { whatIsLeft, type KitLeft } from './what-is-left'
 
 /** What is to be bought at a stop ahead. */
 export interface Purchase {
@@ -51,18 +52,25 @@ const leastAmount = 1e-6
  * What has run low and where it is had next, with what buying it there spares on the road behind; and what was planned to be
  * bought on the way. What spares nothing to speak of is not told, unless it was planned.
  *
- * @param had the kit as riders set off with it, with all that they got since, and nothing used up
+ * @param planned who carries what while nobody has said what they set off with
  * @param onward the rest of the ride with the riders who are there
  */
-export function restock(ride: RideOnTheWay, reference: Reference, had: KitLeft, onward: Onward): Restock[] {
+export function restock(
+  ride: RideOnTheWay,
+  reference: Reference,
+  planned: readonly CarriedPieces[],
+  onward: Onward,
+): Restock[] {
   const { fromKm = 0 } = onward.trip
-  const missing = [...usedUp(had, ride.kit), ...toBeBought(ride)]
+  const { bench, log } = ride.trip
+  const atStart = whatIsLeft({ bench, log: log.filter(({ kind }) => kind === 'set off') }, planned, reference)
+  const missing = [...usedUp(atStart, ride.kit), ...toBeBought(ride)]
   const found = missing.flatMap((each) => {
     const { boughtAt } = each.thing
     const places = availabilityOf(onward.costs, onward.trip, each.classId).places.filter(
       ({ roadKm, stop }) => roadKm >= fromKm && (boughtAt === null || stop === boughtAt),
     )
-    const place = places.find(({ finding }) => finding !== 'shut' && finding !== 'doubtful') ?? places[0]
+    const place = places.find(({ finding }) => isTrusted(finding)) ?? places[0]
     return place ? [{ ...each, place }] : []
   })
   const stops = [...new Map(found.map(({ place }) => [place.stop, place])).values()]
@@ -108,17 +116,27 @@ export function restock(ride: RideOnTheWay, reference: Reference, had: KitLeft, 
   })
 }
 
-/** Of what there is less than there was; of things that are no stock a shop knows nothing. */
-function usedUp(had: KitLeft, now: KitLeft): Missing[] {
-  const amountIn = ({ left }: KitLeft, thing: string, classId: string) =>
-    left.reduce((sum, pieces) => (pieces.thing === thing ? sum + (pieces.amounts[classId] ?? 0) : sum), 0)
-  return had.things.flatMap((thing) =>
-    Object.keys(thing.units).flatMap((classId): Missing[] => {
-      const amount = amountIn(had, thing.id, classId) - amountIn(now, thing.id, classId)
+/**
+ * Of what there is less than riders set off with: of a class as a whole, so that what was bought again, whatever it is called,
+ * counts for what was used. Of things that are no stock a shop knows nothing.
+ */
+function usedUp(atStart: KitLeft, now: KitLeft): Missing[] {
+  const amountIn = ({ left }: KitLeft, classId: string, thing?: string) =>
+    left.reduce(
+      (sum, pieces) => (thing === undefined || pieces.thing === thing ? sum + (pieces.amounts[classId] ?? 0) : sum),
+      0,
+    )
+  const classes = new Set(atStart.things.flatMap(({ units }) => Object.keys(units)))
+  return [...classes].flatMap((classId) => {
+    let lacking = amountIn(atStart, classId) - amountIn(now, classId)
+    return atStart.things.flatMap((thing): Missing[] => {
+      const amount = Math.min(lacking, amountIn(atStart, classId, thing.id) - amountIn(now, classId, thing.id))
+      if (amount <= leastAmount) return []
+      lacking -= amount
       // It is had wherever it is had first, whatever was planned.
-      return amount > leastAmount ? [{ thing: { ...thing, boughtAt: null }, classId, amount }] : []
-    }),
-  )
+      return [{ thing: { ...thing, boughtAt: null }, classId, amount }]
+    })
+  })
 }
 
 /** What was planned to be bought on the way, and was not yet. */

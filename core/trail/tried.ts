@@ -31,3 +31,18 @@ export function triedIn(
         : takes.flatMap(({ thing, stock, amount }) => (amount === null ? [] : [{ thing, stock, amount, from: null }])),
   })
 }
+
+/**
+ * What can still be tried of some ways: each so often at most as is worth it, and nothing that the hands could not do once.
+ *
+ * @param tries what was tried already, by the fixes of the catalogue
+ */
+export function waysLeft(
+  ways: readonly WayAtHand[],
+  tries: readonly { readonly fix: string | null; readonly could: boolean }[],
+): WayAtHand[] {
+  const timesOf = (way: WayAtHand) => tries.filter(({ fix }) => fix === fixOf(way.fix)).length
+  const failed = new Set(tries.flatMap(({ fix, could }) => (could ? [] : [fix])))
+  const unable = new Set(ways.flatMap(({ fix, technique }) => (failed.has(fixOf(fix)) ? [technique] : [])))
+  return ways.filter((way) => timesOf(way) < way.most && !unable.has(way.technique))
+}

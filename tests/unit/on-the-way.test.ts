@@ -36,6 +36,16 @@ const carried = [
   { rider: 'r', thing: 'lever', count: 1, bag: 'tin' },
   { rider: 'r', thing: 'tube', count: 2, bag: '' },
 ]
+const shopTube = {
+  id: 'shop-tube',
+  name: 'Tube',
+  group: 'air and tyres',
+  massG: 150,
+  volumeMl: 100,
+  longestMm: 100,
+  price: 700,
+  units: { 'tube-622': 1 },
+}
 const entry = (fields: object): LogEntry => logEntrySchema.parse({ id: 'e', at, ...fields })
 const used = (count: number) =>
   entry({
@@ -44,9 +54,9 @@ const used = (count: number) =>
     why: 'used',
     spent: [{ thing: 'tube', stock: 'tube-622', amount: count }],
   })
-const rideAt = (roadKm: number, log: readonly LogEntry[] = [], trip: Trip = base) => {
+const rideAt = (roadKm: number, log: readonly LogEntry[] = [], trip: Trip = base, known = reference) => {
   const told = { ...trip, log: [...log] }
-  return { trip: told, survey, laid, kit: whatIsLeft(told, carried, reference), position: { roadKm, at } }
+  return { trip: told, survey, laid, kit: whatIsLeft(told, carried, known), position: { roadKm, at } }
 }
 const onwardAt = (...[roadKm, log, trip]: Parameters<typeof rideAt>) =>
   onwardOf(rideAt(roadKm, log, trip), reference, ['r'])
@@ -95,9 +105,7 @@ describe('what is ahead, on a level road with a shop at km 40', () => {
 describe('what is bought on the way', () => {
   const restockAt = (roadKm: number, log: readonly LogEntry[], trip: Trip = base) => {
     const ride = rideAt(roadKm, log, trip)
-    const gains = log.filter(({ kind }) => kind === 'got' || kind === 'set off')
-    const had = whatIsLeft({ bench: trip.bench, log: [...gains] }, carried, reference)
-    return restock(ride, reference, had, onwardOf(ride, reference, ['r']))
+    return restock(ride, reference, carried, onwardOf(ride, reference, ['r']))
   }
 
   it('is what was used up, at the next place that has it, and spares what another tube spares from there on', () => {
@@ -125,8 +133,20 @@ describe('what is bought on the way', () => {
     expect(restockAt(20, [])).toEqual([])
     expect(restockAt(45, [used(1)])).toEqual([])
     const bought = entry({ id: 'b', at: '2026-06-14T13:00', kind: 'got', how: 'bought', thing: 'tube', name: 'tube' })
-    const [found] = restockAt(20, [used(2), bought])
-    expect(found?.purchases[0]?.amount).toBe(2)
+    expect(restockAt(20, [used(1), bought])).toEqual([])
+    expect(restockAt(20, [used(2), bought])[0]?.purchases).toMatchObject([{ amount: 1 }])
+    // Nor where it was bought under another name.
+    const tube = catalogueItemSchema.parse(shopTube)
+    const other = entry({
+      id: 'o',
+      at: '2026-06-14T13:00',
+      kind: 'got',
+      how: 'bought',
+      item: 'shop-tube',
+      name: 'Tube',
+    })
+    const ride = rideAt(20, [used(1), other], base, { ...reference, items: [tube] })
+    expect(restock(ride, { ...reference, items: [tube] }, carried, onwardOf(ride, reference, ['r']))).toEqual([])
   })
 
   it('and what was planned to be bought there, until it was', () => {
@@ -142,16 +162,7 @@ describe('what is bought on the way', () => {
 })
 
 it('what would mend a failure is what the catalogue has for it and nobody carries, and how much it would spare', () => {
-  const tube = catalogueItemSchema.parse({
-    id: 'shop-tube',
-    name: 'Tube',
-    group: 'air and tyres',
-    massG: 150,
-    volumeMl: 100,
-    longestMm: 100,
-    price: 700,
-    units: { 'tube-622': 1 },
-  })
+  const tube = catalogueItemSchema.parse(shopTube)
   const shelf = { ...reference, items: [tube] }
   const failing = { hazard: 'flat', bikeId: 'b' }
   const wouldMend = (log: readonly LogEntry[]) => {

@@ -6,8 +6,11 @@ import {
   drawBreakdowns,
   entryOf,
   hoursPlayed,
+  isAsGood,
+  newToThem,
   sceneAt,
   scoresOf,
+  worthPlaying,
   type Breakdown,
   type Played,
   type Scene,
@@ -154,6 +157,17 @@ describe('a play, on a level road with a shop at km 40', () => {
     expect(score).toMatchObject({ technique: 'change', decisions: 2, right: 1 })
     expect(score?.regretH).toBeCloseTo(nth(wrong.tries, 0).regretH, 12)
     expect(scoresOf([])).toEqual([])
+    // Whoever has done it before learns nothing new; whoever never has, once they decided right.
+    const [rider] = base.crew
+    const never = { ...defined(rider), hands: 0 as const }
+    expect(newToThem(scoresOf([right]), never)).toEqual(['change'])
+    expect(newToThem(scoresOf([wrong]), never)).toEqual([])
+    expect(newToThem(scoresOf([right]), { ...never, skills: { change: 2 } })).toEqual([])
+    expect([isAsGood({ regretH: 0.04 }), isAsGood({ regretH: 0.06 })]).toEqual([true, false])
+  })
+
+  it('what costs next to nothing when it is left alone is not played', () => {
+    expect(worthPlaying(played(0), [flatAt(99.9), flatAt(70)], reference).map(({ roadKm }) => roadKm)).toEqual([70])
   })
 })
 

@@ -3,7 +3,7 @@ import { demoTrip } from '#catalogue/demo'
 import { logEntrySchema } from '#core/log'
 import { surveyRoad } from '#core/road'
 import { places } from '#core/hazard'
-import { causesOf, onwardOf, ridersAt, triage, atThePlace, triageAmong, whatIsLeft } from '#core/trail'
+import { causesOf, onwardOf, ridersAt, triage, atThePlace, triageAmong, waysLeft, whatIsLeft } from '#core/trail'
 import { ledgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
@@ -40,6 +40,20 @@ describe('by hand, on a level road with a shop at km 40', () => {
     // Two km from the end nobody is stranded: a share of the price that the share of three hours is.
     expect(triageAt(98).lossH).toBeCloseTo(2 * pushH * (1 + 3 / 3), 1)
     expect(triageAt(100).lossH).toBeLessThan(0.05)
+  })
+
+  it('what was tried often enough is not tried again, nor what the hands could not do once, whatever pump is used', () => {
+    const { ways } = triageAt(70)
+    const pumped = ways.map((way) => ({ ...way, fix: `${way.fix}@mini-pump` }))
+    const tried = (could: boolean) => ({ fix: 'swap', could })
+    expect(waysLeft(ways, [])).toEqual(ways)
+    expect(waysLeft(pumped, [tried(true)])).toEqual(pumped)
+    expect(waysLeft(pumped, [tried(true), tried(true)])).toEqual([])
+    expect(waysLeft(pumped, [tried(false)])).toEqual([])
+    const alike = { ...defined(ways[0]), fix: 'patch' }
+    const other = { ...alike, fix: 'glue', technique: 'another' }
+    expect(waysLeft([...ways, alike, other], [tried(false)])).toEqual([other])
+    expect(waysLeft([...ways, alike, other], [{ fix: null, could: true }])).toHaveLength(3)
   })
 
   it('a tube is tried twice while there are two, and what comes of it is every way that can go', () => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
 import { cautionsOf } from '#core/fix'
-import type { Outcome, Taken, WayAtHand, WouldMend } from '#core/trail'
+import { waysLeft, type Outcome, type Taken, type WayAtHand, type WouldMend } from '#core/trail'
 import { fixOf } from '#core/trip-ledger'
 import { amountOfClassInWords, failureInWords, fixInWords, gradeWords, hoursInWords } from '#wording'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -56,10 +56,8 @@ watch(
 )
 
 const open = computed(() => failing.value && edits.openFailureOf(failing.value, isStranger.value))
-/** How often each way was tried already, since it failed. */
-const triedTimes = (way: WayAtHand) => open.value?.tries.filter(({ fix }) => fix === fixOf(way.fix)).length ?? 0
 const ways = computed(() => answer.value?.now.ways ?? [])
-const next = computed(() => ways.value.filter((way) => triedTimes(way) < way.most))
+const next = computed(() => waysLeft(ways.value, open.value?.tries ?? []))
 const way = computed(() => ways.value.find(({ fix }) => fix === chosen.value) ?? next.value[0])
 const after = computed(() => next.value.find((each) => each !== way.value))
 const fix = computed(() => catalogue.fixes.find(({ id }) => way.value && id === fixOf(way.value.fix)))

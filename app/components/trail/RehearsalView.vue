@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
 import { cautionsOf } from '#core/fix'
-import type { Decided, Score } from '#core/rehearsal'
+import { isAsGood, newToThem, type Decided, type Score } from '#core/rehearsal'
 import { parseWallClock } from '#core/ride'
 import { fixOf } from '#core/trip-ledger'
 import { failureInWords, fixInWords, hoursInWords, momentInWords } from '#wording'
 import { computed, ref, shallowRef } from 'vue'
+import { useRiders } from '../../composables/useRiders'
 import { useTrailEdits } from '../../composables/useTrailEdits'
 import { useTrail } from '../../stores/trail'
 import { useTripStore } from '../../stores/trip'
@@ -17,6 +18,7 @@ import FaultLines from '../common/FaultLines.vue'
 const store = useTripStore()
 const trail = useTrail()
 const { me } = useTrailEdits()
+const { setSkills } = useRiders()
 const { km } = useView()
 
 const seed = ref(Math.floor(Math.random() * 10_000))
@@ -69,35 +71,21 @@ const outcomeWords: Readonly<Record<Decided['outcome'], string>> = {
   'could not': 'It cannot be brought off this time.',
   'given up': 'Left as it is.',
 }
-/** Nobody would tell apart what costs so little more in the mean, h. */
-const asGoodH = 0.05
 const judged = computed(() => {
   const tried = last.value
   if (!tried) return ''
-  if (tried.regretH <= asGoodH) return 'As good as anything that could be done.'
+  if (isAsGood(tried)) return 'As good as anything that could be done.'
   const best = tried.best === null ? 'to leave it' : fixInWords(tried.best, catalogue)
   return `Best would have been: ${best}. This costs ${hoursInWords(tried.regretH)} more in the mean.`
 })
 const techniqueName = (id: string) => catalogue.techniques.find((technique) => technique.id === id)?.name ?? id
 
 const rider = computed(() => store.openTrip.crew.find(({ id }) => id === me.value) ?? store.openTrip.crew[0])
-/** What somebody had never done, and decided right here: by now they have seen how it goes, if they say so. */
-const watched = computed(() =>
-  scores.value.filter(
-    ({ technique, right }) => right > 0 && rider.value && (rider.value.skills[technique] ?? rider.value.hands) === 0,
-  ),
-)
+const watched = computed(() => (rider.value ? newToThem(scores.value, rider.value) : []))
 const isSaid = ref(false)
 function sayWatched() {
-  const { value: mine } = rider
-  if (!mine) return
-  const skills = {
-    ...mine.skills,
-    ...Object.fromEntries(watched.value.map(({ technique }) => [technique, 1 as const])),
-  }
-  store.edit(`${mine.name} has seen how it goes`, {
-    crew: store.openTrip.crew.map((other) => (other.id === mine.id ? { ...other, skills } : other)),
-  })
+  if (!rider.value) return
+  setSkills(rider.value, Object.fromEntries(watched.value.map((technique) => [technique, 1 as const])))
   isSaid.value = true
 }
 </script>
@@ -196,8 +184,8 @@ function sayWatched() {
       </ul>
       <div v-if="watched.length && rider" class="mt-3">
         <p>
-          {{ rider.name }} has never done {{ watched.map(({ technique }) => techniqueName(technique)).join(', ') }}.
-          Having seen how it goes counts a little; having done it at home counts much more.
+          {{ rider.name }} has never done {{ watched.map(techniqueName).join(', ') }}. Having seen how it goes counts a
+          little; having done it at home counts much more.
         </p>
         <button type="button" class="trail-key mt-2 w-full" :disabled="isSaid" @click="sayWatched">
           {{ isSaid ? 'Said, under Crew' : `${rider.name} has watched it now` }}

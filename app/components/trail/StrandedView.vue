@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { hasIdentity, identitySchema, type Identity } from '#core/identity'
-import { positionAt, spokenPosition, surveyRoad } from '#core/road'
+import { spokenPosition } from '#core/road'
 import { longestNumbers } from '#core/ride'
 import { hoursInWords, momentInWords } from '#wording'
 import { computed, ref, shallowRef } from 'vue'
@@ -26,13 +26,9 @@ const { km } = useView()
 const lines = ref<string[]>([])
 const exact = shallowRef<{ lat: number; lon: number; accuracyM: number }>()
 /** By the road, while the device has not been asked. */
-const onRoad = computed(() => {
-  const { points } = store.openTrip.road
-  return points.length > 1 ? positionAt(points, surveyRoad(points), props.here.roadKm) : undefined
-})
 const spoken = computed(() => {
-  const at = exact.value ?? onRoad.value
-  return at && spokenPosition(at.lat, at.lon)
+  const { lat, lon } = exact.value ?? props.here.position
+  return spokenPosition(lat, lon)
 })
 const isBusy = ref(false)
 async function ask() {
@@ -134,18 +130,18 @@ const cardLines = computed(() => {
           >, {{ between }}</template
         >.”
       </p>
-      <template v-if="spoken">
-        <p class="figures mt-2 whitespace-normal! text-xl font-bold" data-degrees>{{ spoken.degrees }}</p>
-        <p class="mt-1">{{ spoken.words }}</p>
-        <p class="mt-1 text-soft">{{ spoken.minutes }}</p>
-        <p class="mt-1 text-soft">
-          {{
-            exact
-              ? `By this device, to ${Math.round(exact.accuracyM)} m or so.`
-              : 'By the kilometre that you said, on the line of the road.'
-          }}
-        </p>
-      </template>
+
+      <p class="figures mt-2 whitespace-normal! text-xl font-bold" data-degrees>{{ spoken.degrees }}</p>
+      <p class="mt-1">{{ spoken.words }}</p>
+      <p class="mt-1 text-soft">{{ spoken.minutes }}</p>
+      <p class="mt-1 text-soft">
+        {{
+          exact
+            ? `By this device, to ${Math.round(exact.accuracyM)} m or so.`
+            : 'By the kilometre that you said, on the line of the road.'
+        }}
+      </p>
+
       <button type="button" class="trail-key mt-2 w-full" :disabled="isBusy" @click="ask">
         {{ isBusy ? 'Looking …' : 'Ask this device where it is' }}
       </button>
