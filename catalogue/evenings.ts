@@ -9,6 +9,7 @@ export const evenings: EveningCare[] = z.array(eveningCareSchema).parse([
     look: 'A drop on each roller, turn, wait, wipe off what is outside. Keep it off discs and rims.',
     everyKm: 150,
     everyKmWet: 50,
+    renews: ['chain-dry'],
     hazards: ['chain-dry', 'chain-worn', 'chain-broken', 'chain-links-ruined'],
   },
   {

@@ -1,4 +1,4 @@
-import type { AvailabilityGap, PlanChange, ShutChoice, StopAvailability } from '#core/availability'
+import type { AvailabilityGap, PlanChange, ShutChoice, StopAvailability, WayOut } from '#core/availability'
 import { hoursInWords } from './amounts'
 import { timeOf } from '#core/ride'
 import { dayInWords, momentInWords } from './moments'
@@ -35,6 +35,12 @@ function opening({ opens }: StopAvailability): string {
 export function gapReasonsInWords(gap: AvailabilityGap, nameOf: KindNames): string[] {
   if (gap.passed.length === 0) return ['no place in it stocks it']
   return gap.passed.map((place) => stopAvailabilityInWords(place, nameOf))
+}
+
+/** A way out in few words: "4.8 h on foot to Ferrow, back"; "at Ferrow" for where one is. */
+export function wayOutInWords({ place, walkH, way }: Pick<WayOut, 'place' | 'walkH' | 'way'>): string {
+  const isThere = walkH < 1 / 60
+  return isThere ? `at ${place}` : `${hoursInWords(walkH)} on foot to ${place}, ${way}`
 }
 
 /** The way to help: "3 h on foot to Ferrow", "3 h on foot to Ferrow, and 9 h until it opens". */

@@ -94,6 +94,9 @@ export const useTrail = defineStore('trail', () => {
     return (guides[pace] = { worker, service: wrap<TrailGuideService>(worker) })
   }
 
+  /** The worker is started before there is anything to ask it: it has read itself by the time that the trip is there. */
+  const prepare = () => void guide('quick')
+
   /** All that is told of the place and hangs on the plan and the log. */
   function askHere(pace: 'quick' | 'slow', trip: Trip, where: Whereabouts): Promise<Here> {
     const { points, ...road } = trip.road
@@ -200,6 +203,7 @@ export const useTrail = defineStore('trail', () => {
     unwritten,
     written,
     bikeId,
+    prepare,
     watchPlace,
     answerTo,
     wouldMend,

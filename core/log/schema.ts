@@ -133,7 +133,16 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     lacked: z.array(text(60).min(1)).max(60).default([]),
   }),
   /** What was looked after in the evening. */
-  z.object({ ...entryFields, kind: z.literal('evening'), did: z.array(text(60).min(1)).max(40) }),
+  z.object({
+    ...entryFields,
+    kind: z.literal('evening'),
+    did: z.array(text(60).min(1)).max(40),
+    /** What was made new by it: a chain that was oiled. */
+    renewed: z
+      .array(z.object({ bikeId: idSchema, hazard: text(60).min(1) }))
+      .max(60)
+      .default([]),
+  }),
   z.object({ ...entryFields, kind: z.literal('note') }),
 ])
 export type LogEntry = z.infer<typeof logEntrySchema>

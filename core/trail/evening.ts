@@ -19,6 +19,8 @@ export const eveningCareSchema = z.object({
   everyKmWet: z.number().min(0),
   /** The failures that it foresees: one of them since it was done last makes it due. */
   hazards: z.array(z.string()).default([]),
+  /** What of that is as new once it is done. */
+  renews: z.array(z.string()).default([]),
   /** Whether a bolt that was found loose makes it due as well. */
   afterLoose: z.boolean().default(false),
 })

@@ -23,7 +23,10 @@ export function livesUsed({ ledger, edges }: LedgerOfTrip, log: Log, { fixes }: 
   /** Where a part was made new last, km; nothing where it is the one that one set off with. */
   function renewedAt({ hazard, bike, wheel }: Where, { wear }: LedgerEvent): number | undefined {
     const byLog = log.flatMap((entry) => {
-      if (entry.roadKm === null || (entry.kind !== 'renewed' && entry.kind !== 'failed')) return []
+      if (entry.roadKm === null) return []
+      if (entry.kind === 'evening')
+        return entry.renewed.some((each) => each.hazard === hazard && each.bikeId === bike) ? [entry.roadKm] : []
+      if (entry.kind !== 'renewed' && entry.kind !== 'failed') return []
       const isHere = entry.hazard === hazard && entry.bikeId === bike && (entry.wheel ?? wheel) === wheel
       const isNew =
         entry.kind === 'renewed' ||

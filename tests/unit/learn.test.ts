@@ -259,9 +259,28 @@ describe('hands, fixes and lives', () => {
     // At a shop that is trusted to have them they were made new on the way: then only what came since counts.
     if ((wear.freshAtLegs ?? []).length === 0) expect(learned?.after.mean).toBeCloseTo((lifeKm * (3 + inAll)) / 4, 6)
     else expect(learned?.after.mean).toBeLessThan((lifeKm * (3 + inAll)) / 4)
+    // What was fitted where it failed begins a life, and takes nothing from the one that ended.
+    const fitted = { ...worn, tries: tries([{ fix: 'change-pads' }]) } as LogEntry
+    expect(learnLives([ridden([fitted])], catalogue)).toEqual([learned])
     // Whoever renews them first says nothing of how long they would have lasted.
     const renewed = entry({ id: 'new', roadKm: end - 1, kind: 'renewed', bikeId: 'mule', hazard: 'pads-worn' })
     expect(learnLives([ridden([renewed])], catalogue)).toEqual([])
+  })
+
+  it('a life is told in the km of the catalogue, whatever the plan of that ride believed', () => {
+    const dry = (planning: Record<string, number>) => {
+      const trip = { ...demo, dials: { ...demo.dials, planning } }
+      const road = defined(riddenTrip({ ...trip, log: [off, begun] }, catalogue))
+      const note = defined(road.laid.notes.find(({ hazard, bike }) => hazard === 'chain-dry' && bike === 'mule'))
+      const lube = { kind: 'failed', hazard: 'chain-dry', bikeId: 'mule', wheel: note.wheel, ending: 'ridden on' }
+      const log = [off, entry({ id: 'oiled', roadKm: 50, kind: 'renewed', bikeId: 'mule', hazard: 'chain-dry' })]
+      const failedAt = entry({ id: 'dry', at: '2026-06-15T15:40', roadKm: 150, ...lube })
+      return learnLives([defined(riddenTrip({ ...trip, log: [...log, failedAt] }, catalogue))], catalogue)
+    }
+    const [plain] = dry({})
+    const [doubled] = dry({ 'hazards.chain-dry.lifeKm': 440 })
+    expect(plain?.ended).toBe(1)
+    expect(doubled?.after.mean).toBeCloseTo(defined(plain).after.mean, 6)
   })
 
   it('things are used, missed or never touched', () => {
@@ -270,7 +289,9 @@ describe('hands, fixes and lives', () => {
     const left = entry({ ...failed([]), id: 'left', hazard: 'hanger-sheared', ending: 'walked' })
     const got = entry({ id: 'got', kind: 'got', how: 'bought', item: nth(catalogue.items, 3).id, name: 'From a shop' })
     const more = entry({ id: 'more', kind: 'got', how: 'bought', thing: tool, name: 'More of it' })
-    const { used, neverTouched, missed } = kitInUse(ridden([took, left, got, more]), catalogue)
+    // What was lost was of no use.
+    const lost = entry({ id: 'lost', kind: 'gone', why: 'lost', spent: [{ thing: nth(demo.bench, 1).id, amount: 1 }] })
+    const { used, neverTouched, missed } = kitInUse(ridden([took, left, got, more, lost]), catalogue)
     expect(used).toMatchObject([{ thing: tool, times: 1, hazards: ['puncture'] }])
     expect(neverTouched).toHaveLength(demo.bench.length - 1)
     expect(missed).toEqual([
@@ -336,6 +357,11 @@ describe('hands, fixes and lives', () => {
     // What was lost is wanted again, and is not there; what stayed along is.
     expect(trip.bench.find(({ id }) => id === first.id)).toMatchObject({ count: first.count, owned: 0 })
     expect(trip.bench.find(({ id }) => id === second.id)).toMatchObject({ count: second.count, owned: second.count })
+    // What stayed at home lies there as it did, though nobody set off with it.
+    const third = nth(demo.bench, 2)
+    const without = entry({ ...off, carried: carried.filter(({ thing }) => thing !== third.id) })
+    const home = nextTrip({ ...demo, log: [without] }, catalogue, {}, 'North').trip
+    expect(home.bench.find(({ id }) => id === third.id)).toMatchObject({ count: third.count, owned: third.owned })
     expect(trip.bench.find(({ name }) => name === 'From a shop')).toMatchObject({ count: 2, owned: 2, from: item.id })
     expect(since).toEqual([
       { name: first.name, before: first.count, after: 0 },
@@ -389,6 +415,12 @@ describe('hands, fixes and lives', () => {
       along: [true, true],
       times: 2,
       costByUse: price === undefined ? null : price / 2,
+      isAskedForAgain: false,
+    })
+    // What was got that had never been along before was not left at home.
+    const fresh = entry({ id: 'new', at: '2026-06-01T19:00', kind: 'got', how: 'given', name: 'A strap' })
+    const third = ride('after', '2026-06-01', [first], [fresh])
+    expect(kitHistory([before, third], catalogue).things.find(({ name }) => name === 'A strap')).toMatchObject({
       isAskedForAgain: false,
     })
     expect(things.find(({ name }) => name === second.name)).toMatchObject({

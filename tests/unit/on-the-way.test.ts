@@ -86,6 +86,22 @@ describe('what is ahead, on a level road with a shop at km 40', () => {
     ])
   })
 
+  it('and of two places the doubtful one is told of only where it comes first', () => {
+    const at = (id: string, roadKm: number, chance: number) => ({
+      ...shopAt({ 'tube-622': chance }),
+      id,
+      name: id,
+      roadKm,
+    })
+    const next = (stops: Trip['stops']) =>
+      nth(roadAhead(onwardAt(20, [], { ...base, stops }), survey, reference).classes, 0)
+    expect(next([at('first', 30, 0.4), at('then', 40, 0.9)])).toMatchObject({
+      perhaps: { stop: 'first' },
+      place: { stop: 'then' },
+    })
+    expect(next([at('first', 40, 0.9), at('then', 50, 0.4)])).toMatchObject({ perhaps: null, place: { stop: 'first' } })
+  })
+
   it('without a tube, ten km before the end, costs what walking to the end does', () => {
     // One in 1000 km; a way of d km costs 2 d pushes while it is shorter than three hours (model § 2): 10 pushes in the mean.
     const { promiseH } = promiseAhead(onwardAt(90, [used(2)]))
@@ -149,6 +165,21 @@ describe('what is bought on the way', () => {
     expect(restock(ride, { ...reference, items: [tube] }, carried, onwardOf(ride, reference, ['r']))).toEqual([])
   })
 
+  it('of a class of which two things went and one was bought again, one is lacking', () => {
+    const two = { ...base, bench: [...base.bench, { ...defined(base.bench[1]), id: 'other', name: 'other', count: 1 }] }
+    const both = [...carried, { rider: 'r', thing: 'other', count: 1, bag: '' }]
+    const log = [
+      used(1),
+      entry({ id: 'u', kind: 'gone', why: 'used', spent: [{ thing: 'other', stock: 'tube-622', amount: 1 }] }),
+      entry({ id: 'b', at: '2026-06-14T13:00', kind: 'got', how: 'bought', thing: 'tube', name: 'tube' }),
+    ]
+    const trip = { ...two, log }
+    const kit = whatIsLeft(trip, both, reference)
+    const ride = { trip, survey, laid: writeLedger(trip, survey, reference), kit, position: { roadKm: 20, at } }
+    const found = restock(ride, reference, both, onwardOf(ride, reference, ['r']))
+    expect(found.flatMap(({ purchases }) => purchases.map(({ amount }) => amount))).toEqual([1])
+  })
+
   it('and what was planned to be bought there, until it was', () => {
     const planned = {
       ...base,
@@ -177,6 +208,31 @@ it('what would mend a failure is what the catalogue has for it and nobody carrie
   expect(wouldMend([])).toEqual([])
 })
 
+it('what would mend it better than what is there is told by how much better', () => {
+  const demo = demoTrip()
+  const road = surveyRoad(demo.road.points)
+  const riders = demo.crew.map(({ id }) => id)
+  const all = demo.bench.map(({ id, count }) => ({ rider: nth(riders, 0), thing: id, count, bag: '' }))
+  const kit = whatIsLeft(demo, all, catalogue)
+  const ride = {
+    trip: demo,
+    survey: road,
+    laid: writeLedger(demo, road, catalogue),
+    kit,
+    position: { roadKm: 212, at },
+  }
+  const failing = { hazard: 'chain-broken', bikeId: 'fox' }
+  const now = triage(atThePlace(ride, catalogue, riders), failing)
+  expect(now.ways.length).toBeGreaterThan(0)
+  const bestNow = Math.max(...now.ways.map(({ worthH }) => worthH))
+  const found = whatWouldMend(ride, catalogue, failing, riders, now)
+  expect(found.length).toBeGreaterThan(0)
+  for (const { way, sparesH, lacks } of found) {
+    expect(sparesH).toBeCloseTo(way.worthH - bestNow, 9)
+    expect(lacks.length).toBeGreaterThan(0)
+  }
+})
+
 describe('the evening', () => {
   const trip = demoTrip()
   const road = surveyRoad(trip.road.points)
@@ -203,6 +259,13 @@ describe('the evening', () => {
     expect(dueOf(after60).filter((id) => !worn(after60).some((task) => task.id === id))).not.toContain('lube')
     expect(dueOf(eveningAt(160, log, wet))).toContain('lube')
     expect(dueOf(eveningAt(260, log, dry))).toContain('lube')
+    // A part of which little is left is looked at whatever was done lately.
+    const wornAt = (renewed: readonly object[]) =>
+      worn(eveningAt(212, [entry({ ...done(everything, 205), renewed })], dry)).map(({ id, isDue }) => [id, isDue])
+    expect(wornAt([])).toContainEqual(['lube', true])
+    // A chain that was oiled is as new.
+    const oiled = trip.bikes.map(({ id }) => ({ bikeId: id, hazard: 'chain-dry' }))
+    expect(wornAt(oiled).map(([id]) => id)).not.toContain('lube')
     // Tyres are looked at every evening, and once in it.
     expect(dueOf(after60)).toContain('tyres')
     expect(dueOf(eveningAt(160, [done(everything, 160, '2026-06-14T19:00')], dry))).toEqual([])

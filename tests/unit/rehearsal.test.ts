@@ -148,6 +148,15 @@ describe('a play, on a level road with a shop at km 40', () => {
     expect(again.ways.map(({ fix }) => fix)).toEqual(['swap'])
   })
 
+  it('a second try is another draw: it holds as often as the first', () => {
+    const again = Array.from({ length: 4000 }, (_, key) => decide(sceneOnce(key), 'swap', reference))
+      .filter(({ tries }) => nth(tries, 0).outcome === 'did not hold')
+      .map((scene) => nth(decide(scene, 'swap', reference).tries, 1).outcome)
+    expect(again.length).toBeGreaterThan(600)
+    const held = again.filter((outcome) => outcome === 'held').length / again.length
+    expect(Math.abs(held - 0.8)).toBeLessThan(4 * Math.sqrt((0.8 * 0.2) / again.length))
+  })
+
   it('scores are told by what would have been best, the dearest first', () => {
     const scene = sceneAt(played(2), [], flatAt(70), reference)
     const right = decide(scene, 'swap', reference)

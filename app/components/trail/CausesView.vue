@@ -13,14 +13,17 @@ const { bikeId, symptom, place, isStranger, seeFailing, see } = useTrailSight()
 
 const found = computed(() => props.here.bikes.find(({ id }) => id === bikeId.value)?.symptoms ?? [])
 /** Of one thing that is noticed; or of everything at one place, each failure once. */
-const groups = computed(() =>
-  symptoms
+const groups = computed(() => {
+  const told = new Set<string>()
+  return symptoms
     .filter(({ id, places }) => (symptom.value ? id === symptom.value : places.some((each) => each === place.value)))
     .flatMap((each) => {
-      const causes = found.value.find((known) => known.symptom === each.id)?.causes ?? []
+      const all = found.value.find((known) => known.symptom === each.id)?.causes ?? []
+      const causes = all.filter(({ failure }) => !told.has(failure.event))
+      for (const { failure } of causes) told.add(failure.event)
       return causes.length > 0 ? [{ ...each, causes }] : []
-    }),
-)
+    })
+})
 const title = computed(() => (symptom.value ? (groups.value[0]?.name ?? '') : 'What is it?'))
 const likely = (share: number) => (share >= 0.01 ? `${Math.round(100 * share)} %` : 'seldom')
 </script>

@@ -43,7 +43,12 @@ const done = ref<string[]>([])
 const toggle = (id: string) =>
   (done.value = done.value.includes(id) ? done.value.filter((other) => other !== id) : [...done.value, id])
 function write() {
-  put({ kind: 'evening', did: done.value })
+  const renewed = props.here.bikes.flatMap(({ id: bikeId }) =>
+    tasks.value.flatMap(({ id, renews }) =>
+      done.value.includes(id) ? renews.map((hazard) => ({ bikeId, hazard })) : [],
+    ),
+  )
+  put({ kind: 'evening', did: done.value, renewed })
   done.value = []
   void see('here')
 }

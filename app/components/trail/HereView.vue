@@ -8,6 +8,7 @@ import {
   hoursInWords,
   momentInWords,
   serviceInPassing,
+  wayOutInWords,
 } from '#wording'
 import { NuxtLink } from '#components'
 import { computed, ref } from 'vue'
@@ -51,11 +52,7 @@ const lightWords = computed(() => {
   if (left === undefined) return ''
   return left <= 0 ? 'no light left today' : `${hoursInWords(left)} of light left`
 })
-const nearest = computed(() => {
-  const { nearest: help } = ahead.value.report
-  const where = help.km >= props.here.roadKm ? 'ahead' : 'back'
-  return `${hoursInWords(help.walkH)} on foot to ${help.place}, ${where}`
-})
+const nearest = computed(() => wayOutInWords(ahead.value.report.nearest))
 const haveWords = (classId: string, have: number) =>
   have > 0 ? `${amountOfClassInWords(have, classId, catalogue.families)} with you` : 'none with you'
 const others = computed(() =>
@@ -112,7 +109,9 @@ const servicesWords = (services: Here['ahead']['stops'][number]['services']) =>
               )
             "
           >
-            <span class="text-madder">Open:</span> {{ entryInWords(entry, store.openTrip, catalogue) }}
+            <span class="min-w-0"
+              ><span class="text-madder">Open:</span> {{ entryInWords(entry, store.openTrip, catalogue) }}</span
+            >
           </button>
         </li>
       </ul>

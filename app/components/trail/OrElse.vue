@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
-import { hoursInWords, momentInWords } from '#wording'
+import { hoursInWords, momentInWords, wayOutInWords } from '#wording'
 import { computed } from 'vue'
 import { useView } from '../../stores/view'
 import type { Answer, Here } from '../../workers/trail-guide'
@@ -19,9 +19,7 @@ const offKm = (roadKm: number) => km(Math.abs(roadKm - props.here.roadKm))
     <h2 id="or-else-title" class="text-base">Or else</h2>
     <ul class="space-y-1">
       <li>
-        On foot: <strong>{{ hoursInWords(report.nearest.walkH) }}</strong> to {{ report.nearest.place }},
-        {{ report.nearest.way === 'ahead' ? 'ahead' : 'back'
-        }}<template v-if="report.nearest.waitH > 0"
+        Help: <strong>{{ wayOutInWords(report.nearest) }}</strong><template v-if="report.nearest.waitH > 0"
           >, and {{ hoursInWords(report.nearest.waitH) }} until it opens</template
         >.
       </li>

@@ -35,6 +35,7 @@ import { useTripSessions } from '../../stores/trip-sessions'
 import { useKitStore } from '../../stores/kit'
 import { useSelection } from '../../stores/selection'
 import { useSupposition } from '../../stores/supposition'
+import { useTrail } from '../../stores/trail'
 import { useTripStore } from '../../stores/trip'
 
 definePageMeta({
@@ -81,6 +82,7 @@ selection.clear()
 void load()
 /** On the road there is no room for the frame of the plan, and nothing is weighed. */
 const isOnTrail = computed(() => route.path.endsWith('/trail'))
+if (isOnTrail.value) useTrail().prepare()
 watch(
   () => isOpen.value && !isOnTrail.value && store.trip,
   (trip) => trip && void kit.analyse(trip),
