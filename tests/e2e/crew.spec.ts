@@ -147,6 +147,6 @@ test.describe('on the phone, by touch', () => {
     await expectNoAxeViolations(page)
     await expect
       .poll(async () => (await onServer(page.request, tripId(page))).crew[0]?.practice)
-      .toEqual([{ technique: 'join-chain', level: 2, on: null }])
+      .toEqual([{ technique: 'join-chain', level: 2, on: null, by: null, state: 'open' }])
   })
 })

@@ -234,6 +234,9 @@ describe('hands, fixes and lives', () => {
     expect(learned).toMatchObject({ fix: fix.id, done: 2, held: 1, timed: 2, minutesBefore: fix.minutes })
     expect(learned?.minutesAfter).toBeCloseTo((3 * fix.minutes + 70) / 5, 9)
     expect(learned?.after.mean).toBeCloseTo((5 * Math.min(0.995, fix.holds) + 1) / 7, 9)
+    // What the hands could not do says nothing of how it would have held, whatever a table claims.
+    const claimed = ridden([failed([{}, { could: false, held: false }])])
+    expect(learnFixes([claimed], catalogue)[0]).toMatchObject({ done: 1, held: 1 })
   })
 
   it('a part that failed lived as long as the road was on it since it was new', () => {

@@ -165,19 +165,20 @@ describe('what is bought on the way', () => {
     expect(restock(ride, { ...reference, items: [tube] }, carried, onwardOf(ride, reference, ['r']))).toEqual([])
   })
 
-  it('of a class of which two things went and one was bought again, one is lacking', () => {
+  it('of a class of which two things went and a piece was bought again, so much less is lacking', () => {
     const two = { ...base, bench: [...base.bench, { ...defined(base.bench[1]), id: 'other', name: 'other', count: 1 }] }
     const both = [...carried, { rider: 'r', thing: 'other', count: 1, bag: '' }]
     const log = [
-      used(1),
+      used(2),
       entry({ id: 'u', kind: 'gone', why: 'used', spent: [{ thing: 'other', stock: 'tube-622', amount: 1 }] }),
-      entry({ id: 'b', at: '2026-06-14T13:00', kind: 'got', how: 'bought', thing: 'tube', name: 'tube' }),
+      entry({ id: 'b', at: '2026-06-14T13:00', kind: 'got', how: 'bought', item: 'shop-tube', name: 'Tube' }),
     ]
     const trip = { ...two, log }
-    const kit = whatIsLeft(trip, both, reference)
-    const ride = { trip, survey, laid: writeLedger(trip, survey, reference), kit, position: { roadKm: 20, at } }
-    const found = restock(ride, reference, both, onwardOf(ride, reference, ['r']))
-    expect(found.flatMap(({ purchases }) => purchases.map(({ amount }) => amount))).toEqual([1])
+    const shelf = { ...reference, items: [catalogueItemSchema.parse(shopTube)] }
+    const kit = whatIsLeft(trip, both, shelf)
+    const ride = { trip, survey, laid: writeLedger(trip, survey, shelf), kit, position: { roadKm: 20, at } }
+    const found = restock(ride, shelf, both, onwardOf(ride, shelf, ['r']))
+    expect(found.flatMap(({ purchases }) => purchases.map(({ amount }) => amount))).toEqual([2])
   })
 
   it('and what was planned to be bought there, until it was', () => {
@@ -266,6 +267,9 @@ describe('the evening', () => {
     // A chain that was oiled is as new.
     const oiled = trip.bikes.map(({ id }) => ({ bikeId: id, hazard: 'chain-dry' }))
     expect(wornAt(oiled).map(([id]) => id)).not.toContain('lube')
+    // Not so where only another's was.
+    expect(wornAt(oiled.slice(1))).toContainEqual(['lube', true])
+    expect(wornAt(oiled.slice(0, 1))).toContainEqual(['lube', true])
     // Tyres are looked at every evening, and once in it.
     expect(dueOf(after60)).toContain('tyres')
     expect(dueOf(eveningAt(160, [done(everything, 160, '2026-06-14T19:00')], dry))).toEqual([])
