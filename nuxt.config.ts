@@ -1,7 +1,9 @@
+import { randomUUID } from 'node:crypto'
 import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { build } from 'esbuild'
 import { defineNuxtConfig } from 'nuxt/config'
+import { catalogueAsData } from './scripts/catalogue-as-data'
 
 interface Emitting {
   emitFile(file: { type: 'asset'; fileName: string; source: Uint8Array }): string
@@ -23,6 +25,14 @@ const threadFile = {
     for (const { contents } of outputFiles) this.emitFile({ type: 'asset', fileName: 'thread.mjs', source: contents })
   },
 }
+
+/** A slow telephone spends as long on a small file as on a middling one. */
+const fewerFiles = {
+  name: 'fewer-files',
+  outputOptions: <T extends object>(options: T): T => ({ ...options, experimentalMinChunkSize: 30_000 }),
+}
+
+const buildId = randomUUID()
 
 /** The page as it is kept on a device; by an address of its own, so that whoever has a network gets the server's. */
 const pageOnDevice = '/?on-device'
@@ -53,9 +63,16 @@ export default defineNuxtConfig({
     },
   },
   vite: {
-    plugins: [tailwindcss()],
-    worker: { format: 'es' },
+    define: { 'import.meta.env.BUILD_ID': JSON.stringify(buildId) },
+    plugins: [tailwindcss(), catalogueAsData(), fewerFiles],
+    worker: { format: 'es', plugins: () => [catalogueAsData()] },
     optimizeDeps: { exclude: ['highs'] },
+  },
+  hooks: {
+    // Which pages may come next is nothing to fetch ahead: the service worker has them all.
+    'build:manifest': (manifest) => {
+      for (const file of Object.values(manifest)) file.dynamicImports = []
+    },
   },
   // Nuxt's development server asks for an entry of the server's side, which an app without one lacks.
   $development: { vite: { build: { rollupOptions: { input: { server: 'app/app.vue' } } } } },

@@ -440,12 +440,5 @@ const starts: Record<BikeKind, Start> = {
   },
 }
 
-export const bikeStarts = bikeKinds.map((id) => ({ id, name: starts[id].name }))
-
 /** A bike of each kind. */
-export const bikes: Bike[] = bikeStarts.map(({ id }) => bikeFrom(id, id))
-
-/** A bike of a kind, with an id of its own. */
-export function bikeFrom(kind: BikeKind, id: string): Bike {
-  return bikeSchema.parse({ ...starts[kind], kind, id })
-}
+export const bikes: Bike[] = bikeKinds.map((kind) => bikeSchema.parse({ ...starts[kind], kind, id: kind }))

@@ -38,7 +38,7 @@ export const catalogue: Reference = {
   bikes,
 }
 
-export { bikeFrom, bikeStarts } from './bikes'
+export { bikeFrom, bikeStarts } from './bike-from'
 export { bagSets } from './containers'
 export { placeWords } from './place-words'
 export { evenings } from './evenings'

@@ -14,6 +14,7 @@ const sources = [
   'wording',
   'paper',
   'nuxt.config.ts',
+  'scripts/catalogue-as-data.ts',
   'package.json',
   'package-lock.json',
 ]

@@ -1,4 +1,3 @@
-import { bikeFrom } from '#catalogue'
 import { navigateTo } from '#imports'
 import { assumedKind, type BikeKind } from '#core/bike'
 import type { Skill } from '#core/crew'
@@ -47,6 +46,7 @@ export function useNewTrip() {
     if (typeof riders === 'string') {
       return tripSchema.parse({ ...begun, ...takenAlong(await useTrips().read(riders), planning) })
     }
+    const { bikeFrom } = await import('#catalogue')
     return tripSchema.parse({
       ...begun,
       dials: { planning },

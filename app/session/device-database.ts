@@ -32,6 +32,8 @@ export interface PartRow {
   readonly part: PartName
   /** Packed (`packed-rows`). */
   readonly value: unknown
+  /** The build of the app that kept it; another may have more to say of a part than this one. */
+  readonly build?: string
 }
 
 interface StepRow {
@@ -57,7 +59,7 @@ export interface OwnTripRow {
   readonly format: string
 }
 
-export type OwnPartRow = Omit<PartRow, 'person'>
+export type OwnPartRow = Omit<PartRow, 'person' | 'build'>
 
 /** A thing of somebody's shed as this device has it. */
 export interface ShedRow {

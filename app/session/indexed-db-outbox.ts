@@ -1,20 +1,10 @@
-import { catalogue } from '#catalogue'
 import type { Access } from '#core/access'
-import {
-  migrate,
-  partNames,
-  partSchemas,
-  sameRevision,
-  tripFormat,
-  tripSchema,
-  type PartName,
-  type Revisions,
-  type Trip,
-} from '#core/trip'
+import { partNames, partSchemas, sameRevision, tripFormat, type PartName, type Revisions, type Trip } from '#core/trip'
 import type { IDBPDatabase } from 'idb'
 import { nameWithSteps } from './outbox'
 import type { KeptLine, KeptTrip, Known, Outbox, Parts, PlacedStep, Sending, Step, Waiting } from './outbox'
 import type { Change } from './changes'
+import { readKept } from './kept-document'
 import { packed, unpacked } from './packed-rows'
 import { onDisk, openDeviceDatabase, type DeviceDatabase, type PartRow, type TripRow } from './device-database'
 
@@ -29,11 +19,17 @@ export class IndexedDbOutbox implements Outbox {
   private constructor(
     private readonly db: IDBPDatabase<DeviceDatabase>,
     private readonly person: string,
+    private readonly build: string | undefined,
   ) {}
 
-  static async open(person: string, name?: string): Promise<IndexedDbOutbox> {
+  /** @param build which build of the app this is; undefined where nobody has built it */
+  static async open(
+    person: string,
+    name?: string,
+    build: string | undefined = import.meta.env.BUILD_ID,
+  ): Promise<IndexedDbOutbox> {
     const db = await openDeviceDatabase(name)
-    return new IndexedDbOutbox(db, person)
+    return new IndexedDbOutbox(db, person, build)
   }
 
   async read(trip: string, known?: Known): Promise<KeptTrip | undefined> {
@@ -49,7 +45,7 @@ export class IndexedDbOutbox implements Outbox {
     const mine = new Map(known?.steps.map(({ id, changes }) => [id, changes]))
     return {
       revisions: row.revisions,
-      parts: Object.fromEntries(asked.map((part, i) => [part, ofThisShape(part, unpacked(values[i]?.value))])),
+      parts: Object.fromEntries(asked.map((part, i) => [part, this.partOf(values[i], part)])),
       steps: steps.map(({ id, changes, place }): PlacedStep => ({
         id,
         changes: mine.get(id) ?? (unpacked(changes) as Change[]),
@@ -222,7 +218,7 @@ export class IndexedDbOutbox implements Outbox {
       format: row.format,
       ...Object.fromEntries(parts.map(({ part, value }) => [part, unpacked(value)])),
     }
-    const next = tripSchema.parse(migrate(document, catalogue))
+    const next = await readKept(document)
     const tx = this.db.transaction(everything, 'readwrite', onDisk)
     await Promise.all([
       tx.objectStore('trips').put({ ...row, format: tripFormat }),
@@ -237,10 +233,16 @@ export class IndexedDbOutbox implements Outbox {
   }
 
   private putParts(rows: { put(row: PartRow): Promise<unknown> }, trip: string, parts: Parts): Promise<unknown>[] {
-    const { person } = this
+    const { person, build } = this
     return partNames
       .filter((part) => part in parts)
-      .map((part) => rows.put({ person, trip, part, value: packed(parts[part]) }))
+      .map((part) => rows.put({ person, trip, part, value: packed(parts[part]), build }))
+  }
+
+  /** What this very build has kept it has checked before: to check it again would take a telephone as long as all the rest. */
+  private partOf(row: PartRow | undefined, part: PartName): unknown {
+    const value = unpacked(row?.value)
+    return row?.build !== undefined && row.build === this.build ? value : ofThisShape(part, value)
   }
 
   private rowOf(trip: string, { id, changes }: Step) {

@@ -1,10 +1,10 @@
-import { catalogue } from '#catalogue'
 import { soleAccess } from '#core/access'
 import { kmAlong } from '#core/road'
-import { migrate, partNames, sameRevision, tripFormat, tripSchema, type Revisions, type Trip } from '#core/trip'
+import { partNames, sameRevision, tripFormat, type Revisions, type Trip } from '#core/trip'
 import type { IDBPDatabase } from 'idb'
 import { onDisk, openDeviceDatabase, type DeviceDatabase, type OwnTripRow } from './device-database'
 import type { Parts } from './outbox'
+import { readKept } from './kept-document'
 import { packed, unpacked } from './packed-rows'
 import type { Known, Loaded, PartChange, Saved, TripServer, Unreached } from './trip-server'
 
@@ -75,7 +75,7 @@ export class OwnTrips implements TripServer {
         format: row.format,
         ...Object.fromEntries(parts.map(({ part, value }) => [part, unpacked(value)])),
       }
-      const read = tripSchema.parse(migrate(document, catalogue))
+      const read = await readKept(document)
       return { kind: 'loaded', trip: read, revisions: row.revisions, access: soleAccess }
     })
   }

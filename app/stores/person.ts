@@ -20,8 +20,11 @@ export const usePerson = createGlobalState(() => {
     serializer: { read: (text) => JSON.parse(text) as Person | null, write: (value) => JSON.stringify(value) },
   })
 
-  /** Asks the server who this is, and the device where it does not answer. */
-  async function ask(): Promise<void> {
+  let asking: Promise<void> | undefined
+  /** Asks the server who this is, and the device where it does not answer; once for all who want to know it meanwhile. */
+  const ask = (): Promise<void> => (asking ??= askNow().finally(() => (asking = undefined)))
+
+  async function askNow(): Promise<void> {
     try {
       // Whose device it is may read on without an answer: where the signal is poor, none may come for minutes.
       const signal = person.value ? AbortSignal.timeout(patienceMs) : undefined

@@ -5,11 +5,11 @@ import type { Trip } from '#core/trip'
 import { StorageSerializers, useDocumentVisibility, useIntervalFn, useLocalStorage, watchDebounced } from '@vueuse/core'
 import { transfer, wrap, type Remote } from 'comlink'
 import { defineStore } from 'pinia'
-import { computed, onScopeDispose, ref, shallowRef } from 'vue'
+import { computed, nextTick, onScopeDispose, ref, shallowRef, watch } from 'vue'
 import { awayKeptAs } from '../session/kept-choices'
 import { wallClockNow } from '../timing/wall-clock-now'
-import { packLine, type LineId, type PackedLine } from '../workers/packed-line'
-import type { Answer, Here, TrailGuideService, Whereabouts } from '../workers/trail-guide'
+import { packLine, type LineId } from '../workers/packed-line'
+import type { Answer, Here, Place, TrailGuideService, Whereabouts } from '../workers/trail-guide'
 import type { TripWithoutLine } from '../workers/wayfinder'
 import { useTripStore } from './trip'
 
@@ -26,6 +26,8 @@ interface SaidPlace {
 interface Guide {
   readonly worker: Worker
   readonly service: Remote<TrailGuideService>
+  /** The line of a road that it was given last. */
+  line?: LineId
 }
 
 /** The light, and what is open, is another after so long. */
@@ -34,6 +36,7 @@ const anewEveryMs = 10 * 60_000
 /** What to do on the road: where riders are, what they have left, and what that makes possible. */
 export const useTrail = defineStore('trail', () => {
   const store = useTripStore()
+  const place = shallowRef<Place>()
   const here = shallowRef<Here>()
   const outlook = shallowRef<Outlook>()
   const failure = ref('')
@@ -78,6 +81,8 @@ export const useTrail = defineStore('trail', () => {
   const guides: Partial<Record<'quick' | 'slow', Guide>> = {}
   let watching = 0
   let asked = 0
+  /** What was looked at last. */
+  let looked: { readonly trip: Trip; readonly where: Whereabouts } | undefined
 
   function lineIdOf(points: readonly RoadPoint[]): LineId {
     const id = lines.get(points) ?? crypto.randomUUID()
@@ -94,28 +99,39 @@ export const useTrail = defineStore('trail', () => {
     return (guides[pace] = { worker, service: wrap<TrailGuideService>(worker) })
   }
 
-  /** The worker is started before there is anything to ask it: it has read itself by the time that the trip is there. */
-  const prepare = () => void guide('quick')
+  /**
+   * On the way to the Trail: the worker has read itself by the time that the trip is there, and is at work on it before any of
+   * it is drawn.
+   */
+  function prepare(): void {
+    guide('quick')
+    watch(
+      () => store.trip,
+      () => void look(),
+      { flush: 'sync', once: true },
+    )
+    onScopeDispose(() => {
+      if (watching === 0) leave()
+    })
+  }
 
-  /** All that is told of the place and hangs on the plan and the log. */
-  function askHere(pace: 'quick' | 'slow', trip: Trip, where: Whereabouts): Promise<Here> {
+  /** Takes the trip up at the place. */
+  async function arrive(pace: 'quick' | 'slow', trip: Trip, where: Whereabouts): Promise<Place> {
     const { points, ...road } = trip.road
     const given: TripWithoutLine = { ...trip, road }
     const lineId = lineIdOf(points)
-    const { service } = guide(pace)
-    const take = (packed: PackedLine | undefined) => service.hereOf(given, lineId, packed, where)
-    return take(undefined).then(async (found) => {
-      if (found) return found
-      const packed = packLine(points)
-      const taken = await take(transfer(packed, [packed.buffer]))
-      if (!taken) throw new Error('The line of the road was lost on its way.')
-      return taken
-    })
+    const asked = guide(pace)
+    const packed = asked.line === lineId ? undefined : packLine(points)
+    asked.line = lineId
+    const line = packed && transfer(packed, [packed.buffer])
+    const taken = await asked.service.arriveAt(given, lineId, line, where)
+    if (!taken) throw new Error('The line of the road was lost on its way.')
+    return taken
   }
 
   /** The place is looked at anew whenever plan, log or place are others, while somebody looks. */
   function watchPlace(): void {
-    if (watching++ === 0) here.value = outlook.value = undefined
+    watching++
     onScopeDispose(() => {
       watching--
       if (watching === 0) leave()
@@ -132,16 +148,29 @@ export const useTrail = defineStore('trail', () => {
   async function look(): Promise<void> {
     const { trip } = store
     if (!trip || trip.road.points.length === 0 || trip.crew.length === 0 || trip.bikes.length === 0) return
-    const mine = ++asked
     const where = whereabouts.value
+    const isThere = looked?.trip === trip && looked.where === where
+    // It may be at it already: since before anything was drawn.
+    if (isThere && isLooking.value) return
+    looked = { trip, where }
+    const mine = ++asked
     isLooking.value = true
     failure.value = ''
     try {
-      const found = await askHere('quick', trip, where)
+      const arrived = isThere && place.value ? place.value : await arrive('quick', trip, where)
+      if (mine !== asked) return
+      place.value = arrived
+      // Whoever looks at a failure asks for it once that is drawn, and is answered before all else.
+      await nextTick()
+      if (watching === 0) {
+        isLooking.value = false
+        return
+      }
+      const found = await guide('quick').service.lookAround()
       if (mine !== asked) return
       here.value = found
       isLooking.value = false
-      await askHere('slow', trip, where)
+      await arrive('slow', trip, where)
       if (mine !== asked) return
       const seen = await guide('slow').service.outlook()
       if (mine === asked) outlook.value = seen
@@ -160,13 +189,13 @@ export const useTrail = defineStore('trail', () => {
 
   /** What everybody sets off with as planned. */
   async function setOffWith(): Promise<CarriedPieces[]> {
-    await askHere('slow', store.openTrip, whereabouts.value)
+    await arrive('slow', store.openTrip, whereabouts.value)
     return guide('slow').service.setOffWith()
   }
 
   /** Draws a trip to be played at home, on the plan as it is. @returns how much breaks on it */
   async function rehearse(seed: number): Promise<number> {
-    await askHere('slow', store.openTrip, whereabouts.value)
+    await arrive('slow', store.openTrip, whereabouts.value)
     return guide('slow').service.rehearse(seed)
   }
   const nextScene = () => guide('slow').service.nextScene()
@@ -182,13 +211,15 @@ export const useTrail = defineStore('trail', () => {
       guides[pace] = undefined
     }
     lines = new WeakMap()
-    here.value = outlook.value = undefined
+    looked = undefined
+    place.value = here.value = outlook.value = undefined
     unwritten.value = written.value = undefined
     bikeId.value = ''
     isLooking.value = false
   }
 
   return {
+    place,
     here,
     outlook,
     failure,

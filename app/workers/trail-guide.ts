@@ -19,6 +19,7 @@ import {
   type Score,
 } from '#core/rehearsal'
 import { formatWallClock } from '#core/ride'
+import type { Reference } from '#core/reference'
 import { passesOnRoad, positionAt, surveyRoad, type RoadPoint, type Survey } from '#core/road'
 import {
   atThePlace,
@@ -32,6 +33,7 @@ import {
   restock,
   roadAhead,
   triageAmong,
+  wearOf,
   whatIsLeft,
   whatWouldMend,
   whereSettled,
@@ -54,7 +56,7 @@ import {
 } from '#core/trail'
 import type { Thing } from '#core/bench'
 import type { Trip } from '#core/trip'
-import { ledgerOfTrip, writeLedger, type EventNote, type LedgerOfTrip } from '#core/trip-ledger'
+import { ledgerOfTrip, type EventNote, type LedgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { unpackLine, type LineId, type PackedLine } from './packed-line'
 import type { TripWithoutLine } from './wayfinder'
@@ -76,16 +78,20 @@ export interface CausesOfSymptom {
   readonly causes: readonly { readonly failure: Failure; readonly share: number }[]
 }
 
-/** All that is told at once of a place. */
-export interface Here {
+/** A place on the road, who is there, and what they have: it is told at once. */
+export interface Place {
   readonly roadKm: number
   readonly lengthKm: number
   readonly position: { readonly lat: number; readonly lon: number }
   readonly at: string
   readonly present: readonly string[]
-  readonly ahead: RoadAhead
   readonly things: readonly Thing[]
   readonly left: readonly LeftPieces[]
+}
+
+/** The same with what is ahead of it, and what may fail there. */
+export interface Here extends Place {
+  readonly ahead: RoadAhead
   readonly evening: Evening
   /** For each bike that is there, what may have failed by what is noticed. */
   readonly bikes: readonly { readonly id: string; readonly symptoms: readonly CausesOfSymptom[] }[]
@@ -113,20 +119,30 @@ export interface ScenePlayed {
   readonly hours: number | null
 }
 
-/** A plan that was looked through: its road, its ledger, and what was planned to be carried. */
-interface Laid {
+/** A plan that was taken up: its road, what failing costs on it, and what was planned to be carried. */
+interface Plan {
   readonly key: string
   readonly trip: Trip
   readonly survey: Survey
-  readonly ledger: LedgerOfTrip
+  readonly costs: CostsOfFailing
+  wear?: LedgerOfTrip
   planned?: readonly CarriedPieces[]
+}
+
+/** A place of it that riders are at, and what was found there once somebody looked round. */
+interface There {
+  readonly key: string
+  readonly plan: Plan
+  readonly place: Omit<RideOnTheWay, 'laid'>
+  readonly present: readonly string[]
+  around?: { readonly ride: RideOnTheWay; readonly here: Onward }
 }
 
 /** Tells what to do on the road; it keeps the line of the road that it was given last, and what it worked out last. */
 export function createTrailGuide() {
   let line: { id: LineId; points: RoadPoint[]; survey: Survey } | undefined
-  let laid: Laid | undefined
-  let there: { key: string; ride: RideOnTheWay; present: readonly string[]; here: Onward } | undefined
+  let plan: Plan | undefined
+  let there: There | undefined
 
   /**
    * Takes a trip up at a place.
@@ -134,24 +150,35 @@ export function createTrailGuide() {
    * @param packed the line of the road, where it may not be at hand here
    * @returns nothing where the line was not at hand
    */
-  function hereOf(
+  function arriveAt(
     trip: TripWithoutLine,
     lineId: LineId,
     packed: PackedLine | undefined,
     where: Whereabouts,
-  ): Here | undefined {
-    const taken = takeUp(trip, lineId, packed, where)
-    if (!taken) return undefined
-    const { ride, present, here } = taken
+  ): Place | undefined {
+    const arrived = takeUp(trip, lineId, packed, where)
+    return arrived && placeTold(arrived)
+  }
+
+  function placeTold({ place: { trip, survey, position, kit }, present }: There): Place {
     return {
-      roadKm: ride.position.roadKm,
-      lengthKm: ride.survey.lengthKm,
-      position: positionAt(ride.trip.road.points, ride.survey, ride.position.roadKm),
-      at: ride.position.at,
+      roadKm: position.roadKm,
+      lengthKm: survey.lengthKm,
+      position: positionAt(trip.road.points, survey, position.roadKm),
+      at: position.at,
       present,
+      things: kit.things,
+      left: kit.left,
+    }
+  }
+
+  /** What is ahead of the place that was taken up last, and what may fail there. */
+  function lookAround(): Here {
+    const arrived = defined(there, 'a place that was taken up')
+    const { ride, here } = around(arrived)
+    return {
+      ...placeTold(arrived),
       ahead: roadAhead(here, ride.survey, catalogue),
-      things: ride.kit.things,
-      left: ride.kit.left,
       evening: eveningOf(here, evenings, ride.kit, ride.position),
       bikes: here.trip.bikes.map(({ id }) => ({
         id,
@@ -163,84 +190,110 @@ export function createTrailGuide() {
     }
   }
 
-  function takeUp(trip: TripWithoutLine, lineId: LineId, packed: PackedLine | undefined, where: Whereabouts) {
+  function around(arrived: There) {
+    const { plan } = arrived
+    plan.wear ??= wearOf(plan.trip, plan.survey, catalogue, plan.costs)
+    return (arrived.around ??= lookAt(arrived, catalogue, plan.wear))
+  }
+
+  /** @param known the catalogue, or the part of it that is asked about: the less, the sooner it is looked at */
+  function lookAt({ place, present }: There, known: Reference, wear: LedgerOfTrip) {
+    const ride = { ...place, laid: wear }
+    return { ride, here: atThePlace(ride, known, present) }
+  }
+
+  function takeUp(
+    trip: TripWithoutLine,
+    lineId: LineId,
+    packed: PackedLine | undefined,
+    where: Whereabouts,
+  ): There | undefined {
     if (packed) {
       const points = unpackLine(packed)
       line = { id: lineId, points, survey: surveyRoad(points) }
     }
     if (line?.id !== lineId) return undefined
-    const { log, ...plan } = trip
-    const key = `${lineId} ${JSON.stringify(plan)}`
-    if (laid?.key !== key) {
+    const { log, ...planned } = trip
+    const key = `${lineId} ${JSON.stringify(planned)}`
+    if (plan?.key !== key) {
       const whole = { ...trip, road: { ...trip.road, points: line.points } }
-      laid = { key, trip: whole, survey: line.survey, ledger: writeLedger(whole, line.survey, catalogue) }
+      const { survey } = line
+      plan = { key, trip: whole, survey, costs: new CostsOfFailing(whole, survey, catalogue) }
     }
-    const known = laid
+    const taken = plan
     const onWay = `${key} ${JSON.stringify([log, where])}`
     if (there?.key !== onWay) {
-      const ride = rideOf(known, log, where)
-      const present = presentAt(ride, where.away)
-      there = { key: onWay, ride, present, here: atThePlace(ride, catalogue, present) }
+      const place = placeOn(taken, log, where)
+      there = { key: onWay, plan: taken, place, present: presentAt(place, where.away) }
     }
     return there
   }
 
-  function rideOf(known: Laid, log: Log, { roadKm, at }: Whereabouts): RideOnTheWay {
-    const { survey, ledger } = known
-    const trip = { ...known.trip, log }
+  function placeOn(plan: Plan, log: Log, { roadKm, at }: Whereabouts): There['place'] {
+    const { survey } = plan
     const km = Math.min(Math.max(0, roadKm), survey.lengthKm)
     return {
-      trip,
+      trip: { ...plan.trip, log },
       survey,
-      laid: ledger,
-      kit: kitOf(known, log),
-      position: { roadKm: km, at: at ?? passing(known, km) },
+      kit: kitOf(plan, log),
+      position: { roadKm: km, at: at ?? passing(plan, km) },
     }
   }
 
-  const kitOf = (known: Laid, log: Log): KitLeft =>
-    whatIsLeft({ bench: known.trip.bench, log }, plannedOf(known, log), catalogue)
+  const kitOf = (plan: Plan, log: Log): KitLeft =>
+    whatIsLeft({ bench: plan.trip.bench, log }, plannedOf(plan, log), catalogue)
 
   /** While nobody has set off it is the best kit, with whoever is first; who carries what is not shared out yet. */
-  function plannedOf(known: Laid, log: Log): readonly CarriedPieces[] {
+  function plannedOf(plan: Plan, log: Log): readonly CarriedPieces[] {
     if (log.some(({ kind }) => kind === 'set off')) return []
-    if (known.planned) return known.planned
-    const { ledger } = ledgerOfTrip(known.trip, known.survey, catalogue)
+    if (plan.planned) return plan.planned
+    const { ledger } = ledgerOfTrip(plan.trip, plan.survey, catalogue, plan.costs)
     const { counts } = bestKit(indexLedger(ledger))
-    known.planned = carriedByFirst(known.trip, counts)
-    return known.planned
+    plan.planned = carriedByFirst(plan.trip, counts)
+    return plan.planned
   }
 
   /** When one comes by as planned; on a ride without a day, on any. */
-  function passing({ trip, survey }: Laid, roadKm: number): string {
-    const { timetable } = new CostsOfFailing(trip, survey, catalogue)
+  function passing({ costs: { timetable } }: Plan, roadKm: number): string {
     return timetable ? formatWallClock(timetable.clockAt(roadKm)) : '2026-06-12T08:00'
   }
 
   /** What to do about a failure at the place that was taken up last. */
   function answerTo(failing: Failing, { away }: Whereabouts): Answer {
-    const { ride, here } = defined(there, 'a place that was taken up')
+    const arrived = defined(there, 'a place that was taken up')
+    const { ride, here } = arrived.around ?? lookOnlyFor(failing, arrived)
     const { now, waiting } = triageAmong(here, ride, catalogue, failing, away)
     return { now, waiting, settled: whereSettled(here, now.note) }
   }
 
+  /** Whoever asks before anybody has looked round hears of that one failure sooner. */
+  function lookOnlyFor({ hazard }: Failing, arrived: There) {
+    const { trip, survey, costs } = arrived.plan
+    const known = { ...catalogue, hazards: catalogue.hazards.filter(({ id }) => id === hazard) }
+    const only = lookAt(arrived, known, wearOf(trip, survey, known, costs))
+    return only.here.laid.notes.length > 0 ? only : around(arrived)
+  }
+
   /** What would mend it if one had it. */
   function wouldMend(failing: Failing, now: Triage): WouldMend[] {
-    const { ride, present } = defined(there, 'a place that was taken up')
+    const arrived = defined(there, 'a place that was taken up')
+    const { ride } = around(arrived)
+    const { present } = arrived
     return whatWouldMend(ride, catalogue, failing, present, now)
   }
 
   /** What the rest of the road is expected to cost, and what to buy on it. */
   function outlook(): { promise: PromiseAhead; restock: Restock[] } {
-    const { ride, present } = defined(there, 'a place that was taken up')
-    const onward = onwardOf(ride, catalogue, present)
-    const planned = plannedOf(defined(laid), ride.trip.log)
+    const arrived = defined(there, 'a place that was taken up')
+    const { ride } = around(arrived)
+    const onward = onwardOf(ride, catalogue, arrived.present)
+    const planned = plannedOf(defined(plan), ride.trip.log)
     return { promise: promiseAhead(onward), restock: restock(ride, catalogue, planned, onward) }
   }
 
   /** What each rider sets off with by the plan, shared out and packed: it takes a while. */
   function setOffWith(): CarriedPieces[] {
-    const { trip, survey } = defined(laid)
+    const { trip, survey } = defined(plan)
     const { split, packs } = packedKit(trip, survey, catalogue)
     return carriedAsPacked(trip, split, packs)
   }
@@ -249,10 +302,10 @@ export function createTrailGuide() {
 
   /** Draws a trip to be played with the kit as planned. @returns how much breaks on it that is worth a thought */
   function rehearse(seed: number): number {
-    const { trip, survey, ledger } = defined(laid)
-    const { costs, split, packs } = packedKit({ ...trip, log: [] }, survey, catalogue)
-    const played = { trip, survey, laid: ledger, carried: carriedAsPacked(trip, split, packs) }
-    const breakdowns = worthPlaying(played, drawBreakdowns(ledger, costs.timetable, seed), catalogue)
+    const { trip, survey, costs } = defined(plan)
+    const { laid: whole, split, packs } = packedKit({ ...trip, log: [] }, survey, catalogue)
+    const played = { trip, survey, laid: whole, carried: carriedAsPacked(trip, split, packs) }
+    const breakdowns = worthPlaying(played, drawBreakdowns(whole, costs.timetable, seed), catalogue)
     play = { played, breakdowns, scenes: [] }
     return breakdowns.length
   }
@@ -301,7 +354,19 @@ export function createTrailGuide() {
     return passes.find(({ roadKm }) => roadKm >= fromKm - 1) ?? passes.at(-1)
   }
 
-  return { hereOf, answerTo, wouldMend, outlook, setOffWith, placeOf, rehearse, nextScene, decideOn, playScores }
+  return {
+    arriveAt,
+    lookAround,
+    answerTo,
+    wouldMend,
+    outlook,
+    setOffWith,
+    placeOf,
+    rehearse,
+    nextScene,
+    decideOn,
+    playScores,
+  }
 }
 
 const failureTold = ({ event, hazard, bike, isStrange, wheel, fastener }: EventNote): Failure => ({

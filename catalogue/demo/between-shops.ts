@@ -2,7 +2,7 @@ import { thingFrom } from '#core/bench'
 import { levelRoad } from '#core/road'
 import { stopSchema } from '#core/supply'
 import { tripFormat, tripSchema, type Trip } from '#core/trip'
-import { bikeFrom } from '../bikes'
+import { bikeFrom } from '../bike-from'
 import { items } from '../items'
 
 /** What a first tin often holds. */

@@ -20,7 +20,7 @@ export interface RoadPosition {
 export interface RideOnTheWay {
   readonly trip: Trip
   readonly survey: Survey
-  /** The ledger of the whole plan, for what is worn by now. */
+  /** The ledger of the whole plan, or of what wears on it (`wearOf`), for what is worn by now. */
   readonly laid: LedgerOfTrip
   readonly kit: KitLeft
   readonly position: RoadPosition

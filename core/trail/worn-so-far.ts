@@ -1,11 +1,26 @@
+import type { CostsOfFailing } from '../availability'
 import type { LedgerEvent } from '../ledger'
 import type { Log } from '../log'
 import type { Reference } from '../reference'
-import type { EventNote, LedgerOfTrip } from '../trip-ledger'
+import type { Survey } from '../road'
+import type { Trip } from '../trip'
+import { writeLedger, type EventNote, type LedgerOfTrip } from '../trip-ledger'
 import { nth } from '../validation'
 
 /** What has outlived the life it was given still has some left: nobody knows how much. Planning value. */
 const leastLeft = 0.05
+
+/**
+ * The ledger of a plan with what wears on it alone, and without what mends it: all that it takes to know how worn bikes are
+ * somewhere, in a fraction of the time.
+ */
+export const wearOf = (trip: Trip, survey: Survey, reference: Reference, costs: CostsOfFailing): LedgerOfTrip =>
+  writeLedger(
+    trip,
+    survey,
+    { ...reference, hazards: reference.hazards.filter(({ kind }) => kind === 'wearing'), fixes: [] },
+    costs,
+  )
 
 /** What fails, where: enough of a note to know its event by. */
 type Where = Pick<EventNote, 'event' | 'hazard' | 'bike' | 'wheel'>

@@ -16,8 +16,17 @@ const where = { roadKm: 212, at: '2026-06-14T15:40', away: [] }
 describe('the guide on the trail', () => {
   it('asks for the line of the road once, and tells all of a place', { timeout: 60_000 }, () => {
     const guide = createTrailGuide()
-    expect(guide.hereOf(trip, 'line', undefined, where)).toBeUndefined()
-    const here = defined(guide.hereOf(trip, 'line', packLine(points), where))
+    expect(guide.arriveAt(trip, 'line', undefined, where)).toBeUndefined()
+    const place = defined(guide.arriveAt(trip, 'line', packLine(points), where))
+    // Whoever asks at once hears the same as whoever has looked round first.
+    const inHaste = ['chain-broken', 'pads-worn', 'puncture'].map((hazard) => {
+      const failing = { hazard, bikeId: 'mule' }
+      return { failing, answer: guide.answerTo(failing, where) }
+    })
+    expect(() => guide.answerTo({ hazard: 'motor-fault', bikeId: 'mule' }, where)).toThrow(/something that can fail/)
+    const here = guide.lookAround()
+    for (const { failing, answer } of inHaste) expect(guide.answerTo(failing, where)).toEqual(answer)
+    expect(here).toMatchObject(place)
     expect(here).toMatchObject({ roadKm: 212, at: where.at, present: demo.crew.map(({ id }) => id) })
     expect(here.left.every(({ bags }) => bags.join() === 'tin')).toBe(true)
     expect(here.bikes.map(({ id }) => id)).toEqual(demo.bikes.map(({ id }) => id))
@@ -34,7 +43,7 @@ describe('the guide on the trail', () => {
     const { promise, restock } = guide.outlook()
     expect(promise.promiseH).toBeGreaterThan(0)
     expect(restock).toEqual([])
-    expect(defined(guide.hereOf(trip, 'line', undefined, { ...where, roadKm: 9999 })).roadKm).toBeCloseTo(
+    expect(defined(guide.arriveAt(trip, 'line', undefined, { ...where, roadKm: 9999 })).roadKm).toBeCloseTo(
       here.lengthKm,
       6,
     )
@@ -42,7 +51,7 @@ describe('the guide on the trail', () => {
 
   it('before anybody sets off it goes by the plan: its kit, and when one comes by', { timeout: 60_000 }, () => {
     const guide = createTrailGuide()
-    const here = defined(guide.hereOf({ ...trip, log: [] }, 'line', packLine(points), { ...where, at: null }))
+    const here = defined(guide.arriveAt({ ...trip, log: [] }, 'line', packLine(points), { ...where, at: null }))
     expect(here.at.slice(0, 10)).toBe('2026-06-14')
     expect(here.left.length).toBeGreaterThan(3)
     expect(here.left.length).toBeLessThan(demo.bench.length)
@@ -55,10 +64,10 @@ describe('the guide on the trail', () => {
   it('whoever is elsewhere has nothing here; nobody at all would be no ride', { timeout: 60_000 }, () => {
     const guide = createTrailGuide()
     const away = [{ rider, hoursOff: 1 }]
-    const without = defined(guide.hereOf(trip, 'line', packLine(points), { ...where, away }))
+    const without = defined(guide.arriveAt(trip, 'line', packLine(points), { ...where, away }))
     expect(without.present).toEqual(demo.crew.slice(1).map(({ id }) => id))
     const nobody = demo.crew.map(({ id }) => ({ rider: id, hoursOff: 1 }))
-    expect(defined(guide.hereOf(trip, 'line', undefined, { ...where, away: nobody })).present).toHaveLength(
+    expect(defined(guide.arriveAt(trip, 'line', undefined, { ...where, away: nobody })).present).toHaveLength(
       demo.crew.length,
     )
   })
@@ -66,7 +75,7 @@ describe('the guide on the trail', () => {
   it('finds a place on the road, of two passes the one that is not behind', () => {
     const guide = createTrailGuide()
     expect(guide.placeOf(0, 0, 0)).toBeUndefined()
-    guide.hereOf(trip, 'line', packLine(points), where)
+    guide.arriveAt(trip, 'line', packLine(points), where)
     const [lat, lon] = nth(points, 40)
     const place = defined(guide.placeOf(lat, lon, 0))
     expect(place.offRoadM).toBeLessThan(5)
@@ -77,7 +86,7 @@ describe('the guide on the trail', () => {
 describe('a rehearsal', () => {
   it('goes from one breakdown to the next, and keeps nothing', { timeout: 120_000 }, () => {
     const guide = createTrailGuide()
-    guide.hereOf({ ...trip, log: [] }, 'line', packLine(points), { ...where, at: null })
+    guide.arriveAt({ ...trip, log: [] }, 'line', packLine(points), { ...where, at: null })
     const many = guide.rehearse(4)
     let played = 0
     for (let scene = guide.nextScene(); scene; scene = guide.nextScene()) {

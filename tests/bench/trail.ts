@@ -35,14 +35,18 @@ try {
   await device.setOffline(true)
 
   const starts: number[] = []
-  for (let run = 0; run < 5; run++) {
+  for (let run = 0; run < 9; run++) {
     const page = await device.newPage()
     const session = await device.newCDPSession(page)
     await session.send('Emulation.setCPUThrottlingRate', { rate: slower })
-    const began = performance.now()
-    await page.goto(`/trips/${id}/trail?see=mend&bike=mule&what=chain-broken`)
-    await page.locator('[data-first-way]').waitFor()
-    starts.push(performance.now() - began)
+    await page.goto(`/trips/${id}/trail?see=mend&bike=mule&what=chain-broken`, { waitUntil: 'commit' })
+    // In the page itself: from where it was asked for to the frame that shows the answer.
+    starts.push(
+      await page.evaluate(async () => {
+        while (!document.querySelector('[data-first-way]')) await new Promise(requestAnimationFrame)
+        return performance.now()
+      }),
+    )
     await page.close()
   }
   say('cold start without a network, to the first answer', ms(median(starts)), '≤ 2000 ms')

@@ -1,10 +1,11 @@
 import { catalogue, symptoms } from '#catalogue'
 import { demoTrip } from '#catalogue/demo'
+import { CostsOfFailing } from '#core/availability'
 import { logEntrySchema } from '#core/log'
 import { surveyRoad } from '#core/road'
 import { places } from '#core/hazard'
-import { causesOf, onwardOf, ridersAt, triage, atThePlace, triageAmong, waysLeft, whatIsLeft } from '#core/trail'
-import { ledgerOfTrip } from '#core/trip-ledger'
+import { atThePlace, causesOf, onwardOf, ridersAt, triage, triageAmong, waysLeft, wearOf, whatIsLeft } from '#core/trail'
+import { ledgerOfTrip, type LedgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 import { drawnOnward, hoursDrawn, firstByDefinition, triageOfAll } from '../drawn-states'
@@ -163,6 +164,21 @@ describe('what wears', () => {
     ]).laid
     expect(nth(ledger.events, 0).wear?.left).toBe(0.05)
   })
+})
+
+it('what wears is known from the ledger of what wears alone', () => {
+  const trip = demoTrip()
+  const road = surveyRoad(trip.road.points)
+  const costs = new CostsOfFailing(trip, road, catalogue)
+  const kit = whatIsLeft(trip, [], catalogue)
+  const wornBy = (laid: LedgerOfTrip) => {
+    const ride = { trip, survey: road, laid, kit, position: { roadKm: 210, at } }
+    return onwardOf(ride, catalogue, ridersAt(trip, road, 210)).laid.ledger.events.map(({ id, wear }) => [id, wear])
+  }
+  const whole = ledgerOfTrip(trip, road, catalogue, costs)
+  expect(wornBy(wearOf(trip, road, catalogue, costs))).toEqual(wornBy(whole))
+  const left = (laid: LedgerOfTrip) => laid.ledger.events.filter(({ wear }) => wear).length
+  expect(left(wearOf(trip, road, catalogue, costs))).toBe(left(whole))
 })
 
 describe('what it may be', () => {

@@ -30,7 +30,7 @@ watch(
       v-for="(stage, i) in stages"
       :key="stage.id"
       :to="`/trips/${route.params.id}/${stage.id}`"
-      class="group relative flex flex-1 flex-col justify-center px-0.5 py-2 max-md:items-center max-md:text-[0.82rem] md:px-4 max-md:min-h-12 md:flex-none md:py-2.5"
+      class="group relative flex flex-col justify-center py-2 max-md:min-h-12 max-md:min-w-12 max-md:shrink-0 max-md:grow max-md:items-center max-md:px-2 max-md:text-[0.82rem] max-md:whitespace-nowrap md:px-4 md:py-2.5"
       :class="here === stage.id ? 'bg-paper font-bold' : 'hover:bg-paper/60'"
       :aria-current="here === stage.id ? 'page' : undefined"
     >

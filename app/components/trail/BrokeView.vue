@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { symptoms } from '#catalogue'
 import { places } from '#core/hazard'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useTrailEdits } from '../../composables/useTrailEdits'
 import { useTrailSight } from '../../composables/useTrailSight'
 import { useTrail } from '../../stores/trail'
@@ -29,6 +29,9 @@ const now = computed(
     bikes.value.find(({ bike }) => bike.id === mine.value) ??
     bikes.value[0],
 )
+/** The drawing, which takes longest, comes when the words are there. */
+const showsBike = ref(false)
+onMounted(() => requestAnimationFrame(() => requestAnimationFrame(() => (showsBike.value = true))))
 const isStranger = ref(false)
 const whose = computed(() => (isStranger.value ? { whose: 'stranger' } : {}))
 
@@ -68,6 +71,7 @@ const touched = computed(() => places.filter((place) => shown.value.some((each) 
     <section v-if="now" class="mt-4" aria-labelledby="touch-title">
       <h2 id="touch-title" class="text-lg">Or touch it</h2>
       <TouchBike
+        v-if="showsBike"
         :bike="now.bike"
         :places="touched"
         @touch="see('cause', { bike: now.bike.id, place: $event, ...whose })"

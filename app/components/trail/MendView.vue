@@ -10,12 +10,12 @@ import { useTrailSight } from '../../composables/useTrailSight'
 import { useTrail } from '../../stores/trail'
 import { useTripStore } from '../../stores/trip'
 import { useView } from '../../stores/view'
-import type { Answer, Here } from '../../workers/trail-guide'
+import type { Answer, Here, Place } from '../../workers/trail-guide'
 import FaultLines from '../common/FaultLines.vue'
 import OrElse from './OrElse.vue'
 
 /** The one thing to do about a failure, with where each tool is; what comes next if it fails, and what else there is. */
-const props = defineProps<{ here: Here }>()
+const props = defineProps<{ place: Place; here: Here | undefined }>()
 const store = useTripStore()
 const trail = useTrail()
 const edits = useTrailEdits()
@@ -32,7 +32,7 @@ const isAsking = ref(false)
 const begun = ref(Date.now())
 
 watch(
-  [() => props.here, () => JSON.stringify(failing.value)],
+  [() => props.place, () => JSON.stringify(failing.value)],
   async () => {
     const asked = failing.value
     if (!asked) return
@@ -62,19 +62,19 @@ const way = computed(() => ways.value.find(({ fix }) => fix === chosen.value) ??
 const after = computed(() => next.value.find((each) => each !== way.value))
 const fix = computed(() => catalogue.fixes.find(({ id }) => way.value && id === fixOf(way.value.fix)))
 
-const nameOf = (thing: string) => props.here.things.find(({ id }) => id === thing)?.name ?? thing
+const nameOf = (thing: string) => props.place.things.find(({ id }) => id === thing)?.name ?? thing
 function whereIs(thing: string): string {
-  const pieces = props.here.left.filter((each) => each.thing === thing && props.here.present.includes(each.rider))
+  const pieces = props.place.left.filter((each) => each.thing === thing && props.place.present.includes(each.rider))
   const mine = pieces.find(({ rider }) => rider === edits.me.value) ?? pieces[0]
   if (!mine) return ''
   const rider = store.openTrip.crew.find(({ id }) => id === mine.rider)?.name ?? ''
-  const whose = props.here.present.length > 1 ? rider : ''
+  const whose = props.place.present.length > 1 ? rider : ''
   return [mine.bags.join(', '), whose].filter((word) => word !== '').join(' · ')
 }
 const leftOf = ({ thing, stock }: Taken) =>
   stock === null
     ? 0
-    : props.here.left.reduce((sum, each) => (each.thing === thing ? sum + (each.amounts[stock] ?? 0) : sum), 0)
+    : props.place.left.reduce((sum, each) => (each.thing === thing ? sum + (each.amounts[stock] ?? 0) : sum), 0)
 /** Each thing once, what is used up of it with it. */
 const takes = computed(() =>
   [...new Map((way.value?.takes ?? []).map((taken) => [taken.thing, taken])).values()].map((taken) => {
@@ -198,7 +198,7 @@ const riderName = (id: string) => store.openTrip.crew.find((rider) => rider.id =
         </p>
       </template>
 
-      <OrElse class="mt-3" :answer="answer" :here="here" />
+      <OrElse v-if="here" class="mt-3" :answer="answer" :here="here" />
 
       <section class="mt-3">
         <button v-if="!lacking" type="button" class="trail-key w-full" :disabled="isAsking" @click="askWhatWouldMend">
@@ -235,7 +235,7 @@ const riderName = (id: string) => store.openTrip.crew.find((rider) => rider.id =
         </ul>
       </section>
       <p class="mt-3 text-sm text-soft">
-        Reckoned for {{ km(here.roadKm) }} with what is left. The makers’ manuals have the last word; brakes, steering
+        Reckoned for {{ km(place.roadKm) }} with what is left. The makers’ manuals have the last word; brakes, steering
         and carbon deserve a mechanic before you ride on.
       </p>
 

@@ -4,24 +4,25 @@ import { ChevronRight } from '@lucide/vue'
 import { useDocumentVisibility, useIntervalFn } from '@vueuse/core'
 import { NuxtLink, NuxtPage } from '#components'
 import { definePageMeta, onBeforeRouteLeave, useHead, useRoute } from '#imports'
-import { computed, onBeforeUnmount, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import {
+  computed,
+  defineAsyncComponent,
+  onBeforeUnmount,
+  onMounted,
+  onUnmounted,
+  ref,
+  shallowRef,
+  useTemplateRef,
+  watch,
+} from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
-import BaseDialog from '../../components/common/BaseDialog.vue'
 import ConflictDialog from '../../components/frame/ConflictDialog.vue'
-import FindDialog from '../../components/frame/FindDialog.vue'
-import KeysDialog from '../../components/frame/KeysDialog.vue'
 import LeaveDialog from '../../components/frame/LeaveDialog.vue'
-import RoadStrip from '../../components/frame/RoadStrip.vue'
-import NextSteps from '../../components/frame/NextSteps.vue'
 import SupposeBar from '../../components/frame/SupposeBar.vue'
 import SupposedDialog from '../../components/frame/SupposedDialog.vue'
 import SavingLines from '../../components/frame/SavingLines.vue'
 import StageNav from '../../components/frame/StageNav.vue'
 import AppHeader from '../../components/frame/AppHeader.vue'
-import BalanceLine from '../../components/weigh/BalanceLine.vue'
-import BalancePanel from '../../components/weigh/BalancePanel.vue'
-import LeftToLuck from '../../components/weigh/LeftToLuck.vue'
-import ThingPanel from '../../components/weigh/ThingPanel.vue'
 import { linesOf } from '../../http/api'
 import { saveAs } from '../../http/save-as'
 import { useKeptScroll } from '../../composables/useKeptScroll'
@@ -37,6 +38,14 @@ import { useSelection } from '../../stores/selection'
 import { useSupposition } from '../../stores/supposition'
 import { useTrail } from '../../stores/trail'
 import { useTripStore } from '../../stores/trip'
+
+// On the road none of these is shown, and a telephone is slow to read them.
+const BalanceLine = defineAsyncComponent(() => import('../../components/weigh/BalanceLine.vue'))
+const BalanceSide = defineAsyncComponent(() => import('../../components/weigh/BalanceSide.vue'))
+const FindDialog = defineAsyncComponent(() => import('../../components/frame/FindDialog.vue'))
+const KeysDialog = defineAsyncComponent(() => import('../../components/frame/KeysDialog.vue'))
+const NextSteps = defineAsyncComponent(() => import('../../components/frame/NextSteps.vue'))
+const RoadStrip = defineAsyncComponent(() => import('../../components/frame/RoadStrip.vue'))
 
 definePageMeta({
   middleware: 'signed-in',
@@ -227,27 +236,12 @@ const moveStop = (id: string, roadKm: number) =>
           </main>
           <SavingLines class="on-screen" />
         </div>
-        <aside
-          v-if="wide && !isOnTrail"
-          aria-label="Balance and why"
-          class="window min-h-0 shrink-0 overflow-y-auto border-line bg-ground w-[21.5rem] border-l print:w-full print:border-l-0"
-          tabindex="0"
-        >
-          <BalancePanel />
-          <ThingPanel v-if="selection.thingId" closable />
-          <LeftToLuck v-else />
-        </aside>
+        <BalanceSide v-if="!isOnTrail" v-model:shows-balance="showsBalance" />
       </div>
-      <template v-if="!wide">
-        <BaseDialog :open="showsBalance" title="The balance" flush @close="showsBalance = false"
-          ><BalancePanel untitled
-        /></BaseDialog>
-        <BaseDialog :open="selection.thingId !== ''" title="Claims" flush @close="selection.thingId = ''"
-          ><ThingPanel
-        /></BaseDialog>
+      <template v-if="!isOnTrail || showsFind || showsKeys">
+        <FindDialog :open="showsFind" @close="showsFind = false" />
+        <KeysDialog :open="showsKeys" @close="showsKeys = false" />
       </template>
-      <FindDialog :open="showsFind" @close="showsFind = false" />
-      <KeysDialog :open="showsKeys" @close="showsKeys = false" />
       <ConflictDialog v-if="store.state.kind === 'conflict'" />
       <SupposedDialog
         v-if="leaveSupposed"

@@ -205,6 +205,22 @@ describe('the browser’s database', () => {
     })
   })
 
+  it('checks again what another build has kept, and not what it has kept itself', async () => {
+    const strange = { ...trip, bench: 'no bench' } as unknown as Trip
+    const lacking = { ...trip, crew: trip.crew.map(({ handMostN: _, ...rider }) => rider) } as unknown as Trip
+    const crewOf = async (build: string | undefined, id: string) =>
+      (await (await IndexedDbOutbox.open('maren', 'builds', build)).read(id))?.parts.crew
+    await (await IndexedDbOutbox.open('maren', 'builds', 'one')).keep('t', lacking, first)
+    expect(await crewOf('one', 't')).toEqual(lacking.crew)
+    expect(await crewOf('another', 't')).toEqual(trip.crew)
+    // Nobody knows which build that is: it may be any.
+    await (await IndexedDbOutbox.open('maren', 'builds', undefined)).keep('u', lacking, first)
+    expect(await crewOf(undefined, 'u')).toEqual(trip.crew)
+    // What cannot be read is left as it is: nothing is lost.
+    await (await IndexedDbOutbox.open('maren', 'builds', 'one')).keep('v', strange, first)
+    expect((await (await IndexedDbOutbox.open('maren', 'builds', 'another')).read('v'))?.parts.bench).toBe('no bench')
+  })
+
   it('brings a trip that an older Rag Tin kept to its own format, and the steps that wait stay', async () => {
     const outbox = await IndexedDbOutbox.open('maren', 'older')
     const [first_, second] = trip.stops

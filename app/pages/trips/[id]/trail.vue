@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import { ChevronLeft } from '@lucide/vue'
-import { computed } from 'vue'
+import { computed, defineAsyncComponent } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
 import BrokeView from '../../../components/trail/BrokeView.vue'
 import CausesView from '../../../components/trail/CausesView.vue'
@@ -9,7 +9,6 @@ import EveningView from '../../../components/trail/EveningView.vue'
 import HereView from '../../../components/trail/HereView.vue'
 import LogView from '../../../components/trail/LogView.vue'
 import MendView from '../../../components/trail/MendView.vue'
-import RehearsalView from '../../../components/trail/RehearsalView.vue'
 import StrandedView from '../../../components/trail/StrandedView.vue'
 import TinView from '../../../components/trail/TinView.vue'
 import WrittenLine from '../../../components/trail/WrittenLine.vue'
@@ -17,6 +16,9 @@ import { useTrailSight } from '../../../composables/useTrailSight'
 import { useTrail } from '../../../stores/trail'
 import { useTripStore } from '../../../stores/trip'
 import { NuxtLink } from '#components'
+
+// A trip is played at home, where there is time.
+const RehearsalView = defineAsyncComponent(() => import('../../../components/trail/RehearsalView.vue'))
 
 /** On the road: made for a telephone, gloves, sun and rain. */
 const store = useTripStore()
@@ -56,7 +58,7 @@ function back() {
     <template v-else>
       <div class="flex-1">
         <FaultLines v-if="trail.failure" class="m-4" :lines="[trail.failure]" />
-        <p v-if="!trail.here" role="status" class="p-4 text-base text-soft">Looking along the road …</p>
+        <p v-if="!trail.place" role="status" class="p-4 text-base text-soft">Looking along the road …</p>
         <template v-else>
           <button
             v-if="sight !== 'here'"
@@ -66,10 +68,11 @@ function back() {
           >
             <ChevronLeft :size="20" aria-hidden="true" />Back
           </button>
-          <HereView v-if="sight === 'here'" :here="trail.here" />
+          <MendView v-if="sight === 'mend'" :place="trail.place" :here="trail.here" />
+          <p v-else-if="!trail.here" role="status" class="p-4 text-base text-soft">Looking along the road …</p>
+          <HereView v-else-if="sight === 'here'" :here="trail.here" />
           <BrokeView v-else-if="sight === 'broke'" :here="trail.here" />
           <CausesView v-else-if="sight === 'cause'" :here="trail.here" />
-          <MendView v-else-if="sight === 'mend'" :here="trail.here" />
           <LogView v-else-if="sight === 'log'" :here="trail.here" />
           <EveningView v-else-if="sight === 'evening'" :here="trail.here" />
           <StrandedView v-else-if="sight === 'stranded'" :here="trail.here" />

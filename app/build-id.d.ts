@@ -1,0 +1,4 @@
+interface ImportMetaEnv {
+  /** Another for each build of the app. */
+  readonly BUILD_ID?: string
+}
