@@ -74,6 +74,8 @@ export function entryInWords(
     }
     case 'evening':
       return `looked after in the evening: ${entry.did.length}`
+    case 'put away':
+      return `put away in the shed: ${entry.things.length === 1 ? 'one thing' : `${entry.things.length} things`}`
     case 'note':
       return entry.note === '' ? 'a note' : entry.note
   }

@@ -94,6 +94,7 @@ export const useShed = createGlobalState(() => {
 
   /** Looks what other devices have saved. */
   const catchUp = async () => (await open()).catchUp()
+  /** Changes, adds and removes things in one step. */
   const edit = async (label: string, changed: ReadonlyMap<string, OwnedThing | null>) =>
     (await open()).edit(label, changed)
   /** Changes or adds things. */
@@ -114,7 +115,7 @@ export const useShed = createGlobalState(() => {
   const byId = computed(() => new Map(things.value.map((thing) => [thing.id, thing])))
   return {
     ...{ things, byId, conflicts, state, unsaved, undoLabel, redoLabel, isKnown },
-    ...{ open, catchUp, put, remove, undo, redo, settle, tryAgain, flush, leave },
+    ...{ open, catchUp, edit, put, remove, undo, redo, settle, tryAgain, flush, leave },
   }
 })
 

@@ -9,12 +9,14 @@ import {
   drawBreakdowns,
   entryOf,
   hoursPlayed,
+  questionsOn,
   sceneAt,
   scoresOf,
   worthPlaying,
   type Breakdown,
   type Decided,
   type Played,
+  type Question,
   type Scene,
   type Score,
 } from '#core/rehearsal'
@@ -56,7 +58,7 @@ import {
 } from '#core/trail'
 import type { Thing } from '#core/bench'
 import type { Trip } from '#core/trip'
-import { ledgerOfTrip, type EventNote, type LedgerOfTrip } from '#core/trip-ledger'
+import { fixOf, ledgerOfTrip, type EventNote, type LedgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { unpackLine, type LineId, type PackedLine } from './packed-line'
 import type { TripWithoutLine } from './wayfinder'
@@ -114,6 +116,8 @@ export interface ScenePlayed {
   /** What can be tried, in no order that would tell which is best. */
   readonly ways: readonly WayAtHand[]
   readonly tries: readonly Decided[]
+  /** What is asked about what was decided last, once for each fix of a play. */
+  readonly questions: readonly Question[]
   readonly lossH: number
   /** Hours that it has cost, once nothing more can be done. */
   readonly hours: number | null
@@ -298,7 +302,15 @@ export function createTrailGuide() {
     return carriedAsPacked(trip, split, packs)
   }
 
-  let play: { readonly played: Played; readonly breakdowns: readonly Breakdown[]; readonly scenes: Scene[] } | undefined
+  let play:
+    | {
+        readonly played: Played
+        readonly breakdowns: readonly Breakdown[]
+        readonly scenes: Scene[]
+        /** The fixes about which was asked. */
+        readonly asked: Set<string>
+      }
+    | undefined
 
   /** Draws a trip to be played with the kit as planned. @returns how much breaks on it that is worth a thought */
   function rehearse(seed: number): number {
@@ -306,7 +318,7 @@ export function createTrailGuide() {
     const { laid: whole, split, packs } = packedKit({ ...trip, log: [] }, survey, catalogue)
     const played = { trip, survey, laid: whole, carried: carriedAsPacked(trip, split, packs) }
     const breakdowns = worthPlaying(played, drawBreakdowns(whole, costs.timetable, seed), catalogue)
-    play = { played, breakdowns, scenes: [] }
+    play = { played, breakdowns, scenes: [], asked: new Set() }
     return breakdowns.length
   }
 
@@ -316,18 +328,30 @@ export function createTrailGuide() {
     const breakdown = breakdowns[scenes.length]
     if (!breakdown) return undefined
     scenes.push(sceneAt(played, scenes.map(entryOf), breakdown, catalogue))
-    return sceneTold()
+    return sceneTold([])
   }
 
   /** @param fix what is tried next; null where nothing more is */
   function decideOn(fix: string | null): ScenePlayed {
     const { scenes } = defined(play, 'a trip that is played')
     const at = scenes.length - 1
-    scenes[at] = decide(nth(scenes, at), fix, catalogue)
-    return sceneTold()
+    const before = nth(scenes, at)
+    const way = before.ways.find((each) => each.fix === fix)
+    scenes[at] = decide(before, fix, catalogue)
+    return sceneTold(way ? questionsAbout(way, before) : [])
   }
 
-  function sceneTold(): ScenePlayed {
+  function questionsAbout({ fix: id, takes }: WayAtHand, { breakdown, onward }: Scene): Question[] {
+    const { asked } = defined(play, 'a trip that is played')
+    const fix = defined(catalogue.fixes.find((each) => each.id === fixOf(id)))
+    if (asked.has(fix.id)) return []
+    asked.add(fix.id)
+    const along = onward.trip.bench.map((thing) => thing.id)
+    const taken = takes.map(({ thing }) => thing)
+    return questionsOn(fix, taken, along, catalogue.fixes, breakdown.key)
+  }
+
+  function sceneTold(questions: readonly Question[]): ScenePlayed {
     const { scenes, breakdowns } = defined(play, 'a trip that is played')
     const scene = nth(scenes, scenes.length - 1)
     const { breakdown, triage: found, ways, tries } = scene
@@ -339,6 +363,7 @@ export function createTrailGuide() {
       failure: failureTold(found.note),
       ways: [...ways].sort((a, b) => a.fix.localeCompare(b.fix)),
       tries,
+      questions,
       lossH: found.lossH,
       hours: ways.length === 0 ? hoursPlayed(scene) : null,
     }

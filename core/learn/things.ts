@@ -60,7 +60,7 @@ export function kitInUse({ trip }: Pick<RiddenTrip, 'trip'>, { items }: Pick<Ref
 }
 
 /** Each time that an entry used a thing, with what it was used for. */
-function usesIn(entry: LogEntry, thing: string): string[][] {
+export function usesIn(entry: LogEntry, thing: string): string[][] {
   const isSpent = (spent: readonly { readonly thing: string }[]) => spent.some((each) => each.thing === thing)
   if (entry.kind === 'failed')
     return entry.tries.flatMap(({ took, spent }) => (took.includes(thing) || isSpent(spent) ? [[entry.hazard]] : []))

@@ -143,6 +143,23 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
       .max(60)
       .default([]),
   }),
+  /** Somebody's shed was told what the ride did to their things. */
+  z.object({
+    ...entryFields,
+    kind: z.literal('put away'),
+    things: z
+      .array(
+        z.object({
+          thing: idSchema,
+          uses: z.number().int().min(-mostAmount).max(mostAmount),
+          /** Pieces fewer, and so much less of each stock; more where it is negative. */
+          gone: z.number().int().min(-mostAmount).max(mostAmount),
+          spent: z.record(text(60), z.number().min(-mostAmount).max(mostAmount)).default({}),
+        }),
+      )
+      .min(1)
+      .max(200),
+  }),
   z.object({ ...entryFields, kind: z.literal('note') }),
 ])
 export type LogEntry = z.infer<typeof logEntrySchema>

@@ -1,2 +1,3 @@
 export * from './breakdowns'
 export * from './play'
+export * from './questions'

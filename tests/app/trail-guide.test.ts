@@ -1,5 +1,6 @@
 import { demoTrip } from '#catalogue/demo'
 import { logEntrySchema } from '#core/log'
+import { fixOf } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
 import { createTrailGuide } from '../../app/workers/trail-guide'
@@ -89,10 +90,19 @@ describe('a rehearsal', () => {
     guide.arriveAt({ ...trip, log: [] }, 'line', packLine(points), { ...where, at: null })
     const many = guide.rehearse(4)
     let played = 0
+    const asked = new Set<string>()
     for (let scene = guide.nextScene(); scene; scene = guide.nextScene()) {
       expect(scene).toMatchObject({ number: ++played, inAll: many, tries: [] })
       expect(scene.lossH).toBeGreaterThanOrEqual(0.25)
-      while (scene.ways.length > 0) scene = guide.decideOn(nth(scene.ways, 0).fix)
+      while (scene.ways.length > 0) {
+        const { fix } = nth(scene.ways, 0)
+        scene = guide.decideOn(fix)
+        // About each fix one is asked once in a play, and never with a thing that is not along.
+        expect(scene.questions.length > 0, fix).toBe(!asked.has(fixOf(fix)))
+        asked.add(fixOf(fix))
+        for (const { about, options } of scene.questions)
+          if (about === 'thing') expect(demo.bench.map(({ id }) => id)).toEqual(expect.arrayContaining([...options]))
+      }
       expect(scene.hours).toBeGreaterThan(0)
     }
     expect(played).toBe(many)

@@ -1,9 +1,9 @@
 import AxeBuilder from '@axe-core/playwright'
-import { demoTrip } from '#catalogue/demo'
+import { demoShed, demoTrip } from '#catalogue/demo'
 import { logEntrySchema, logFromTable } from '#core/log'
 import { readFileSync } from 'node:fs'
 import { expect, test } from './rig'
-import { newAccount, newTrip, onServer } from './steps'
+import { again, fillShed, newAccount, newTrip, onServer } from './steps'
 import { looked, onTheRoad, phone } from './trail-steps'
 
 /** The demo as it came home. */
@@ -61,6 +61,31 @@ test('what a ride taught stands beside what was planned, is taken over by a tick
   await expect.poll(planningOf).toBeGreaterThan(0.04)
   await page.getByRole('button', { name: /^Undo/ }).click()
   await expect.poll(planningOf).toBeUndefined()
+})
+
+test('what the ride did to things of the shed is told to it once', async ({ page }) => {
+  await newAccount(page.request, 'Putaway')
+  await fillShed(page.request, demoShed)
+  const id = await newTrip(page.request, cameHome())
+  const inShed = async (thing: string) => {
+    const answer = await page.request.get('/api/shed', again)
+    const { things } = (await answer.json()) as { things: { thing: { id: string; uses: number } | null }[] }
+    return things.flatMap((each) => (each.thing?.id === thing ? [each.thing.uses] : []))
+  }
+  const before = await inShed('plug-kit')
+  expect(await inShed('mini-pump')).toHaveLength(1)
+  await page.goto(`/trips/${id}/look-back`)
+  const told = page.getByRole('region', { name: 'Back into the shed' })
+  await expect(told).toContainText(/Plug tool.*used 2 times/)
+  await expect(told).toContainText(/pump.*none is left/)
+  await told.getByRole('button', { name: 'Put it away so' }).click()
+  await expect(told).toHaveCount(0)
+  await expect.poll(() => inShed('plug-kit')).toEqual(before.map((uses) => uses + 2))
+  await expect.poll(() => inShed('mini-pump')).toEqual([])
+  await expect.poll(async () => (await onServer(page.request, id)).log.at(-1)?.kind).toBe('put away')
+  await page.reload()
+  await expect(page.getByRole('region', { name: 'Used' })).toContainText('Plug tool')
+  await expect(told).toHaveCount(0)
 })
 
 test('the log goes out as a table and comes in elsewhere; and the next kit begins with what came home', async ({
@@ -125,12 +150,20 @@ test('a trip is rehearsed at home with a thumb, and nothing of it is kept', asyn
   await page.getByRole('button', { name: 'Rehearse it at home first' }).click()
   await page.getByRole('button', { name: 'Ride it' }).click()
   const end = page.locator('[data-played]')
-  const next = page.locator('[data-way]:not([disabled]), [data-ride-on]:not([disabled])').first()
-  for (let presses = 0; presses < 150; presses++) {
+  const next = page.locator('[data-option], [data-way]:not([disabled]), [data-ride-on]:not([disabled])').first()
+  let asked = 0
+  for (let presses = 0; presses < 250; presses++) {
     await expect(next.or(end)).toBeVisible()
     if (await end.isVisible()) break
+    if (await page.locator('[data-question]').isVisible()) {
+      asked++
+      // What comes of it is not told before one has answered.
+      await expect(page.getByText(/^It holds|^Done, and|^It cannot be/)).toHaveCount(0)
+    }
     await next.click()
   }
   await expect(end).toBeVisible()
+  expect(asked).toBeGreaterThan(0)
+  await expect(page.getByText(`of ${asked} questions right.`)).toBeVisible()
   expect((await onServer(page.request, id)).log).toEqual([])
 })

@@ -122,6 +122,32 @@ withRoad(
   },
 )
 
+test('when the sign-in has ended on the road, one reads on, is answered and logs, and it goes to the server later', async ({
+  newDevice,
+}) => {
+  const device = await newDevice(phone)
+  await onThatDay(device)
+  const account = await newAccount(device.request, 'Expired')
+  const id = await newTrip(device.request, onTheRoad())
+  const page = await device.newPage()
+  await page.goto(`/trips/${id}/trail`)
+  await looked(page)
+  await device.clearCookies()
+  await page.goto(`/trips/${id}/trail?see=mend&bike=mule&what=chain-broken`)
+  await expect(page.locator('[data-first-way]')).toBeVisible()
+  await page.goto(`/trips/${id}/trail`)
+  await looked(page)
+  const before = onTheRoad().log.length
+  await writeDown(page, 0)
+  await page.goto(`/trips/${id}/trail?see=log`)
+  await expect(page.locator('[data-entry]')).toHaveCount(before + 1)
+  await page.goto('/')
+  await signIn(page, account)
+  await page.goto(`/trips/${id}/trail?see=log`)
+  await expect(page.locator('[data-entry]')).toHaveCount(before + 1)
+  await expect.poll(async () => (await onServer(device.request, id)).log.length).toBe(before + 1)
+})
+
 withRoad(
   'two telephones of a crew log without a network: both are merged, and nothing is doubled',
   async ({ newDevice, road }) => {

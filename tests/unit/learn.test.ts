@@ -14,11 +14,13 @@ import {
   lifeEstimate,
   nextKit,
   nextTrip,
+  putAway,
   rateEstimate,
   riddenTo,
   riddenTrip,
   ridOf,
   shopsFound,
+  sinceShed,
   withCounts,
   withLearned,
   withLives,
@@ -27,6 +29,7 @@ import {
 } from '#core/learn'
 import { logEntrySchema, type LogEntry } from '#core/log'
 import { planningSchema } from '#core/reference'
+import { conditionOn, ownedThingSchema } from '#core/shed'
 import { tripSchema, type Trip } from '#core/trip'
 import { defined, nth } from '#core/validation'
 import fc from 'fast-check'
@@ -431,5 +434,125 @@ describe('hands, fixes and lives', () => {
       times: 0,
       isAskedForAgain: true,
     })
+  })
+})
+
+describe('what the shed is told', () => {
+  const mine = (id: string, count: number, units: Record<string, number>, fields: object = {}) => ({
+    ...nth(demoTrip().bench, 0),
+    ...{ id, name: id, shed: `own ${id}`, count, owned: count, units, provides: [], heads: [] },
+    ...fields,
+  })
+  const bench = [
+    mine('tube', 3, { 'tube-622': 1 }),
+    mine('glue', 1, { glue: 5 }),
+    mine('lever', 2, {}, { provides: ['lever'] }),
+    mine('pump', 1, {}, { provides: ['inflate-presta'] }),
+    { ...mine('lent', 1, {}), shed: null },
+  ]
+  const off = entry({
+    id: 'off',
+    at: '2026-06-12T08:30',
+    roadKm: 0,
+    kind: 'set off',
+    carried: bench.map(({ id, count }) => ({ rider: 'r', thing: id, count })),
+  })
+  const patched = (id: string, day: string, held: boolean | null = true) =>
+    entry({
+      id,
+      at: `${day}T12:00`,
+      kind: 'failed',
+      hazard: 'puncture',
+      bikeId: 'b',
+      ending: 'mended',
+      tries: [
+        {
+          fix: 'patch-tube',
+          by: null,
+          could: true,
+          held,
+          took: ['lever', 'lent'],
+          spent: [{ thing: 'glue', stock: 'glue', amount: 0.5 }],
+        },
+      ],
+    })
+  const swapped = entry({
+    id: 'tube',
+    at: '2026-06-14T12:00',
+    kind: 'gone',
+    why: 'used',
+    spent: [{ thing: 'tube', stock: 'tube-622', amount: 1 }],
+  })
+  const owned = (id: string, count: number, units: Record<string, number>, fields: object = {}) =>
+    ownedThingSchema.parse({ id: `own ${id}`, name: id, massG: 10, count, units, ...fields })
+  const since = (...log: LogEntry[]) => sinceShed({ bench, log: [off, ...log] }, catalogue)
+  const toldOf = (thing: string, found: ReturnType<typeof since>) => defined(found.find((each) => each.thing === thing))
+
+  it('is how often a thing was used, what is gone of it, and since when it is open', () => {
+    const found = since(patched('b', '2026-06-15', false), patched('a', '2026-06-13'), swapped)
+    expect(found.map(({ thing }) => thing)).toEqual(['tube', 'glue', 'lever'])
+    expect(toldOf('tube', found)).toMatchObject({ shed: 'own tube', uses: 1, gone: 1, spent: { 'tube-622': 1 } })
+    expect(toldOf('glue', found)).toMatchObject({ uses: 2, gone: 0, spent: { glue: 1 } })
+    expect(toldOf('glue', found)).toMatchObject({ opened: '2026-06-13', proved: '2026-06-13' })
+    expect(toldOf('lever', found)).toMatchObject({ uses: 2, gone: 0, spent: {} })
+    expect(since()).toEqual([])
+  })
+
+  it('changes the thing by that, and its condition follows', () => {
+    const found = since(patched('a', '2026-06-13'), swapped)
+    const { families } = catalogue
+    expect(putAway(owned('tube', 3, { 'tube-622': 1 }), toldOf('tube', found), families)).toMatchObject({
+      count: 2,
+      units: { 'tube-622': 1 },
+      uses: 1,
+    })
+    const sealed = owned('glue', 1, { glue: 5 }, { bought: '2026-01-01', uses: 4 })
+    const opened = defined(putAway(sealed, toldOf('glue', found), families))
+    expect(opened).toMatchObject({
+      count: 1,
+      units: { glue: 4.5 },
+      uses: 5,
+      opened: '2026-06-13',
+      tested: '2026-06-13',
+    })
+    expect(conditionOn(opened, '2027-06-13', families)).toBeLessThan(conditionOn(sealed, '2027-06-13', families))
+    // What was opened before stays open since then, and what was tested later is as good as that.
+    const before = { ...sealed, opened: '2025-03-01', tested: '2026-07-01' }
+    expect(putAway(before, toldOf('glue', found), families)).toMatchObject({
+      opened: '2025-03-01',
+      tested: '2026-07-01',
+    })
+    // What does not age is neither open nor tested; of what is gone there is nothing to keep.
+    expect(putAway(owned('lever', 2, {}), toldOf('lever', found), families)).toMatchObject({
+      opened: null,
+      tested: null,
+    })
+    expect(putAway(owned('tube', 1, { 'tube-622': 1 }), toldOf('tube', found), families)).toBeNull()
+  })
+
+  it('is told once: what came since is told the next time, and what was taken back is taken off again', () => {
+    const first = since(patched('a', '2026-06-13'), swapped)
+    const told = entry({
+      id: 'told',
+      at: '2026-06-20T20:00',
+      kind: 'put away',
+      things: first.map(({ thing, uses, gone, spent }) => ({ thing, uses, gone, spent })),
+    })
+    expect(since(patched('a', '2026-06-13'), swapped, told)).toEqual([])
+    const more = since(patched('a', '2026-06-13'), swapped, told, patched('c', '2026-06-16'))
+    expect(toldOf('glue', more)).toMatchObject({ uses: 1, spent: { glue: 0.5 } })
+    expect(more.map(({ thing }) => thing)).not.toContain('tube')
+    expect(toldOf('tube', since(patched('a', '2026-06-13'), told))).toMatchObject({ uses: -1, gone: -1 })
+  })
+
+  it('more of it that was bought on the way comes into the shed, and what was borrowed does not', () => {
+    const got = (how: string) => entry({ id: how, kind: 'got', how, thing: 'tube', name: 'tube', count: 2 })
+    const [found] = since(got('bought'))
+    expect(found).toMatchObject({ gone: -2, spent: { 'tube-622': -2 } })
+    expect(putAway(owned('tube', 1, { 'tube-622': 1 }), defined(found), catalogue.families)).toMatchObject({
+      count: 3,
+      units: { 'tube-622': 1 },
+    })
+    expect(since(got('borrowed'))).toEqual([])
   })
 })

@@ -45,6 +45,12 @@ const log: Log = logSchema.parse([
   { id: 'g', at: '2026-06-13T14:00', roadKm: stop.roadKm, kind: 'passed', stop: stop.id },
   { id: 'h', at: '2026-06-13T15:00', kind: 'shop', stop: stop.id, service: 'bike-shop', found: 'gone' },
   { id: 'i', at: '2026-06-13T20:00', kind: 'evening', did: ['lube'] },
+  {
+    id: 'k',
+    at: '2026-06-13T20:30',
+    kind: 'put away',
+    things: [{ thing: 'tube', uses: 1, gone: 1, spent: { 'tube-622': 1 } }],
+  },
   { id: 'j', at: '2026-06-13T21:00', kind: 'note', note: '=SUM(A1)\nrain, "all" day' },
 ])
 

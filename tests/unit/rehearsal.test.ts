@@ -8,6 +8,7 @@ import {
   hoursPlayed,
   isAsGood,
   newToThem,
+  questionsOn,
   sceneAt,
   scoresOf,
   worthPlaying,
@@ -15,6 +16,7 @@ import {
   type Played,
   type Scene,
 } from '#core/rehearsal'
+import { cautionsOf } from '#core/fix'
 import type { LogEntry } from '#core/log'
 import { surveyRoad } from '#core/road'
 import { hoursIfFirst, triage } from '#core/trail'
@@ -201,4 +203,46 @@ it('no choice costs less than the best, on the demo with everything along', { ti
     expect(triage(scene.onward, breakdown.failing).ways).toEqual(scene.ways)
   }
   expect(choices).toBeGreaterThan(5)
+})
+
+describe('what is asked about a fix', () => {
+  const along = demoTrip().bench.map(({ id }) => id)
+  const takes = along.slice(0, 2)
+  const asked = (key: number, fix = defined(catalogue.fixes.find(({ id }) => id === 'patch-tube')), things = takes) =>
+    questionsOn(fix, things, along, catalogue.fixes, key)
+
+  it('has one right answer among others that are wrong, whatever the fix and however it is drawn', () => {
+    for (const fix of catalogue.fixes) {
+      for (const key of [1, 2, 3]) {
+        for (const { about, options, right } of asked(key, fix)) {
+          expect(new Set(options).size, fix.id).toBe(options.length)
+          expect(options.length, fix.id).toBeGreaterThan(1)
+          const isRight = {
+            thing: (option: string) => takes.includes(option),
+            'first step': (option: string) =>
+              options.every((other) => fix.steps.indexOf(option) <= fix.steps.indexOf(other)),
+            caution: (option: string) => cautionsOf(fix).includes(option),
+          }[about]
+          expect(options.filter(isRight), `${fix.id}: ${about}`).toEqual([right])
+        }
+      }
+    }
+  })
+
+  it('is the same for the same key, and another for another; the right one stands in no place of its own', () => {
+    expect(asked(5)).toEqual(asked(5))
+    expect(asked(5)).not.toEqual(asked(6))
+    const places = Array.from({ length: 60 }, (_, key) => defined(asked(key)[0])).map(({ options, right }) =>
+      options.indexOf(right),
+    )
+    expect([...new Set(places)].sort()).toEqual([0, 1, 2, 3])
+  })
+
+  it('is nothing where there is nothing to choose from', () => {
+    const fix = { ...defined(catalogue.fixes.find(({ id }) => id === 'patch-tube')), steps: ['One.'], dangers: [] }
+    expect(questionsOn({ ...fix, caution: '' }, [], along, catalogue.fixes, 1)).toEqual([])
+    expect(questionsOn({ ...fix, caution: '' }, along, along, catalogue.fixes, 1)).toEqual([])
+    const minded = { ...fix, caution: 'Mind.' }
+    expect(questionsOn(minded, [], along, [minded], 1)).toEqual([])
+  })
 })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { catalogue } from '#catalogue'
 import { cautionsOf } from '#core/fix'
-import { isAsGood, newToThem, type Decided, type Score } from '#core/rehearsal'
+import { isAsGood, newToThem, type Decided, type Question, type Score } from '#core/rehearsal'
 import { parseWallClock } from '#core/ride'
 import { fixOf } from '#core/trip-ledger'
 import { failureInWords, fixInWords, hoursInWords, momentInWords } from '#wording'
@@ -42,18 +42,47 @@ async function attempt(work: () => Promise<void>) {
 const begin = () =>
   attempt(async () => {
     found.value = await trail.rehearse(seed.value)
+    rightInAll.value = askedInAll.value = 0
     await goOn()
   })
 async function goOn() {
   scene.value = await trail.nextScene()
   stage.value = scene.value ? 'scene' : 'after'
+  answers.value = []
   if (!scene.value) scores.value = await trail.playScores()
 }
 const next = () => attempt(goOn)
+/** Whether one is asked about what one does, as well as what one would do. */
+const asks = ref(true)
+/** What was answered to the questions of the moment, and how many were right in all. */
+const answers = ref<string[]>([])
+const [rightInAll, askedInAll] = [ref(0), ref(0)]
+const questions = computed(() => (asks.value ? (scene.value?.questions ?? []) : []))
+const question = computed(() => questions.value[answers.value.length])
+const lastAsked = computed(() => questions.value[answers.value.length - 1])
 const decide = (fix: string | null) =>
   attempt(async () => {
     scene.value = await trail.decideOn(fix)
+    answers.value = []
   })
+function answer(option: string) {
+  if (!question.value) return
+  askedInAll.value++
+  if (option === question.value.right) rightInAll.value++
+  answers.value = [...answers.value, option]
+}
+const questionWords: Readonly<Record<Question['about'], string>> = {
+  thing: 'What do you take out for it?',
+  'first step': 'Which of these comes first?',
+  caution: 'What is to be minded?',
+}
+const optionName = (about: Question['about'], option: string) =>
+  about === 'thing' ? (store.openTrip.bench.find(({ id }) => id === option)?.name ?? option) : option
+const answerWords = computed(() => {
+  const asked = lastAsked.value
+  if (!asked) return ''
+  return answers.value.at(-1) === asked.right ? 'Right.' : `No: ${optionName(asked.about, asked.right)}`
+})
 function again() {
   seed.value = (seed.value + 1) % 10_000
   stage.value = 'before'
@@ -99,6 +128,10 @@ function sayWatched() {
         A trip is drawn on this road with the kit as planned. Things break; you decide what to do with what you have,
         and see what comes of it and what the best would have been. Nothing of it is kept.
       </p>
+      <label class="mt-3 flex min-h-11 items-center gap-3">
+        <input v-model="asks" type="checkbox" class="size-6 shrink-0 accent-petrol" />Ask me how it is done as well:
+        with which tool, what comes first, what to mind
+      </label>
       <p class="mt-2 text-soft">Trip number {{ seed }}: the same number draws the same trip.</p>
       <button type="button" class="trail-key trail-key-main mt-3 w-full" :disabled="isBusy" @click="begin">
         {{ isBusy ? 'Drawing a trip …' : 'Ride it' }}
@@ -118,53 +151,85 @@ function sayWatched() {
         >{{ hoursInWords(scene.lossH) }} lost with nothing done.
       </p>
 
-      <section v-if="last" class="mt-3 border-l-4 border-petrol bg-petrol-wash px-3 py-2 text-ink" aria-live="polite">
-        <p class="font-semibold">{{ outcomeWords[last.outcome] }}</p>
-        <p>{{ judged }}</p>
-        <p v-if="scene.hours !== null">{{ hoursInWords(scene.hours) }} lost here in all.</p>
-      </section>
-      <section v-if="lastFix" class="mt-3" aria-labelledby="how-title">
-        <h3 id="how-title" class="text-base first-letter:uppercase">{{ lastFix.name }}: how it goes</h3>
-        <ul v-if="cautionsOf(lastFix).length" class="mt-1 border-l-4 border-madder bg-madder-wash px-3 py-2 text-ink">
-          <li v-for="caution in cautionsOf(lastFix)" :key="caution">{{ caution }}</li>
-        </ul>
-        <ol class="mt-1 list-decimal pl-6">
-          <li v-for="step in lastFix.steps" :key="step" class="py-0.5">{{ step }}</li>
-        </ol>
-      </section>
-
-      <template v-if="scene.ways.length">
-        <h3 class="mt-4 text-base">{{ last ? 'And now?' : 'What do you do?' }}</h3>
+      <section v-if="lastFix && question" class="mt-3" aria-labelledby="question-title">
+        <p
+          v-if="answerWords"
+          aria-live="polite"
+          class="mb-2 border-l-4 border-petrol bg-petrol-wash px-3 py-2 text-ink"
+        >
+          {{ answerWords }}
+        </p>
+        <p class="text-soft first-letter:uppercase">{{ lastFix.name }}</p>
+        <h3 id="question-title" class="text-lg" data-question>{{ questionWords[question.about] }}</h3>
         <ul class="mt-1 space-y-2">
-          <li v-for="way in scene.ways" :key="way.fix">
+          <li v-for="option in question.options" :key="option">
             <button
               type="button"
               class="trail-key w-full justify-start! text-left!"
-              :disabled="isBusy"
-              data-way
-              @click="decide(way.fix)"
+              data-option
+              @click="answer(option)"
             >
-              <span class="first-letter:uppercase">{{ fixInWords(way.fix, catalogue) }}</span>
-            </button>
-          </li>
-          <li>
-            <button type="button" class="trail-key w-full" :disabled="isBusy" @click="decide(null)">
-              Nothing more: on foot, or as it is
+              {{ optionName(question.about, option) }}
             </button>
           </li>
         </ul>
-      </template>
+      </section>
       <template v-else>
-        <p v-if="!last" class="mt-3">Nothing that is along mends it: {{ hoursInWords(scene.lossH) }} lost.</p>
-        <button
-          type="button"
-          data-ride-on
-          class="trail-key trail-key-main mt-4 w-full"
-          :disabled="isBusy"
-          @click="next"
+        <p
+          v-if="answerWords"
+          aria-live="polite"
+          class="mt-3 border-l-4 border-petrol bg-petrol-wash px-3 py-2 text-ink"
         >
-          Ride on
-        </button>
+          {{ answerWords }}
+        </p>
+        <section v-if="last" class="mt-3 border-l-4 border-petrol bg-petrol-wash px-3 py-2 text-ink" aria-live="polite">
+          <p class="font-semibold">{{ outcomeWords[last.outcome] }}</p>
+          <p>{{ judged }}</p>
+          <p v-if="scene.hours !== null">{{ hoursInWords(scene.hours) }} lost here in all.</p>
+        </section>
+        <section v-if="lastFix" class="mt-3" aria-labelledby="how-title">
+          <h3 id="how-title" class="text-base first-letter:uppercase">{{ lastFix.name }}: how it goes</h3>
+          <ul v-if="cautionsOf(lastFix).length" class="mt-1 border-l-4 border-madder bg-madder-wash px-3 py-2 text-ink">
+            <li v-for="caution in cautionsOf(lastFix)" :key="caution">{{ caution }}</li>
+          </ul>
+          <ol class="mt-1 list-decimal pl-6">
+            <li v-for="step in lastFix.steps" :key="step" class="py-0.5">{{ step }}</li>
+          </ol>
+        </section>
+
+        <template v-if="scene.ways.length">
+          <h3 class="mt-4 text-base">{{ last ? 'And now?' : 'What do you do?' }}</h3>
+          <ul class="mt-1 space-y-2">
+            <li v-for="way in scene.ways" :key="way.fix">
+              <button
+                type="button"
+                class="trail-key w-full justify-start! text-left!"
+                :disabled="isBusy"
+                data-way
+                @click="decide(way.fix)"
+              >
+                <span class="first-letter:uppercase">{{ fixInWords(way.fix, catalogue) }}</span>
+              </button>
+            </li>
+            <li>
+              <button type="button" class="trail-key w-full" :disabled="isBusy" @click="decide(null)">
+                Nothing more: on foot, or as it is
+              </button>
+            </li>
+          </ul>
+        </template>
+        <template v-else>
+          <p v-if="!last" class="mt-3">Nothing that is along mends it: {{ hoursInWords(scene.lossH) }} lost.</p>
+          <button
+            type="button"
+            data-ride-on
+            class="trail-key trail-key-main mt-4 w-full"
+            :disabled="isBusy"
+            @click="next"
+          >
+            Ride on
+          </button>
+        </template>
       </template>
     </template>
 
@@ -176,6 +241,7 @@ function sayWatched() {
             : `The end, after ${found} ${found === 1 ? 'breakdown' : 'breakdowns'}.`
         }}
       </p>
+      <p v-if="askedInAll" class="mt-2">{{ rightInAll }} of {{ askedInAll }} questions right.</p>
       <ul v-if="scores.length" class="mt-2">
         <li v-for="score in scores" :key="score.technique" class="flex gap-3 border-b border-line py-2">
           <span class="min-w-0 flex-1 first-letter:uppercase">{{ techniqueName(score.technique) }}</span>

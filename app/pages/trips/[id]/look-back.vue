@@ -8,6 +8,7 @@ import { computed, ref, shallowRef } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
 import FilePicker from '../../../components/common/FilePicker.vue'
 import LearnedTable from '../../../components/look-back/LearnedTable.vue'
+import PutAway from '../../../components/look-back/PutAway.vue'
 import { useLookBackDeeds } from '../../../composables/useLookBackDeeds'
 import { useRequest } from '../../../composables/useRequest'
 import { useLookBack } from '../../../stores/look-back'
@@ -350,6 +351,7 @@ const notes = computed(() => store.openTrip.log.filter((entry) => entry.note !==
           ><template v-else>, with the same kit</template>.
         </p>
       </section>
+      <PutAway />
       <section class="px-4 py-4" aria-labelledby="next-title">
         <h2 id="next-title" class="text-lg">The next kit starts here</h2>
         <p class="max-w-prose text-sm text-soft">
