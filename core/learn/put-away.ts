@@ -77,7 +77,7 @@ function firstSpent(log: Log, thing: string): string | null {
   const entry = log.find(
     (each) =>
       (each.kind === 'failed' && each.tries.some(({ spent }) => spent.some(isOf(thing)))) ||
-      (each.kind === 'gone' && each.why === 'used' && each.spent.some(isOf(thing))),
+      (each.kind === 'gone' && each.spent.some(isOf(thing))),
   )
   return entry ? dayOf(entry) : null
 }
@@ -87,8 +87,8 @@ function lastProved(log: Log, thing: string): string | null {
     (each) =>
       each.kind === 'failed' &&
       each.tries.some(
-        ({ took, spent, could, held }) =>
-          could && held === true && (took.includes(thing) || spent.some((some) => some.thing === thing)),
+        ({ took, spent, held }) =>
+          held === true && (took.includes(thing) || spent.some((some) => some.thing === thing)),
       ),
   )
   return entry ? dayOf(entry) : null

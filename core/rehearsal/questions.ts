@@ -23,7 +23,7 @@ const questionsNumber = 2_000_000
  * wrong to choose from there is no question. The same key asks the same.
  *
  * @param takes the things that it takes
- * @param along all things that are along
+ * @param along all things that are along, each once
  * @param fixes all of the catalogue, whose cautions are the wrong ones
  */
 export function questionsOn(
@@ -45,9 +45,9 @@ export function questionsOn(
   const ask = (about: Question['about'], right: string, wrong: readonly string[]): Question[] =>
     wrong.length > 0 ? [{ about, right, options: some([right, ...wrong], wrong.length + 1) }] : []
 
-  const needed = some([...new Set(takes)], 1)
+  const needed = some(takes, 1)
   const others = some(
-    [...new Set(along)].filter((thing) => !takes.includes(thing)),
+    along.filter((thing) => !takes.includes(thing)),
     mostThings - 1,
   )
   const steps = [...new Set(fix.steps)]

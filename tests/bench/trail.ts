@@ -73,7 +73,7 @@ try {
         await button.evaluate(async (element, sought) => {
           const began = performance.now()
           ;(element as HTMLElement).click()
-          while (!document.querySelector(sought)) await new Promise(requestAnimationFrame)
+          while (!document.querySelector(sought)?.checkVisibility()) await new Promise(requestAnimationFrame)
           return performance.now() - began
         }, next),
       )

@@ -143,6 +143,7 @@ test('when the sign-in has ended on the road, one reads on, is answered and logs
   await expect(page.locator('[data-entry]')).toHaveCount(before + 1)
   await page.goto('/')
   await signIn(page, account)
+  await expect(page.getByRole('heading', { name: 'Trips', exact: true })).toBeVisible()
   await page.goto(`/trips/${id}/trail?see=log`)
   await expect(page.locator('[data-entry]')).toHaveCount(before + 1)
   await expect.poll(async () => (await onServer(device.request, id)).log.length).toBe(before + 1)

@@ -496,6 +496,9 @@ describe('what the shed is told', () => {
     expect(toldOf('glue', found)).toMatchObject({ opened: '2026-06-13', proved: '2026-06-13' })
     expect(toldOf('lever', found)).toMatchObject({ uses: 2, gone: 0, spent: {} })
     expect(since()).toEqual([])
+    // The last time that it held counts; of what is still to be seen nobody knows.
+    const later = since(patched('a', '2026-06-13'), patched('c', '2026-06-16'), patched('d', '2026-06-18', null))
+    expect(toldOf('glue', later)).toMatchObject({ opened: '2026-06-13', proved: '2026-06-16' })
   })
 
   it('changes the thing by that, and its condition follows', () => {
@@ -521,6 +524,10 @@ describe('what the shed is told', () => {
     expect(putAway(before, toldOf('glue', found), families)).toMatchObject({
       opened: '2025-03-01',
       tested: '2026-07-01',
+    })
+    // Of what was not used up as much is there, to the last digit.
+    expect(putAway(owned('lever', 2, { tape: 0.335 }), toldOf('lever', found), families)?.units).toEqual({
+      tape: 0.335,
     })
     // What does not age is neither open nor tested; of what is gone there is nothing to keep.
     expect(putAway(owned('lever', 2, {}), toldOf('lever', found), families)).toMatchObject({

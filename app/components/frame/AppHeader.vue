@@ -66,6 +66,7 @@ function rename() {
   >
     <NuxtLink
       to="/trips"
+      no-prefetch
       class="flex shrink-0 items-center justify-center gap-2 pointer-coarse:min-h-11 pointer-coarse:min-w-11 font-bold tracking-tight [font-stretch:112%]"
     >
       <img src="/tin.svg" alt="" class="size-6 shrink-0" />

@@ -52,6 +52,10 @@ const lightWords = computed(() => {
   if (left === undefined) return ''
   return left <= 0 ? 'no light left today' : `${hoursInWords(left)} of light left`
 })
+/** Where one is as soon as it is said; the rest follows when it has been looked at. */
+const roadKm = computed(() => Math.min(trail.roadKm, props.here.lengthKm))
+const nearbyKm = 0.005
+const isElsewhere = computed(() => Math.abs(roadKm.value - props.here.roadKm) > nearbyKm)
 const nearest = computed(() => wayOutInWords(ahead.value.report.nearest))
 const haveWords = (classId: string, have: number) =>
   have > 0 ? `${amountOfClassInWords(have, classId, catalogue.families)} with you` : 'none with you'
@@ -74,16 +78,17 @@ const servicesWords = (services: Here['ahead']['stops'][number]['services']) =>
         type="button"
         class="block w-full rounded-sm text-left"
         data-where
-        :aria-label="`You are at ${km(here.roadKm)}: say where you are`"
+        :aria-label="`You are at ${km(roadKm)}: say where you are`"
         @click="showsWhere = true"
       >
         <span class="block text-sm text-soft">of the road · {{ saidBefore }}</span>
         <span class="flex items-baseline gap-3"
-          ><span class="figures text-4xl font-bold">{{ km(here.roadKm) }}</span
+          ><span class="figures text-4xl font-bold">{{ km(roadKm) }}</span
           ><span class="text-base font-semibold underline">change</span></span
         >
       </button>
-      <p class="mt-1 text-base">
+      <p v-if="isElsewhere" role="status" class="mt-1 text-base text-soft">Looking along the road …</p>
+      <p v-else class="mt-1 text-base">
         <template v-if="lightWords">{{ lightWords }} · </template>{{ nearest }}
       </p>
       <p v-for="{ name, hoursOff } in others" :key="name" class="text-base">

@@ -78,11 +78,13 @@ const questionWords: Readonly<Record<Question['about'], string>> = {
 }
 const optionName = (about: Question['about'], option: string) =>
   about === 'thing' ? (store.openTrip.bench.find(({ id }) => id === option)?.name ?? option) : option
+const isRight = computed(() => answers.value.at(-1) === lastAsked.value?.right)
 const answerWords = computed(() => {
   const asked = lastAsked.value
   if (!asked) return ''
-  return answers.value.at(-1) === asked.right ? 'Right.' : `No: ${optionName(asked.about, asked.right)}`
+  return isRight.value ? 'Right.' : `No, but: ${optionName(asked.about, asked.right)}`
 })
+const answerColours = computed(() => (isRight.value ? 'border-petrol bg-petrol-wash' : 'border-madder bg-madder-wash'))
 function again() {
   seed.value = (seed.value + 1) % 10_000
   stage.value = 'before'
@@ -152,11 +154,7 @@ function sayWatched() {
       </p>
 
       <section v-if="lastFix && question" class="mt-3" aria-labelledby="question-title">
-        <p
-          v-if="answerWords"
-          aria-live="polite"
-          class="mb-2 border-l-4 border-petrol bg-petrol-wash px-3 py-2 text-ink"
-        >
+        <p v-if="answerWords" aria-live="polite" class="mb-2 border-l-4 px-3 py-2 text-ink" :class="answerColours">
           {{ answerWords }}
         </p>
         <p class="text-soft first-letter:uppercase">{{ lastFix.name }}</p>

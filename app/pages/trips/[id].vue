@@ -31,6 +31,7 @@ import { useStageKeys } from '../../composables/useStageKeys'
 import { stages } from '../../composables/useStages'
 import { useStopEdits } from '../../composables/useStopEdits'
 import { useLow } from '../../composables/useLow'
+import { useNarrow } from '../../composables/useNarrow'
 import { useWide } from '../../composables/useWide'
 import { useTripSessions } from '../../stores/trip-sessions'
 import { useKitStore } from '../../stores/kit'
@@ -70,6 +71,7 @@ const showsBalance = ref(false)
 // It lies over what one now goes to, or supposes.
 watch([() => store.isSupposing, () => route.path], () => (showsBalance.value = false))
 const wide = useWide()
+const isNarrow = useNarrow()
 /** On a low window, and at great zoom, the road is folded until it is asked for. */
 const isLow = useLow()
 const showsRoad = ref(false)
@@ -228,7 +230,7 @@ const moveStop = (id: string, roadKm: number) =>
       <RoadStrip v-if="!isOnTrail && (!isLow || showsRoad)" :editable="stageName === 'Road'" @move="moveStop" />
       <BalanceLine v-if="!wide && !isLow && !isOnTrail" @click="showsBalance = true" />
       <div class="window flex min-h-0 flex-1 max-md:flex-col">
-        <StageNav class="on-screen" :class="isOnTrail ? 'max-md:hidden' : ''" />
+        <StageNav v-if="!isOnTrail || !isNarrow" class="on-screen" />
         <div class="window relative flex min-h-0 min-w-0 flex-1 flex-col">
           <main ref="main" class="window min-h-0 flex-1 overflow-y-auto bg-paper" :class="speaks ? 'pb-28' : ''">
             <NextSteps v-if="!isOnTrail" />

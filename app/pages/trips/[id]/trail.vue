@@ -71,13 +71,18 @@ function back() {
           <MendView v-if="sight === 'mend'" :place="trail.place" :here="trail.here" />
           <p v-else-if="!trail.here" role="status" class="p-4 text-base text-soft">Looking along the road …</p>
           <HereView v-else-if="sight === 'here'" :here="trail.here" />
-          <BrokeView v-else-if="sight === 'broke'" :here="trail.here" />
           <CausesView v-else-if="sight === 'cause'" :here="trail.here" />
           <LogView v-else-if="sight === 'log'" :here="trail.here" />
           <EveningView v-else-if="sight === 'evening'" :here="trail.here" />
           <StrandedView v-else-if="sight === 'stranded'" :here="trail.here" />
           <RehearsalView v-else-if="sight === 'rehearsal'" />
-          <TinView v-else :here="trail.here" />
+          <TinView v-else-if="sight === 'tin'" :here="trail.here" />
+          <!-- What is asked for in haste is drawn before it is. -->
+          <BrokeView
+            v-if="trail.here && (sight === 'broke' || trail.outlook)"
+            v-show="sight === 'broke'"
+            :here="trail.here"
+          />
         </template>
       </div>
       <nav
