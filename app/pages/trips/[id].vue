@@ -14,6 +14,7 @@ import {
   shallowRef,
   useTemplateRef,
   watch,
+  type Component,
 } from 'vue'
 import FaultLines from '../../components/common/FaultLines.vue'
 import ConflictDialog from '../../components/frame/ConflictDialog.vue'
@@ -41,12 +42,12 @@ import { useTrail } from '../../stores/trail'
 import { useTripStore } from '../../stores/trip'
 
 // On the road none of these is shown, and a telephone is slow to read them.
-const BalanceLine = defineAsyncComponent(() => import('../../components/weigh/BalanceLine.vue'))
-const BalanceSide = defineAsyncComponent(() => import('../../components/weigh/BalanceSide.vue'))
-const FindDialog = defineAsyncComponent(() => import('../../components/frame/FindDialog.vue'))
-const KeysDialog = defineAsyncComponent(() => import('../../components/frame/KeysDialog.vue'))
-const NextSteps = defineAsyncComponent(() => import('../../components/frame/NextSteps.vue'))
-const RoadStrip = defineAsyncComponent(() => import('../../components/frame/RoadStrip.vue'))
+const BalanceLine = defineAsyncComponent(() => import('../../components/weigh/BalanceLine.vue') as Promise<Component>)
+const BalanceSide = defineAsyncComponent(() => import('../../components/weigh/BalanceSide.vue') as Promise<Component>)
+const FindDialog = defineAsyncComponent(() => import('../../components/frame/FindDialog.vue') as Promise<Component>)
+const KeysDialog = defineAsyncComponent(() => import('../../components/frame/KeysDialog.vue') as Promise<Component>)
+const NextSteps = defineAsyncComponent(() => import('../../components/frame/NextSteps.vue') as Promise<Component>)
+const RoadStrip = defineAsyncComponent(() => import('../../components/frame/RoadStrip.vue') as Promise<Component>)
 
 definePageMeta({
   middleware: 'signed-in',

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useHead } from '#imports'
 import { ChevronLeft } from '@lucide/vue'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed, defineAsyncComponent, type Component } from 'vue'
 import FaultLines from '../../../components/common/FaultLines.vue'
 import BrokeView from '../../../components/trail/BrokeView.vue'
 import CausesView from '../../../components/trail/CausesView.vue'
@@ -18,7 +18,9 @@ import { useTripStore } from '../../../stores/trip'
 import { NuxtLink } from '#components'
 
 // A trip is played at home, where there is time.
-const RehearsalView = defineAsyncComponent(() => import('../../../components/trail/RehearsalView.vue'))
+const RehearsalView = defineAsyncComponent(
+  () => import('../../../components/trail/RehearsalView.vue') as Promise<Component>,
+)
 
 /** On the road: made for a telephone, gloves, sun and rain. */
 const store = useTripStore()
