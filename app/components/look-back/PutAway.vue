@@ -13,14 +13,15 @@ import FaultLines from '../common/FaultLines.vue'
 /** What the ride did to things that were laid from this person’s shed: told to the shed when they say so. */
 const store = useTripStore()
 const shed = useShed()
-const { mayWrite, put } = useTrailEdits()
+const { mayWrite, me, put } = useTrailEdits()
 const { busy, lines, attempt } = useRequest()
 void shed.open()
 
 const rows = computed(() =>
   sinceShed(store.openTrip, catalogue).flatMap((since) => {
     const owned = shed.byId.value.get(since.shed)
-    return owned ? [{ since, owned, after: putAway(owned, since, catalogue.families) }] : []
+    const bringer = store.openTrip.bench.find(({ id }) => id === since.thing)?.broughtBy ?? me.value
+    return owned && bringer === me.value ? [{ since, owned, after: putAway(owned, since, catalogue.families) }] : []
   }),
 )
 type Row = (typeof rows.value)[number]
@@ -35,6 +36,7 @@ function changed({ since, owned, after }: Row): string[] {
   )
   return [
     ...(since.uses > 0 ? [`used ${since.uses === 1 ? 'once' : `${since.uses} times`}`] : []),
+    ...(since.uses < 0 ? [`used less often, by ${-since.uses}: it was taken back`] : []),
     ...(since.gone !== 0 ? [`${after.count} instead of ${owned.count}`] : []),
     ...left,
     ...(after.opened !== owned.opened && after.opened ? [`open since ${onDay(after.opened)}`] : []),
