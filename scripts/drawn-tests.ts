@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto'
 import { execFileSync } from 'node:child_process'
 
-/** Of the tests of the interface one in so many is tried by ./test: all of them take twenty minutes. */
-const oneIn = 8
+/** Of the tests of the interface one in so many is tried by ./test: all of them take half an hour. */
+const oneIn = 12
 
 /**
- * Some of many tests: those that are tried always, and one in eight of the others. Which ones depends on the seed and on their
+ * Some of many tests: those that are tried always, and one in twelve of the others. Which ones depends on the seed and on their
  * names alone: a test keeps its place when others come or go.
  *
  * @param tests lines as `playwright test --list` writes them
