@@ -1,6 +1,8 @@
 import type { Role } from '#core/access'
 import type { Planning } from '#core/reference'
 import type { Trip } from '#core/trip'
+import type { Person } from '../session/device-database'
+import { forgetPhotosOf, handPhotosOn } from '../session/device-photos'
 import { guest } from '../session/guest'
 import { IndexedDbOutbox } from '../session/indexed-db-outbox'
 import { OwnTrips } from '../session/own-trips'
@@ -49,6 +51,10 @@ interface Trips {
   planning(): Promise<Planning>
 }
 
+/** Photos of the road lie on the device alone, and go with their trip. One that keeps no database has none. */
+const forgetPhotosOn = (trip: string) =>
+  forgetPhotosOf({ person: usePerson().person.value?.id ?? guest.id, trip }).catch(() => undefined)
+
 const ofAccount: Trips = {
   list: () => api<TripLine[]>('/api/trips'),
   read: async (id) => (await api<{ trip: Trip }>(`/api/trips/${id}`)).trip,
@@ -59,8 +65,15 @@ const ofAccount: Trips = {
   throwAway: (id) => api(`/api/trips/${id}`, { method: 'DELETE' }),
   takeBack: (id) => api(`/api/trips/${id}/restore`, { method: 'POST' }),
   bin: () => api<BinLine[]>('/api/bin'),
-  takeAway: (id) => api(`/api/bin/${id}`, { method: 'DELETE' }),
-  emptyBin: () => api('/api/bin', { method: 'DELETE' }),
+  async takeAway(id) {
+    await api(`/api/bin/${id}`, { method: 'DELETE' })
+    await forgetPhotosOn(id)
+  },
+  async emptyBin() {
+    const thrownAway = await this.bin()
+    await api('/api/bin', { method: 'DELETE' })
+    for (const { id } of thrownAway) await forgetPhotosOn(id)
+  },
   planning: async () => (await api<{ planning: Planning }>('/api/account')).planning,
 }
 
@@ -69,6 +82,7 @@ const own = new OwnTrips()
 /** Takes a trip of this device away for good, with what waited of it. */
 async function forgetOwn(id: string): Promise<void> {
   await own.forget(id)
+  await forgetPhotosOn(id)
   const outbox = await IndexedDbOutbox.open(guest.id)
   try {
     await outbox.forget(id)
@@ -147,12 +161,15 @@ export const countOwnTrips = async () => (await own.list()).length
  */
 export async function takeOverOwnTrips(): Promise<void> {
   await navigator.locks.request('rag-tin.take-over', async () => {
+    // Who has signed in the page may not know yet.
+    const { user } = await api<{ user: Pick<Person, 'id'> | null }>('/api/session')
     const outbox = await IndexedDbOutbox.open(guest.id)
     try {
       for (const { trip } of await own.list()) {
         const loaded = await own.load(trip)
         if (loaded.kind !== 'loaded') throw new Error(loaded.kind === 'away' ? loaded.lines.join(' ') : loaded.kind)
-        await ofAccount.create(loaded.trip)
+        const id = await ofAccount.create(loaded.trip)
+        if (user) await handPhotosOn({ person: guest.id, trip }, { person: user.id, trip: id }).catch(() => undefined)
         await own.forget(trip)
         await outbox.forget(trip)
       }

@@ -1,6 +1,13 @@
 import 'fake-indexeddb/auto'
 import { describe, expect, it } from 'vitest'
-import { addPhoto, forgetPhotos, photosOf, removePhoto } from '../../../app/session/device-photos'
+import {
+  addPhoto,
+  forgetPhotos,
+  forgetPhotosOf,
+  handPhotosOn,
+  photosOf,
+  removePhoto,
+} from '../../../app/session/device-photos'
 import { IndexedDbOutbox } from '../../../app/session/indexed-db-outbox'
 
 const photo = (fields: object) => ({
@@ -30,6 +37,20 @@ describe('photos', () => {
       { person: 'ansel', trip: 't' },
     ])
       expect(await idsOf(whose)).toEqual([])
+  })
+
+  it('go with a trip that is gone for good, and come along with one that comes into an account', async () => {
+    await addPhoto(photo({ id: 'a' }), 'photos')
+    await addPhoto(photo({ id: 'b', trip: 'u' }), 'photos')
+    await handPhotosOn({ person: 'maren', trip: 't' }, { person: 'ansel', trip: 'v' }, 'photos')
+    expect(await idsOf({ person: 'maren', trip: 't' })).toEqual([])
+    expect(await photosOf({ person: 'ansel', trip: 'v' }, 'photos')).toMatchObject([
+      { id: 'a', entry: 'e', takenAt: 1 },
+    ])
+    await forgetPhotosOf({ person: 'ansel', trip: 'v' }, 'photos')
+    expect(await idsOf({ person: 'ansel', trip: 'v' })).toEqual([])
+    expect(await idsOf({ person: 'maren', trip: 'u' })).toEqual(['b'])
+    await forgetPhotos('photos')
   })
 
   it('outlast a trip that is cleared away to make room', async () => {
