@@ -94,6 +94,7 @@ it('every kind of entry is said in a line', () => {
     `came to ${stop.name}`,
     expect.stringMatching(/: gone$/),
     'looked after in the evening: 1',
+    'put away in the shed: one thing',
     '=SUM(A1)\nrain, "all" day',
   ])
   const strange = logSchema.parse([

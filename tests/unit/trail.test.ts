@@ -4,7 +4,17 @@ import { CostsOfFailing } from '#core/availability'
 import { logEntrySchema } from '#core/log'
 import { surveyRoad } from '#core/road'
 import { places } from '#core/hazard'
-import { atThePlace, causesOf, onwardOf, ridersAt, triage, triageAmong, waysLeft, wearOf, whatIsLeft } from '#core/trail'
+import {
+  atThePlace,
+  causesOf,
+  onwardOf,
+  ridersAt,
+  triage,
+  triageAmong,
+  waysLeft,
+  wearOf,
+  whatIsLeft,
+} from '#core/trail'
 import { ledgerOfTrip, type LedgerOfTrip } from '#core/trip-ledger'
 import { defined, nth } from '#core/validation'
 import { describe, expect, it } from 'vitest'
