@@ -271,11 +271,11 @@ export function createTrailGuide() {
   }
 
   /** Whoever asks before anybody has looked round hears of that one failure sooner. */
-  function lookOnlyFor({ hazard }: Failing, arrived: There) {
+  function lookOnlyFor({ hazard, bikeId }: Failing, arrived: There) {
     const { trip, survey, costs } = arrived.plan
     const known = { ...catalogue, hazards: catalogue.hazards.filter(({ id }) => id === hazard) }
     const only = lookAt(arrived, known, wearOf(trip, survey, known, costs))
-    return only.here.laid.notes.length > 0 ? only : around(arrived)
+    return only.here.laid.notes.some(({ bike }) => bike === bikeId) ? only : around(arrived)
   }
 
   /** What would mend it if one had it. */

@@ -24,7 +24,15 @@ describe('the guide on the trail', () => {
       const failing = { hazard, bikeId: 'mule' }
       return { failing, answer: guide.answerTo(failing, where) }
     })
-    expect(() => guide.answerTo({ hazard: 'motor-fault', bikeId: 'mule' }, where)).toThrow(/something that can fail/)
+    // What cannot fail on that bike is told so, whether it can on another or not.
+    for (const [bikeId, hazard] of [
+      ['mule', 'motor-fault'],
+      ['fox', 'puncture'],
+    ] as const) {
+      const hasty = createTrailGuide()
+      hasty.arriveAt(trip, 'line', packLine(points), where)
+      expect(() => hasty.answerTo({ hazard, bikeId }, where)).toThrow(/something that can fail/)
+    }
     const here = guide.lookAround()
     for (const { failing, answer } of inHaste) expect(guide.answerTo(failing, where)).toEqual(answer)
     expect(here).toMatchObject(place)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { NuxtLink } from '#components'
 import { useRoute } from '#imports'
-import { computed, useTemplateRef, watch } from 'vue'
+import { computed } from 'vue'
 import { stages, useStageNeeds } from '../../composables/useStages'
 
 const route = useRoute()
@@ -11,26 +11,18 @@ const here = computed(() => {
   const page = route.path.split('/').at(-1)
   return page === 'papers' ? 'ready' : page
 })
-const nav = useTemplateRef<HTMLElement>('nav')
-// On a phone there is not room for all of them.
-watch(
-  [here, nav, needs],
-  () => nav.value?.querySelector('[aria-current]')?.scrollIntoView({ inline: 'nearest', block: 'nearest' }),
-  { flush: 'post' },
-)
 </script>
 
 <template>
   <nav
-    ref="nav"
     aria-label="Stages"
-    class="flex shrink-0 border-line bg-well max-md:order-last max-md:overflow-x-auto max-md:border-t md:w-32 md:flex-col md:border-r md:pt-3"
+    class="grid shrink-0 grid-cols-5 border-line bg-well max-md:order-last max-md:border-t min-[28rem]:max-md:grid-cols-10 md:flex md:w-32 md:flex-col md:border-r md:pt-3"
   >
     <NuxtLink
       v-for="(stage, i) in stages"
       :key="stage.id"
       :to="`/trips/${route.params.id}/${stage.id}`"
-      class="group relative flex flex-col justify-center py-2 max-md:min-h-12 max-md:min-w-12 max-md:shrink-0 max-md:grow max-md:items-center max-md:px-2 max-md:text-[0.82rem] max-md:whitespace-nowrap md:px-4 md:py-2.5"
+      class="group relative flex flex-col justify-center max-md:min-h-11 max-md:items-center max-md:px-0.5 max-md:text-center max-md:text-[0.82rem] max-md:leading-tight md:px-4 md:py-2.5"
       :class="here === stage.id ? 'bg-paper font-bold' : 'hover:bg-paper/60'"
       :aria-current="here === stage.id ? 'page' : undefined"
     >
