@@ -1,3 +1,4 @@
+import type { Thing } from '../bench'
 import { inOrder, type Log, type Spent } from '../log'
 import type { Reference } from '../reference'
 import { ages, type OwnedThing } from '../shed'
@@ -6,21 +7,27 @@ import { whatIsLeft, type KitLeft } from '../trail'
 import type { Trip } from '../trip'
 import { usesIn } from './things'
 
-/** What a ride did to a thing that was laid from a shed, as far as the shed was not told yet. */
-export interface SinceShed {
-  /** The thing of the bench, and the one of the shed. */
-  readonly thing: string
-  readonly shed: string
-  readonly name: string
+/** How a ride used a thing. */
+interface Use {
   readonly uses: number
   /** Pieces that are not there any more; negative where more came along. */
   readonly gone: number
   /** What was used up of each stock that it holds, in the unit of that; negative likewise. */
   readonly spent: Readonly<Record<string, number>>
+}
+
+/** What a ride did to a thing that was laid from a shed, as far as the shed was not told yet. */
+export interface SinceShed extends Use {
+  /** The thing of the bench, and the one of the shed. */
+  readonly thing: string
+  readonly shed: string
+  readonly name: string
   /** The day on which something of it was used up first: since then air gets at it. */
   readonly opened: string | null
   /** The last day on which it did its work. */
   readonly proved: string | null
+  /** How the ride used it in all: what the shed knows once it is told. */
+  readonly inAll: Use
 }
 
 /** Less than this of a stock is nothing: sums of tenths are not exact. */
@@ -29,8 +36,8 @@ const hundredths = (value: number) => Math.round(value * 100) / 100
 const dayOf = ({ at }: { readonly at: string }) => at.slice(0, 10)
 
 /**
- * What a log says of things that were laid from a shed: how often they were used, what is gone, and since when they are open.
- * What an earlier entry says that the shed was told of is not told again.
+ * What a log says of things that were laid from a shed: how often they were used, what is gone, and since when they are open. The
+ * last entry that says what the shed was told of a thing says it in all: told twice, from two devices, it is told once.
  */
 export function sinceShed(
   { bench, log }: Pick<Trip, 'bench' | 'log'>,
@@ -41,30 +48,37 @@ export function sinceShed(
   const ordered = inOrder(log)
   return bench.flatMap((thing): SinceShed[] => {
     if (thing.shed === null) return []
-    const told = log.flatMap((entry) =>
-      entry.kind === 'put away' ? entry.things.filter((each) => each.thing === thing.id) : [],
-    )
-    const toldOf = (count: (each: (typeof told)[number]) => number) => told.reduce((sum, each) => sum + count(each), 0)
-    const uses = ordered.reduce((sum, entry) => sum + usesIn(entry, thing.id).length, 0)
-    const gone = piecesOf(atStart, thing.id) - piecesOf(now, thing.id) - toldOf((each) => each.gone)
-    const spent = Object.keys(thing.units).flatMap((stock): [string, number][] => {
-      const amount = amountOf(atStart, thing.id, stock) - amountOf(now, thing.id, stock)
-      const left = hundredths(amount - toldOf((each) => each.spent[stock] ?? 0))
-      return Math.abs(left) > leastAmount ? [[stock, left]] : []
-    })
+    const inAll: Use = {
+      uses: ordered.reduce((sum, entry) => sum + usesIn(entry, thing.id).length, 0),
+      gone: piecesOf(atStart, thing.id) - piecesOf(now, thing.id),
+      spent: stocksOf(thing, (stock) => amountOf(atStart, thing.id, stock) - amountOf(now, thing.id, stock)),
+    }
+    const told = ordered
+      .flatMap((entry) => (entry.kind === 'put away' ? entry.things : []))
+      .findLast((each) => each.thing === thing.id)
     const since: SinceShed = {
       thing: thing.id,
       shed: thing.shed,
       name: thing.name,
-      uses: uses - toldOf((each) => each.uses),
-      gone,
-      spent: Object.fromEntries(spent),
+      uses: inAll.uses - (told?.uses ?? 0),
+      gone: inAll.gone - (told?.gone ?? 0),
+      spent: stocksOf(thing, (stock) => (inAll.spent[stock] ?? 0) - (told?.spent[stock] ?? 0)),
       opened: firstSpent(ordered, thing.id),
       proved: lastProved(ordered, thing.id),
+      inAll,
     }
-    return since.uses !== 0 || gone !== 0 || spent.length > 0 ? [since] : []
+    return since.uses !== 0 || since.gone !== 0 || Object.keys(since.spent).length > 0 ? [since] : []
   })
 }
+
+/** An amount of each stock that a thing holds, of those of which it is any. */
+const stocksOf = ({ units }: Pick<Thing, 'units'>, amount: (stock: string) => number) =>
+  Object.fromEntries(
+    Object.keys(units).flatMap((stock): [string, number][] => {
+      const found = hundredths(amount(stock))
+      return Math.abs(found) > leastAmount ? [[stock, found]] : []
+    }),
+  )
 
 const piecesOf = ({ left }: KitLeft, thing: string) =>
   left.reduce((sum, each) => (each.thing === thing ? sum + each.count : sum), 0)

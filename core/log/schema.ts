@@ -143,7 +143,7 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
       .max(60)
       .default([]),
   }),
-  /** Somebody's shed was told what the ride did to their things. */
+  /** Somebody's shed was told what the ride did to their things: in all, so that what was told twice is told once. */
   z.object({
     ...entryFields,
     kind: z.literal('put away'),

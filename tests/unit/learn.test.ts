@@ -538,17 +538,18 @@ describe('what the shed is told', () => {
   })
 
   it('is told once: what came since is told the next time, and what was taken back is taken off again', () => {
-    const first = since(patched('a', '2026-06-13'), swapped)
-    const told = entry({
-      id: 'told',
-      at: '2026-06-20T20:00',
-      kind: 'put away',
-      things: first.map(({ thing, uses, gone, spent }) => ({ thing, uses, gone, spent })),
-    })
-    expect(since(patched('a', '2026-06-13'), swapped, told)).toEqual([])
-    const more = since(patched('a', '2026-06-13'), swapped, told, patched('c', '2026-06-16'))
-    expect(toldOf('glue', more)).toMatchObject({ uses: 1, spent: { glue: 0.5 } })
-    expect(more.map(({ thing }) => thing)).not.toContain('tube')
+    const toldAfter = (id: string, at: string, ...log: LogEntry[]) =>
+      entry({ id, at, kind: 'put away', things: since(...log).map(({ thing, inAll }) => ({ thing, ...inAll })) })
+    const ridden = [patched('a', '2026-06-13'), swapped]
+    const told = toldAfter('told', '2026-06-20T20:00', ...ridden)
+    expect(since(...ridden, told)).toEqual([])
+    // From two devices that knew nothing of one another.
+    expect(since(...ridden, told, toldAfter('again', '2026-06-20T20:10', ...ridden))).toEqual([])
+    const more = [...ridden, told, patched('c', '2026-06-16')]
+    expect(since(...more).map(({ thing }) => thing)).toEqual(['glue', 'lever'])
+    expect(toldOf('glue', since(...more))).toMatchObject({ uses: 1, spent: { glue: 0.5 } })
+    const second = toldAfter('second', '2026-06-21T20:00', ...more)
+    expect(since(...more, second)).toEqual([])
     expect(toldOf('tube', since(patched('a', '2026-06-13'), told))).toMatchObject({ uses: -1, gone: -1 })
   })
 

@@ -48,7 +48,7 @@ const tell = () =>
   attempt(async () => {
     const now = rows.value
     await shed.edit(`put away after ${store.openTrip.name}`, new Map(now.map(({ owned, after }) => [owned.id, after])))
-    const things = now.map(({ since: { thing, uses, gone, spent } }) => ({ thing, uses, gone, spent }))
+    const things = now.map(({ since: { thing, inAll } }) => ({ thing, ...inAll }))
     put({ kind: 'put away', roadKm: null, things })
   })
 </script>

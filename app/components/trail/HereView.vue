@@ -54,6 +54,7 @@ const lightWords = computed(() => {
 })
 /** Where one is as soon as it is said; the rest follows when it has been looked at. */
 const roadKm = computed(() => Math.min(trail.roadKm, props.here.lengthKm))
+/** The log keeps hundredths of a km. */
 const nearbyKm = 0.005
 const isElsewhere = computed(() => Math.abs(roadKm.value - props.here.roadKm) > nearbyKm)
 const nearest = computed(() => wayOutInWords(ahead.value.report.nearest))
