@@ -18,6 +18,8 @@ interface Request {
   readonly body?: object
   readonly signal?: AbortSignal
   readonly headers?: Record<string, string>
+  /** How often it is asked again where no answer comes. */
+  readonly retry?: number
 }
 
 /** Asks the server; the caller says what the answer is. */

@@ -28,18 +28,20 @@ export const usePerson = createGlobalState(() => {
     try {
       // Whose device it is may read on without an answer: where the signal is poor, none may come for minutes.
       const signal = person.value ? AbortSignal.timeout(patienceMs) : undefined
-      const answer = await api<{ user: Person | null; sendsLetters: boolean }>('/api/session', { signal })
+      const answer = await api<{ user: Person | null; sendsLetters: boolean }>('/api/session', { signal, retry: 0 })
       const { user } = answer
       sendsLetters.value = answer.sendsLetters
       signInState.value = user ? 'signed in' : 'signed out'
-      if (user) person.value = { id: user.id, name: user.name, email: user.email }
+      if (user) {
+        person.value = { id: user.id, name: user.name, email: user.email }
+        // A browser that keeps no database goes on without.
+        await rememberPerson({ ...person.value }).catch(() => undefined)
+      }
     } catch {
       signInState.value = 'unknown'
     }
-    // A browser that keeps no database is one that has nothing to read either.
-    const kept = person.value ? rememberPerson({ ...person.value }) : recallPerson()
-    const known = await kept.catch(() => undefined)
-    if (!person.value && known) person.value = known
+    // Of whoever is known here nothing is looked up: on the road that would be waited for.
+    person.value ??= (await recallPerson().catch(() => undefined)) ?? null
   }
 
   const isGuest = computed(() => person.value?.id === guest.id)

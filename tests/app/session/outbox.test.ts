@@ -207,15 +207,16 @@ describe('the browser’s database', () => {
 
   it('checks again what another build has kept, and not what it has kept itself', async () => {
     const strange = { ...trip, bench: 'no bench' } as unknown as Trip
-    const lacking = { ...trip, crew: trip.crew.map(({ handMostN: _, ...rider }) => rider) } as unknown as Trip
-    const crewOf = async (build: string | undefined, id: string) =>
-      (await (await IndexedDbOutbox.open('maren', 'builds', build)).read(id))?.parts.crew
+    const whole = { ...trip, bikes: demoTrip().bikes }
+    const lacking = { ...whole, bikes: whole.bikes.map(({ known: _, ...bike }) => bike) } as unknown as Trip
+    const bikesOf = async (build: string | undefined, id: string) =>
+      (await (await IndexedDbOutbox.open('maren', 'builds', build)).read(id))?.parts.bikes
     await (await IndexedDbOutbox.open('maren', 'builds', 'one')).keep('t', lacking, first)
-    expect(await crewOf('one', 't')).toEqual(lacking.crew)
-    expect(await crewOf('another', 't')).toEqual(trip.crew)
+    expect(await bikesOf('one', 't')).toStrictEqual(lacking.bikes)
+    expect(await bikesOf('another', 't')).toStrictEqual(whole.bikes)
     // Nobody knows which build that is: it may be any.
     await (await IndexedDbOutbox.open('maren', 'builds', undefined)).keep('u', lacking, first)
-    expect(await crewOf(undefined, 'u')).toEqual(trip.crew)
+    expect(await bikesOf(undefined, 'u')).toStrictEqual(whole.bikes)
     // What cannot be read is left as it is: nothing is lost.
     await (await IndexedDbOutbox.open('maren', 'builds', 'one')).keep('v', strange, first)
     expect((await (await IndexedDbOutbox.open('maren', 'builds', 'another')).read('v'))?.parts.bench).toBe('no bench')
