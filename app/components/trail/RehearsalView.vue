@@ -153,10 +153,10 @@ function sayWatched() {
         >{{ hoursInWords(scene.lossH) }} lost with nothing done.
       </p>
 
+      <p v-if="answerWords" aria-live="polite" class="mt-3 border-l-4 px-3 py-2 text-ink" :class="answerColours">
+        {{ answerWords }}
+      </p>
       <section v-if="lastFix && question" class="mt-3" aria-labelledby="question-title">
-        <p v-if="answerWords" aria-live="polite" class="mb-2 border-l-4 px-3 py-2 text-ink" :class="answerColours">
-          {{ answerWords }}
-        </p>
         <p class="text-soft first-letter:uppercase">{{ lastFix.name }}</p>
         <h3 id="question-title" class="text-lg" data-question>{{ questionWords[question.about] }}</h3>
         <ul class="mt-1 space-y-2">
@@ -173,13 +173,6 @@ function sayWatched() {
         </ul>
       </section>
       <template v-else>
-        <p
-          v-if="answerWords"
-          aria-live="polite"
-          class="mt-3 border-l-4 border-petrol bg-petrol-wash px-3 py-2 text-ink"
-        >
-          {{ answerWords }}
-        </p>
         <section v-if="last" class="mt-3 border-l-4 border-petrol bg-petrol-wash px-3 py-2 text-ink" aria-live="polite">
           <p class="font-semibold">{{ outcomeWords[last.outcome] }}</p>
           <p>{{ judged }}</p>

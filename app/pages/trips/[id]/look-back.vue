@@ -94,6 +94,12 @@ const nextWords = (thing: string) => {
   const next = nextOf(thing)
   return next ? `next time ${next.after} instead of ${next.before}` : ''
 }
+/** What it would cost as the plan stands, where that is not the same in words. */
+const insteadOf = computed(() => {
+  const { next } = lookBack
+  const [before, after] = [next?.promiseBeforeH ?? 0, next?.promiseAfterH ?? 0].map(hoursInWords)
+  return before === after ? ', as it does by the plan' : ` instead of ${before ?? ''}`
+})
 const otherwise = computed(() =>
   (lookBack.next?.things ?? []).map((next) => ({
     ...next,
@@ -342,8 +348,8 @@ const notes = computed(() => store.openTrip.log.filter((entry) => entry.note !==
         </div>
         <p v-if="lookBack.next" class="mt-3 text-sm" data-next>
           With all of it, the same road would cost
-          <strong class="figures">{{ hoursInWords(lookBack.next.promiseAfterH) }}</strong> instead of
-          <span class="figures">{{ hoursInWords(lookBack.next.promiseBeforeH) }}</span><template v-if="otherwise.length"
+          <strong class="figures">{{ hoursInWords(lookBack.next.promiseAfterH) }}</strong>{{ insteadOf
+          }}<template v-if="otherwise.length"
             >, and the kit would be otherwise:
             {{
               otherwise.map(({ name, before, after }) => `${name}, ${after} instead of ${before}`).join('; ')
