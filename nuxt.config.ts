@@ -3,7 +3,8 @@ import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import { build } from 'esbuild'
 import { defineNuxtConfig } from 'nuxt/config'
-import { catalogueAsData } from './scripts/catalogue-as-data'
+import { catalogueAsData } from './scripts/bundling/catalogue-as-data'
+import { fileOfTheTrail } from './scripts/bundling/file-of-the-trail'
 
 interface Emitting {
   emitFile(file: { type: 'asset'; fileName: string; source: Uint8Array }): string
@@ -24,12 +25,6 @@ const threadFile = {
     })
     for (const { contents } of outputFiles) this.emitFile({ type: 'asset', fileName: 'thread.mjs', source: contents })
   },
-}
-
-/** A slow telephone spends as long on a small file as on a middling one. */
-const fewerFiles = {
-  name: 'fewer-files',
-  outputOptions: <T extends object>(options: T): T => ({ ...options, experimentalMinChunkSize: 30_000 }),
 }
 
 const buildId = randomUUID()
@@ -64,7 +59,7 @@ export default defineNuxtConfig({
   },
   vite: {
     define: { 'import.meta.env.BUILD_ID': JSON.stringify(buildId) },
-    plugins: [tailwindcss(), catalogueAsData(), fewerFiles],
+    plugins: [tailwindcss(), catalogueAsData(), fileOfTheTrail()],
     worker: { format: 'es', plugins: () => [catalogueAsData()] },
     optimizeDeps: { exclude: ['highs'] },
   },

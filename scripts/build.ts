@@ -14,7 +14,7 @@ const sources = [
   'wording',
   'paper',
   'nuxt.config.ts',
-  'scripts/catalogue-as-data.ts',
+  'scripts/bundling',
   'package.json',
   'package-lock.json',
 ]

@@ -7,8 +7,8 @@ const patienceMs = 300
 /** Pages that belong to somebody send everybody else to the door. Whose device it is may go on reading what is on it. */
 export default defineNuxtRouteMiddleware(async (to) => {
   const { person, signInState, ask } = usePerson()
-  if (signInState.value === 'not asked') {
-    // Whose device it is reads on: where the signal is poor, no answer may come for long.
+  // Whose device it is reads on: nobody is asked without a network, and where the signal is poor no answer may come for long.
+  if (signInState.value === 'not asked' && (navigator.onLine || !person.value)) {
     const patience = new Promise<void>((go) => setTimeout(go, patienceMs))
     await Promise.race(person.value ? [ask(), patience] : [ask()])
   }

@@ -56,33 +56,37 @@ try {
   await page.locator('[data-promise]').waitFor()
   const session = await device.newCDPSession(page)
   await session.send('Emulation.setCPUThrottlingRate', { rate: slower })
-  const touches: number[] = []
-  for (const { symptom, hazard, wheel } of expectedAnswers(trip, 6).slice(0, 6)) {
-    const names = [
-      page.getByRole('button', { name: 'It broke', exact: true }),
-      page
-        .locator('[data-symptoms]')
-        .getByRole('button', { name: defined(symptoms.find(({ id: sign }) => sign === symptom)).name, exact: true }),
-      page.locator(`[data-cause="${hazard} ${wheel ?? ''}"]`).first(),
-    ]
-    for (const [at, button] of names.entries()) {
-      const next = defined(['[data-symptoms]', '[data-cause]', '[data-first-way]'][at])
-      await button.waitFor()
-      // In the page itself: from the touch to the frame that shows what comes of it.
-      touches.push(
-        await button.evaluate(async (element, sought) => {
+  const broken = expectedAnswers(trip, 6).slice(0, 6)
+  const touches: number[][] = []
+  // Each of the same touches three times over, so that what else this machine was at is not taken for an answer.
+  for (let round = 0; round < 3; round++) {
+    for (const [failure, { symptom, hazard, wheel }] of broken.entries()) {
+      const names = [
+        page.getByRole('button', { name: 'It broke', exact: true }),
+        page
+          .locator('[data-symptoms]')
+          .getByRole('button', { name: defined(symptoms.find(({ id: sign }) => sign === symptom)).name, exact: true }),
+        page.locator(`[data-cause="${hazard} ${wheel ?? ''}"]`).first(),
+      ]
+      for (const [at, button] of names.entries()) {
+        const next = defined(['[data-symptoms]', '[data-cause]', '[data-first-way]'][at])
+        await button.waitFor()
+        // In the page itself: from the touch to the frame that shows what comes of it.
+        const took = await button.evaluate(async (element, sought) => {
           const began = performance.now()
           ;(element as HTMLElement).click()
           while (!document.querySelector(sought)?.checkVisibility()) await new Promise(requestAnimationFrame)
           return performance.now() - began
-        }, next),
-      )
+        }, next)
+        ;(touches[failure * names.length + at] ??= []).push(took)
+      }
+      await page.goto(`/trips/${id}/trail`)
+      await page.locator('[data-promise]').waitFor()
     }
-    await page.goto(`/trips/${id}/trail`)
-    await page.locator('[data-promise]').waitFor()
   }
-  say('a touch answered, median', ms(median(touches)), '≤ 100 ms')
-  say('a touch answered, longest', ms(Math.max(...touches)), '≤ 100 ms')
+  const answered = touches.map(median)
+  say('a touch answered, median', ms(median(answered)), '≤ 100 ms')
+  say('the slowest touch of 18, each the median of three', ms(Math.max(...answered)), '≤ 100 ms')
   await device.close()
 
   const other = await browser.newContext({ ...phone, baseURL: address })

@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { expect, it } from 'vitest'
-import { catalogueAsData } from '../../scripts/catalogue-as-data'
+import { catalogueAsData } from '../../scripts/bundling/catalogue-as-data'
 
 const { load } = catalogueAsData()
 const files = readdirSync('catalogue').filter((name) => name.endsWith('.ts'))

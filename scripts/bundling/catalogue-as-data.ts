@@ -3,7 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { isDeepStrictEqual } from 'node:util'
 import { build } from 'esbuild'
 
-const folder = fileURLToPath(new URL('../catalogue', import.meta.url))
+const folder = fileURLToPath(new URL('../../catalogue', import.meta.url))
 
 /**
  * The catalogue is checked and filled in by its schemas when the app is built, and not again in every browser and by every
