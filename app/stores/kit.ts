@@ -39,7 +39,7 @@ import type {
   ShutOptionWritten,
 } from '../workers/analyser'
 import type { AnalysisService } from '../workers/analysis.worker'
-import type { Choice, KitAtPrice, Outcome } from '../workers/kit-chooser'
+import type { Choice, KitAtPrice, Outcome, ToldAhead } from '../workers/kit-chooser'
 import type { KitService } from '../workers/kit.worker'
 import type { SplitterService } from '../workers/splitter'
 import type { ReadyList, TripWithoutLine, WayfinderService } from '../workers/wayfinder'
@@ -49,6 +49,12 @@ export interface Chosen extends Omit<Choice, 'gramsPerHour'> {
   readonly built: NumberedLedger
   /** The same ledger as it was written. */
   readonly written: NumberedLedger
+}
+
+/** What the balance tells of a kit, and the price of a gram with it. */
+export interface Told {
+  readonly kit: KitChoice | null
+  readonly gramsPerHour: number | null
 }
 
 /** The same with its why. */
@@ -102,7 +108,9 @@ export const useKitStore = defineStore('kit', () => {
   /** The kit that was chosen last, which is there a moment before its why. */
   const chosen = shallowRef<Chosen | null>(null)
   /** What the balance tells: of the kit as it was, by the trip as it is, until a better one has been found. */
-  const told = shallowRef<Chosen | null>(null)
+  const told = shallowRef<Told | null>(null)
+  /** The number of the ledger by which that is told. */
+  let toldBy = -1
   /** The kit with its why, and the ledger it was chosen for: while a trip is weighed anew, as it was before. */
   const weighed = shallowRef<Weighed | null>(null)
   const kit = computed(() => weighed.value?.kit ?? null)
@@ -139,9 +147,22 @@ export const useKitStore = defineStore('kit', () => {
       analyser = wrap<AnalysisService>(analysisWorker)
       const { port1: toChooser, port2: fromAnalyser } = new MessageChannel()
       void analyser.sendLedgers(transfer(toChooser, [toChooser]))
-      void kitService().hearLedgers(transfer(fromAnalyser, [fromAnalyser]))
+      void kitService().hearLedgers(transfer(fromAnalyser, [fromAnalyser]), proxy(tellAhead(tripsLeft)))
     }
     return analyser
+  }
+
+  /** What the kit comes to by a ledger, before all else has been worked out that the page is told of the trip. */
+  const tellAhead =
+    (mine: number) =>
+    ({ number, ...ahead }: ToldAhead): void => {
+      if (mine === tripsLeft && hasLedger() && number > toldBy) tell(number, ahead.kit, ahead.gramsPerHour)
+    }
+
+  /** @param price what a gram costs; null where the road sets it, which is not known before a kit is chosen */
+  function tell(number: number, kit: KitChoice | null, price: number | null): void {
+    toldBy = number
+    told.value = { kit, gramsPerHour: price ?? chosen.value?.built.ledger.gramsPerHour ?? null }
   }
 
   /** Analyses a trip; while one is being analysed, only the newest waits. */
@@ -196,7 +217,8 @@ export const useKitStore = defineStore('kit', () => {
         if (!hasLedger()) continue
         const isTurned = chosen.value?.built.number === built.number
         // What has changed meanwhile is weighed in its turn; till then this is nearer to it than what was shown before.
-        told.value = chosen.value = choice
+        chosen.value = choice
+        if (built.number >= toldBy) tell(built.number, choice.kit, choice.built.ledger.gramsPerHour)
         // The why of the newest alone is worked out, and not while the dial may still be turned: the next turn would put it off.
         if (isTurned) await until(isOlder).toBe(true, { timeout: dialAtRestMs })
         if (mine !== tripsLeft) return
@@ -229,9 +251,7 @@ export const useKitStore = defineStore('kit', () => {
       const service = kitService()
       const [takingUp, choosing] = [service.takeUp(number, prices, given), service.choose(number)]
       const kit = await takingUp
-      const lastPrice = chosen.value?.built.ledger.gramsPerHour ?? null
-      if (kit && hasLedger() && !isOlder())
-        told.value = { kit, problems: [], built: at(gramsPerHour ?? lastPrice), written }
+      if (kit && hasLedger() && !isOlder() && number >= toldBy) tell(number, kit, gramsPerHour)
       return choosing
     }
     const answer = (await ask(undefined)) ?? (await ask(ledger))
@@ -698,6 +718,7 @@ export const useKitStore = defineStore('kit', () => {
     busy.value = false
     analysis.value = undefined
     told.value = chosen.value = weighed.value = null
+    toldBy = -1
   }
 
   return {

@@ -22,10 +22,12 @@ import {
 } from '#core/availability'
 import {
   bikesAtDeparture,
+  fastenerDemandsOf,
   hoursAtStake,
   onTermsOf,
   wearOnRoad,
   writeLedger,
+  type FastenerDemands,
   type LedgerOfTrip,
   type WearOnRoad,
 } from '#core/trip-ledger'
@@ -229,7 +231,7 @@ export function createAnalyser(onLedger: (written: WrittenLedger) => void = () =
     if (built && isLedgerSame) {
       built = { ...built, ledger: onTermsOf(built.ledger, trip) }
     } else {
-      built = { ...writeLedger(trip, survey, catalogue, landscape), number: written++ }
+      built = { ...writeLedger(trip, survey, catalogue, landscape, fasteners), number: written++ }
       onLedger({ number: built.number, ledger: built.ledger })
     }
     const atStake = hoursAtStake(built)
@@ -255,13 +257,15 @@ export function createAnalyser(onLedger: (written: WrittenLedger) => void = () =
     )
 
   let fit: FitView | undefined
+  let fasteners: FastenerDemands | undefined
   let fitOfHandN = 0
 
-  /** The fit as it stands; it hangs on bikes, bench and hands only. */
+  /** The fit as it stands, and what turns what; it hangs on bikes, bench and hands only. */
   function fitNow(changed: ChangedParts): FitView {
     const handN = strongestHandN(defined(trip))
     if (!fit || changed.bikes || changed.bench || handN !== fitOfHandN) {
       fit = fitView(defined(trip).bikes, defined(trip).bench, catalogue.items, handN)
+      fasteners = fastenerDemandsOf(defined(trip))
       fitOfHandN = handN
     }
     return fit

@@ -18,6 +18,13 @@ export interface WrittenLedger {
 /** What a ledger stands under while its failures and things stay the same. */
 export type Prices = Pick<Ledger, 'gramsPerHour' | 'budgetG' | 'budgetMoney' | 'pins'>
 
+/** What the kit that was chosen last comes to by a ledger that was just written; its price is null where the road sets it. */
+export interface ToldAhead {
+  readonly number: number
+  readonly kit: KitChoice
+  readonly gramsPerHour: number | null
+}
+
 /** The kit for a ledger; none where the trip asks for what cannot be, with the reasons. */
 export interface Choice {
   readonly kit: KitChoice | null
@@ -67,11 +74,17 @@ export function createKitChooser() {
   /** So often one was taken up. */
   let takenUp = 0
 
-  /** Makes a ledger ready to be taken up: whoever asks for that then is answered the sooner. */
-  function makeReady({ number, ledger }: WrittenLedger): void {
-    if (known?.number === number) return
+  /**
+   * Makes a ledger ready to be taken up: whoever asks for that then is answered the sooner.
+   *
+   * @returns what the kit that was chosen last comes to by it; nothing where none was, or it is taken up already
+   */
+  function makeReady({ number, ledger }: WrittenLedger): KitChoice | null {
+    if (known?.number === number) return null
     const taken = begun(number, ledger)
-    ready = { taken, carried, told: asCarried(taken.search) }
+    const told = asCarried(taken.search)
+    ready = { taken, carried, told }
+    return told
   }
 
   const begun = (number: number, ledger: Ledger): Known => ({

@@ -1,5 +1,5 @@
 import type { WallMinutes } from '../ride'
-import type { Gap } from '../road'
+import { pointBefore, type Gap } from '../road'
 import { isPostedTo } from '../supply'
 import type { Trip } from '../trip'
 import { nth, numberAt } from '../validation'
@@ -93,9 +93,10 @@ function measured(
   const { timetable, grid } = landscape
   let walked = 0
   let worst = { hours: -1, km: gap.fromKm }
-  for (let i = 0; i < grid.km.length; i++) {
+  for (let i = pointBefore(grid.km, gap.fromKm); i < grid.km.length; i++) {
     const km = numberAt(grid.km, i)
-    if (km < gap.fromKm || km > gap.toKm) continue
+    if (km > gap.toKm) break
+    if (km < gap.fromKm) continue
     if (numberAt(walk, i) > worst.hours) worst = { hours: numberAt(walk, i), km }
     if (km < gap.toKm && i + 1 < grid.km.length) {
       walked += ((numberAt(walk, i) + numberAt(walk, i + 1)) / 2) * (numberAt(grid.km, i + 1) - km)

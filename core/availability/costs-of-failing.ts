@@ -2,7 +2,7 @@ import { lightLeftH, ridingAlong, sharedOpeningCache, withDaylight, type Opening
 import { entry } from '../maths'
 import { nearestNode, pushOut, valueAt, type Survey } from '../road'
 import type { Reference } from '../reference'
-import { isHelp, readClass, stockChance, type Service, type Stop } from '../supply'
+import { isHelp, readClass, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
 import { nth, numberAt } from '../validation'
 import { Ground, type RidingAhead } from './ground'
@@ -43,6 +43,7 @@ export class CostsOfFailing extends Landscape {
   private readonly liftsTo: readonly number[]
   private readonly ground: Ground
   private readonly leavingWith = new Map<number, FootAndPriceAlong>()
+  private readonly placesOf = new Map<string, readonly ChancePlace[]>()
   private readonly stuckOf = new Map<string, FootAndPriceAlong>()
   private readonly aheadOf = new Map<string, RidingAhead>()
   private readonly wrenchOf = new Map<number, Float64Array | null>()
@@ -100,7 +101,11 @@ export class CostsOfFailing extends Landscape {
    *
    * A shop that opens later counts too: what one waits beyond what one would wait anyway is its price.
    */
-  placesWith(classes: readonly string[]): ChancePlace[] {
+  placesWith(classes: readonly string[]): readonly ChancePlace[] {
+    return entry(this.placesOf, keyOf(classes, 1), () => this.placesFound(classes))
+  }
+
+  private placesFound(classes: readonly string[]): ChancePlace[] {
     return this.trip.stops.flatMap((stop) => {
       const mostWaitH = mostWaitAt(stop, this.trip.dials)
       const found = stop.services.map((service) => this.chanceAt(service, classes))
@@ -126,8 +131,7 @@ export class CostsOfFailing extends Landscape {
   }
 
   private chanceAt(service: Service, classes: readonly string[]): { chance: number; waitH: number } {
-    const { services, families } = this.reference
-    const stocked = Math.max(0, ...classes.map((classId) => stockChance(service, classId, services, families)))
+    const stocked = Math.max(0, ...classes.map((classId) => this.stocked(service, classId)))
     const visit = this.visitTo(service)
     if (!visit) {
       const undated = this.undatedFinding(service)

@@ -9,6 +9,7 @@ import {
   type Visit,
 } from '../ride'
 import { gapsBetween, positionAt, type Gap, type Survey } from '../road'
+import { entry } from '../maths'
 import { mends, stockChance, type Service, type Stop } from '../supply'
 import type { Trip } from '../trip'
 import { nth } from '../validation'
@@ -56,6 +57,7 @@ export class Resupply {
   private readonly visits = new Map<Service, Visit>()
   /** Without a start: services that never open, and those whose hours cannot be read. */
   private readonly undated = new Map<Service, 'shut' | 'uncertain'>()
+  private readonly chancesOf = new Map<string, Map<Service, number>>()
   private readonly foundOf = new Map<string, Found[]>()
   private readonly offeringOf = new Map<string, Stop[]>()
   private readonly gapsOf = new Map<string, Gap[]>()
@@ -137,12 +139,18 @@ export class Resupply {
     return found
   }
 
+  /** The chance that a service has a class, on whichever day. */
+  protected stocked(service: Service, classId: string): number {
+    const { services, families } = this.reference
+    const chances = entry(this.chancesOf, classId, () => new Map<Service, number>())
+    return entry(chances, service, () => stockChance(service, classId, services, families))
+  }
+
   /** How a class is found at a stop: by the service there that serves best. */
   private find(stop: Stop, classId: string): Found {
-    const { services, families } = this.reference
     let best: Found = { finding: 'none', service: null, chance: 0, visit: undefined }
     for (const service of stop.services) {
-      const chance = stockChance(service, classId, services, families)
+      const chance = this.stocked(service, classId)
       const visit = this.visits.get(service)
       const finding = this.findingOf(chance, visit, this.undated.get(service), mostWaitAt(stop, this.supplied.dials))
       const order = findings.indexOf(finding) - findings.indexOf(best.finding)

@@ -1,6 +1,7 @@
 export * from './wear-on-road'
 export * from './ledger-of-trip'
 export * from './where'
+export type { FastenerDemands } from './fastener-demands'
 export { Hands, withHands } from './hands'
 export * from './prepared'
 export * from './purchase'

@@ -1,13 +1,24 @@
 import { rideableShare, ridingBarOf, strokesPerMinute, strokesTo, volumeOfTyre } from '../air'
 import { CostsOfFailing, type TakenUp } from '../availability'
 import { mostPieces, piecesThere, type Thing } from '../bench'
-import { expandTemplate, traitsOf, wheelGroups, wholeBike, type Bike, type Fastener, type WheelGroup } from '../bike'
+import {
+  expandTemplate,
+  traitsOf,
+  wheelGroups,
+  wholeBike,
+  type Bike,
+  type BikeTrait,
+  type Fastener,
+  type Tyre,
+  type WheelGroup,
+} from '../bike'
 import { uncheckedFactor } from '../checks'
 import { companiesOn, legsRidden, practisedInTime, strongestHandN, type Company } from '../crew'
 import { easyGearsLost } from '../chain'
 import { failsAgain, slowerByHarderGear, slowerWith, type Fix } from '../fix'
 import { appliesTo, bikeFactor, lifeLeft, limpShareOf, type Hazard } from '../hazard'
 import { atDeparture } from '../jobs'
+import { entry } from '../maths'
 import { indexLedger, ledgerFormat, type Ledger, type LedgerEvent, type LedgerFix } from '../ledger'
 import { priceKnown, withPlanning, type Reference } from '../reference'
 import type { Survey } from '../road'
@@ -16,6 +27,7 @@ import type { Trip } from '../trip'
 import { nth } from '../validation'
 import { BenchSupply, type Draw } from './bench-supply'
 import { exposureTo, type Exposure } from './exposure'
+import { FastenerDemands } from './fastener-demands'
 import { Hands } from './hands'
 import { conditionAtDeparture } from './prepared'
 import { purchaseOf, type Purchase } from './purchase'
@@ -89,16 +101,25 @@ export function ledgerOfTrip(
   return { ...written, ledger: { ...ledger, gramsPerHour } }
 }
 
-/** The same with no price of a gram where the trip has none: what the road makes of it takes as long as all the rest. */
+/**
+ * The same with no price of a gram where the trip has none: what the road makes of it takes as long as all the rest.
+ *
+ * @param fasteners what turns the fasteners of the same bench in the same hands, where that is there already
+ */
 export function writeLedger(
   trip: Trip & TakenUp,
   survey: Survey,
   reference: Reference,
   costs = new CostsOfFailing(trip, survey, reference),
+  fasteners = fastenerDemandsOf(trip),
 ): LedgerOfTrip {
   const bikes = bikesAtDeparture(trip, reference)
-  return new Writer({ ...trip, bikes }, withPlanning(reference, trip.dials.planning), costs).write()
+  return new Writer({ ...trip, bikes }, withPlanning(reference, trip.dials.planning), costs, fasteners).write()
 }
+
+/** What turns fasteners, with what lies on the bench of a trip and the strongest hand there. */
+export const fastenerDemandsOf = (trip: Pick<Trip, 'bench' | 'crew' | 'dials'>): FastenerDemands =>
+  new FastenerDemands(trip.bench, strongestHandN(trip))
 
 /** The bikes of a trip as they stand at the start, with the jobs done that are planned. */
 export const bikesAtDeparture = ({ bikes, ride }: Pick<Trip, 'bikes' | 'ride'>, { jobs }: Pick<Reference, 'jobs'>) =>
@@ -121,6 +142,7 @@ class Writer {
   private readonly turning: TurningNeeds
   private readonly companies: readonly Company[]
   private readonly hands: Hands
+  private readonly traits = new Map<Bike, Map<Tyre, ReadonlySet<BikeTrait>>>()
   private readonly events: LedgerEvent[] = []
   private readonly notes: EventNote[] = []
   private readonly stuck: StuckFix[] = []
@@ -129,6 +151,7 @@ class Writer {
     private readonly trip: Trip & TakenUp,
     private readonly reference: Reference,
     private readonly costs: CostsOfFailing,
+    fasteners: FastenerDemands,
   ) {
     this.purchases = new Map(
       trip.bench.flatMap((thing) => {
@@ -138,7 +161,7 @@ class Writer {
     )
     const fromLegs = new Map(Array.from(this.purchases, ([id, { leg }]) => [id, leg]))
     this.supply = new BenchSupply(trip, reference, fromLegs)
-    this.turning = new TurningNeeds(trip.bench, strongestHandN(trip))
+    this.turning = new TurningNeeds(fasteners)
     this.companies = companiesOn(practisedInTime(trip.crew, trip.ride.start), trip.stops, costs.edges)
     this.hands = new Hands(this.companies, trip.dials.helper, reference)
   }
@@ -146,15 +169,42 @@ class Writer {
   write(): LedgerOfTrip {
     for (const bike of this.trip.bikes) {
       for (const hazard of this.reference.hazards) {
-        for (const strike of strikesOn(bike, hazard)) this.writeEvent(strike)
+        for (const strike of this.strikesOn(bike, hazard)) this.writeEvent(strike)
       }
     }
     return { ledger: this.assemble(), notes: this.notes, stuck: this.stuck, edges: this.costs.edges }
   }
 
+  /** Where a hazard strikes on a bike; each wheel and each fastener by itself. */
+  private strikesOn(bike: Bike, hazard: Hazard): Strike[] {
+    const whole = wholeBike(bike)
+    const wheels =
+      hazard.strikes === 'wheel'
+        ? (['front', 'rear'] as const).map((wheel) => ({
+            wheel,
+            group: { label: wheel, wheels: 1, tyre: bike.tyres[wheel] },
+          }))
+        : [{ wheel: hazard.wheel ?? null, group: whole }]
+    const applies = wheels.filter(({ group }) => appliesTo(hazard.applies, this.traitsOf(bike, group.tyre)))
+    const fasteners = hazard.fastener ? bike.fasteners.filter(({ role }) => role === hazard.fastener) : []
+    // A bike of which no bolt is written down has what others have; one without just this bolt cannot lose it.
+    if (hazard.fastener && fasteners.length === 0 && bike.fasteners.length > 0) return []
+    const count = fasteners.reduce((sum, fastener) => sum + fastener.count, 0)
+    const failing: { failed: Fastener | undefined; share: number }[] =
+      fasteners.length > 0
+        ? fasteners.map((failed) => ({ failed, share: failed.count / count }))
+        : [{ failed: undefined, share: 1 }]
+    return applies.flatMap(({ wheel, group }) => failing.map((each) => ({ hazard, bike, group, wheel, ...each })))
+  }
+
+  private traitsOf(bike: Bike, tyre: Tyre): ReadonlySet<BikeTrait> {
+    const known = entry(this.traits, bike, () => new Map<Tyre, ReadonlySet<BikeTrait>>())
+    return entry(known, tyre, () => traitsOf(bike, tyre))
+  }
+
   private writeEvent(strike: Strike): void {
     const { hazard, bike, group, wheel, failed, share } = strike
-    const traits = traitsOf(bike, group.tyre)
+    const traits = this.traitsOf(bike, group.tyre)
     const settledBy = [hazard.settledBy, ...hazard.alsoSettledBy].map((id) => expandTemplate(id, bike, group.tyre))
     const limpShare = limpShareOf(hazard, bike)
     const meeting = { stops: hazard.stops, limpShare, pushFactor: bike.pushFactor }
@@ -390,26 +440,4 @@ const withPump = (id: string, { id: thing }: Pick<Thing, 'id'>) => `${id} with $
 function suppliedAs(bike: Bike, group: WheelGroup): WheelGroup {
   if (group.label === '') return group
   return wheelGroups(bike).find(({ label }) => label === group.label) ?? { ...group, label: '' }
-}
-
-/** Where a hazard strikes on a bike; each wheel and each fastener by itself. */
-function strikesOn(bike: Bike, hazard: Hazard): Strike[] {
-  const whole = wholeBike(bike)
-  const wheels =
-    hazard.strikes === 'wheel'
-      ? (['front', 'rear'] as const).map((wheel) => ({
-          wheel,
-          group: { label: wheel, wheels: 1, tyre: bike.tyres[wheel] },
-        }))
-      : [{ wheel: hazard.wheel ?? null, group: whole }]
-  const applies = wheels.filter(({ group }) => appliesTo(hazard.applies, traitsOf(bike, group.tyre)))
-  const fasteners = hazard.fastener ? bike.fasteners.filter(({ role }) => role === hazard.fastener) : []
-  // A bike of which no bolt is written down has what others have; one without just this bolt cannot lose it.
-  if (hazard.fastener && fasteners.length === 0 && bike.fasteners.length > 0) return []
-  const count = fasteners.reduce((sum, fastener) => sum + fastener.count, 0)
-  const failing: { failed: Fastener | undefined; share: number }[] =
-    fasteners.length > 0
-      ? fasteners.map((failed) => ({ failed, share: failed.count / count }))
-      : [{ failed: undefined, share: 1 }]
-  return applies.flatMap(({ wheel, group }) => failing.map((each) => ({ hazard, bike, group, wheel, ...each })))
 }

@@ -1,8 +1,8 @@
-import type { Head, Thing } from '../bench'
 import type { Bike, Fastener } from '../bike'
-import { bigWrench, demandsOf, isTurnedWithEase, toolsOn, withoutImplied, type Tool } from '../fit'
+import { withoutImplied } from '../fit'
 import type { Fix } from '../fix'
 import { nth } from '../validation'
+import type { Demand, FastenerDemands } from './fastener-demands'
 
 /** What has to be carried for some fasteners to turn, in the words of a ledger. */
 export interface TurningDemand {
@@ -16,33 +16,16 @@ export interface TurningDemand {
   readonly stuck: Fastener[]
 }
 
-type Demand = ReadonlySet<string>
-interface Demands {
-  readonly plain: Demand[]
-  readonly withEase: Demand[]
-  readonly withWrench: Demand[]
-}
-
 /**
  * Turns "this bolt must turn" into functions that things provide: one function for each set of things of which one
  * must be carried. Fasteners that the same things turn share it.
  */
 export class TurningNeeds {
-  private readonly tools: Tool[]
   private readonly functionOf = new Map<string, string>()
   private readonly providedBy = new Map<string, string[]>()
-  private readonly demandsOfFastener = new Map<Fastener, Demands>()
   private readonly turningOf = new Map<string, TurningDemand>()
-  private readonly torqueTools: Tool[]
 
-  /** @param handMostN the most a hand gives, N */
-  constructor(
-    bench: readonly Thing[],
-    private readonly handMostN: number,
-  ) {
-    this.tools = toolsOn(bench)
-    this.torqueTools = this.tools.map((tool) => ({ ...tool, heads: tool.heads.filter(({ setNm }) => setNm !== null) }))
-  }
+  constructor(private readonly fasteners: FastenerDemands) {}
 
   /**
    * What a fix asks for where one fastener has failed: of its role it is that one alone that is turned.
@@ -70,8 +53,8 @@ export class TurningNeeds {
   /** @param torqued those that must be turned with a torque key */
   private forFasteners(fasteners: readonly Fastener[], torqued: readonly Fastener[]): TurningDemand {
     const found = [
-      ...fasteners.map((fastener) => ({ fastener, demands: this.demands(fastener) })),
-      ...torqued.map((fastener) => ({ fastener, demands: this.torqueDemands(fastener) })),
+      ...fasteners.map((fastener) => ({ fastener, demands: this.fasteners.demands(fastener) })),
+      ...torqued.map((fastener) => ({ fastener, demands: this.fasteners.torqueDemands(fastener) })),
     ]
     const stuck = found.filter(({ demands }) => isHopeless(demands.plain)).map(({ fastener }) => fastener)
     const plain = withoutImplied(found.flatMap(({ demands }) => demands.plain))
@@ -88,29 +71,6 @@ export class TurningNeeds {
   /** Functions that a thing provides by what it turns. */
   functionsOf(thing: string): string[] {
     return this.providedBy.get(thing) ?? []
-  }
-
-  private demands(fastener: Fastener): Demands {
-    let demands = this.demandsOfFastener.get(fastener)
-    if (!demands) {
-      demands = {
-        plain: demandsOf(fastener, this.tools, this.handMostN).map(ids),
-        withEase: demandsOf(fastener, this.tools, this.handMostN, isTurnedWithEase).map(ids),
-        withWrench: demandsOf(fastener, [...this.tools, bigWrench], this.handMostN)
-          .filter((demand) => !demand.has(bigWrench))
-          .map(ids),
-      }
-      this.demandsOfFastener.set(fastener, demands)
-    }
-    return demands
-  }
-
-  private torqueDemands(fastener: Fastener): Demands {
-    const { least, most } = fastener.torqueNm
-    const inRange = ({ setNm }: Head) => setNm !== null && setNm.least <= most && setNm.most >= least
-    const tools = this.torqueTools.map((tool) => ({ ...tool, heads: tool.heads.filter(inRange) }))
-    const plain = demandsOf(fastener, tools, this.handMostN).map(ids)
-    return { plain, withEase: plain, withWrench: plain }
   }
 
   private named(demands: readonly Demand[]): string[] {
@@ -134,7 +94,6 @@ function onWheels(bike: Bike, wheels: readonly ('front' | 'rear')[], roles: read
   return bike.fasteners.filter(({ role }) => role !== '' && wanted.includes(role))
 }
 
-const ids = (demand: ReadonlySet<Tool>): Demand => new Set([...demand].map(({ id }) => id))
 const isHopeless = (demands: readonly Demand[]) => demands.some(({ size }) => size === 0)
 const isSame = (a: readonly Demand[], b: readonly Demand[]) =>
   a.length === b.length &&

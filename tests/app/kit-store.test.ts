@@ -11,7 +11,7 @@ import { demoTrip } from '#catalogue/demo'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { packLine, type LineId, type PackedLine } from '../../app/workers/packed-line'
 import type { Analysis, ChangedParts, RoadReshaping } from '../../app/workers/analyser'
-import type { Choice, Outcome, Prices } from '../../app/workers/kit-chooser'
+import type { Choice, Outcome, Prices, ToldAhead } from '../../app/workers/kit-chooser'
 
 /** Workers that answer when the test says so; Comlink hands their service over as it would a real one's. */
 interface FakeWorker {
@@ -47,7 +47,10 @@ vi.mock('comlink', () => ({
   transfer: <T>(value: T) => value,
   wrap: () => ({
     sendLedgers: () => Promise.resolve(),
-    hearLedgers: () => Promise.resolve(),
+    hearLedgers: (_: MessagePort, tell: (told: ToldAhead) => void) => {
+      tellAhead = tell
+      return Promise.resolve()
+    },
     analyse: (parts: ChangedParts, lineId: LineId, line: PackedLine | undefined) =>
       new Promise<Analysis | undefined>((answer, fail) => analyses.push({ parts, lineId, line, answer, fail })),
     takeUp: (number: number, prices: Prices, ledger: unknown) => {
@@ -95,6 +98,8 @@ let numberKnown: number | undefined
 let asCarried: KitChoice | null
 let holdsChoice: boolean
 const choices: ((choice: Choice) => void)[] = []
+/** Tells ahead of the rest what the kit as it was comes to. */
+let tellAhead: (told: ToldAhead) => void
 /** Whether the why is answered by hand, and those that were asked for. */
 let holdsWhy: boolean
 const whys: ((kit: unknown) => void)[] = []
@@ -312,7 +317,7 @@ describe('the kit', () => {
     void store.analyse(trip)
     nth(analyses, 0).answer(analysis())
     await pass(0)
-    expect(store.told).toBe(store.chosen)
+    expect(store.told?.kit).toBe(defined(store.chosen).kit)
     holdsChoice = true
     asCarried = { ...kit, promiseH: 99 }
     const unpriced = { ...built, number: 1, ledger: { ...built.ledger, gramsPerHour: null } }
@@ -321,12 +326,40 @@ describe('the kit', () => {
     await pass(0)
     expect(store.told?.kit?.promiseH).toBe(99)
     // The price that the road sets is not known yet: till then the last one stands.
-    expect(store.told?.built.ledger.gramsPerHour).toBe(built.ledger.gramsPerHour)
+    expect(store.told?.gramsPerHour).toBe(built.ledger.gramsPerHour)
     expect(store.chosen?.kit?.promiseH).toBe(kit.promiseH)
     nth(choices, 0)({ kit, gramsPerHour: 77, problems: [] })
     await pass(0)
-    expect(store.told).toBe(store.chosen)
+    expect(store.told).toEqual({ kit: defined(store.chosen).kit, gramsPerHour: 77 })
     expect(store.chosen).toMatchObject({ kit: { promiseH: kit.promiseH }, built: { ledger: { gramsPerHour: 77 } } })
+  })
+
+  it('as it was is told of before the rest of the trip has been looked at, and never by an older ledger again', async () => {
+    const ahead = (number: number, promiseH: number) => ({ number, kit: { ...kit, promiseH }, gramsPerHour: null })
+    void store.analyse(trip)
+    // Nothing is told of a trip that nobody has looked at yet.
+    tellAhead(ahead(0, 99))
+    expect(store.told).toBeNull()
+    nth(analyses, 0).answer(analysis())
+    await pass(0)
+    void store.analyse({ ...trip, bench: [] })
+    tellAhead(ahead(1, 98))
+    expect(store.told).toEqual({ kit: { ...kit, promiseH: 98 }, gramsPerHour: built.ledger.gramsPerHour })
+    expect(store.chosen?.kit?.promiseH).toBe(kit.promiseH)
+    holdsChoice = true
+    nth(analyses, 1).answer(analysis({ built: { ...built, number: 1 } }))
+    await pass(0)
+    void store.analyse({ ...trip, bench: [], stops: [] })
+    tellAhead(ahead(2, 97))
+    // The kit for the ledger before is found now: what is told by the newer one stands.
+    nth(choices, 0)({ kit, gramsPerHour: 77, problems: [] })
+    await pass(0)
+    expect(store.told?.kit?.promiseH).toBe(97)
+    tellAhead(ahead(1, 96))
+    expect(store.told?.kit?.promiseH).toBe(97)
+    store.clear()
+    tellAhead(ahead(3, 95))
+    expect(store.told).toBeNull()
   })
 
   it('as it was is not told of by a trip that is changed already', async () => {

@@ -60,7 +60,7 @@ describe('breakdowns that are drawn', () => {
   })
 
   it(
-    'come as often as the ledger expects: of sudden ones the mean of 3000 trips, to four standard errors',
+    'come as often as the ledger expects: of sudden ones the mean of 1000 trips, to four standard errors',
     { timeout: 60_000 },
     () => {
       const { ledger, notes } = demo().laid
@@ -73,7 +73,7 @@ describe('breakdowns that are drawn', () => {
               note.hazard === hazard && note.bike === bikeId && note.wheel === wheel && note.fastener === fastener,
           ),
         ).event
-      const trips = 3000
+      const trips = 1000
       let sum = 0
       for (let seed = 0; seed < trips; seed++)
         sum += drawBreakdowns(demo().laid, undefined, seed).filter(

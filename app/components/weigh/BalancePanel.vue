@@ -24,7 +24,7 @@ const { grams } = useView()
 const kit = computed(() => kitStore.told?.kit)
 const dials = computed(() => store.trip?.dials)
 /** The price in force: the trip's own, or the usual one of the road while it has none. */
-const gramsPerHour = computed(() => dials.value?.gramsPerHour ?? kitStore.told?.built.ledger.gramsPerHour ?? null)
+const gramsPerHour = computed(() => dials.value?.gramsPerHour ?? kitStore.told?.gramsPerHour ?? null)
 function turn(to: number | null) {
   store.edit(
     to === null ? 'set the dial by the road' : 'turn the dial',
