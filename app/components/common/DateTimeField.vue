@@ -92,6 +92,7 @@ function clear() {
       :model-value="typed"
       :placeholder="typed ?? parseDateTime(startsFrom)"
       :locale="localeOfApp"
+      close-on-select
       granularity="minute"
       :hour-cycle="24"
       :week-starts-on="1"
