@@ -22,3 +22,11 @@ export async function medianMs<T>(run: (given?: T) => void, time = 1500, begin?:
 export const say = (what: string, value: string, wanted: string) =>
   console.log(`${what.padEnd(66)} ${value.padStart(12)}   wanted: ${wanted}`)
 export const ms = (value: number) => `${value.toFixed(1)} ms`
+
+/** How long this machine takes over a loop that is always the same: what is measured beside it is to be read with it. */
+export function loopMs(): number {
+  const began = performance.now()
+  let sum = 0
+  for (let step = 0; step < 2e8; step++) sum += step % 7
+  return sum > 0 ? performance.now() - began : NaN
+}
