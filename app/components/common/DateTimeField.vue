@@ -130,7 +130,7 @@ function clear() {
           <CalendarDays :size="16" aria-hidden="true" />
         </DatePickerTrigger>
       </DatePickerField>
-      <DatePickerContent class="card z-40 p-3 shadow-xl" :side-offset="4" align="start">
+      <DatePickerContent class="card z-40 p-3 shadow-xl" :side-offset="4" :collision-padding="8" align="start">
         <DatePickerCalendar v-slot="{ weekDays, grid }">
           <DatePickerHeader class="flex items-center justify-between">
             <DatePickerPrev class="button button-bare" aria-label="The month before"

@@ -96,9 +96,10 @@ const nextWords = (thing: string) => {
 }
 /** What it would cost as the plan stands, where that is not the same in words. */
 const insteadOf = computed(() => {
-  const { next } = lookBack
-  const [before, after] = [next?.promiseBeforeH ?? 0, next?.promiseAfterH ?? 0].map(hoursInWords)
-  return before === after ? ', as it does by the plan' : ` instead of ${before ?? ''}`
+  if (!lookBack.next) return ''
+  const { promiseBeforeH, promiseAfterH } = lookBack.next
+  const before = hoursInWords(promiseBeforeH)
+  return hoursInWords(promiseAfterH) === before ? ' as before' : ` instead of ${before}`
 })
 const otherwise = computed(() =>
   (lookBack.next?.things ?? []).map((next) => ({
